@@ -1,0 +1,75 @@
+package aficion.catalogue;
+
+import aficion.catalogue.WireSize.Standard;
+import aficion.quantity.Metres;
+import aficion.quantity.Ohms;
+import aficion.quantity.SquareMillimetres;
+import java.util.List;
+import java.util.Optional;
+
+/** The conductors that are sold, by standard, in order of section. */
+public final class Conductors {
+    private static final List<Conductor> METRIC = Table.read("conductors.csv", Conductors::metric);
+    private static final List<Conductor> AWG = Table.read("gauges.csv", Conductors::gauge);
+
+    private Conductors() {}
+
+    /** All sizes of one standard, thinnest first. */
+    public static List<Conductor> of(Standard standard) {
+        return standard == Standard.METRIC ? METRIC : AWG;
+    }
+
+    /** The conductor of that size, when it is sold. */
+    public static Optional<Conductor> find(WireSize size) {
+        return of(size.standard()).stream()
+                .filter(conductor -> same(conductor.size(), size))
+                .findFirst();
+    }
+
+    /**
+     * The conductor of a size that a job holds.
+     *
+     * @throws IllegalArgumentException when no such size is sold
+     */
+    public static Conductor get(WireSize size) {
+        return find(size)
+                .orElseThrow(() -> new IllegalArgumentException("no wire is sold as " + size));
+    }
+
+    private static boolean same(WireSize one, WireSize other) {
+        return one.standard() == Standard.METRIC
+                ? Double.parseDouble(one.designation()) == Double.parseDouble(other.designation())
+                : one.designation().equals(other.designation());
+    }
+
+    private static Conductor metric(Table.Row row) {
+        return new Conductor(
+                new WireSize(Standard.METRIC, row.text("section")),
+                new SquareMillimetres(row.number("section", 0.1, 400)),
+                new Ohms(row.number("resistance", 0.01, 200) / 1000),
+                new Metres(row.number("diameter", 0.5, 50) / 1000));
+    }
+
+    private static Conductor gauge(Table.Row row) {
+        String designation = row.text("gauge");
+        double section = section(number(designation));
+        return new Conductor(
+                new WireSize(Standard.AWG, designation),
+                new SquareMillimetres(section),
+                new Ohms(Conductor.RESISTIVITY / section),
+                new Metres(row.number("diameter", 0.5, 50) / 1000));
+    }
+
+    /** Copper section of a gauge number, mm²: d = 0.127 mm · 92^((36−n)/39) (ASTM B258). */
+    private static double section(int number) {
+        double diameter = 0.127 * Math.pow(92, (36 - number) / 39.0);
+        return Math.PI / 4 * diameter * diameter;
+    }
+
+    private static int number(String designation) {
+        int slash = designation.indexOf("/0");
+        return slash < 0
+                ? Integer.parseInt(designation)
+                : 1 - Integer.parseInt(designation.substring(0, slash));
+    }
+}

@@ -1,0 +1,81 @@
+package aficion.catalogue;
+
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * A family of fuses. What is printed on a fuse, its marking, is not always what it carries: old
+ * British glass fuses are marked with the current at which they blow. Figures stand in {@code
+ * fuses.csv}.
+ */
+public enum FuseType {
+    BLADE,
+    GLASS,
+    CERAMIC,
+    BOLTED;
+
+    private record Properties(
+            String key, double carries, double opens, double drop, List<Amps> markings) {}
+
+    private static final Map<String, Properties> TABLE =
+            Table.read("fuses.csv", FuseType::properties).stream()
+                    .collect(Collectors.toMap(Properties::key, Function.identity()));
+
+    private static Properties properties(Table.Row row) {
+        return new Properties(
+                row.text("type"),
+                row.number("carries", 0.1, 1),
+                row.number("opens", 1, 3),
+                row.number("drop", 0.01, 0.5),
+                row.numbers("markings", 0.5, 500).stream().map(Amps::new).toList());
+    }
+
+    /** The short name used in files. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** The markings that are made, smallest first. */
+    public List<Amps> markings() {
+        return properties().markings();
+    }
+
+    /** What a fuse of that marking carries for ever. */
+    public Amps carries(Amps marking) {
+        return new Amps(marking.value() * properties().carries());
+    }
+
+    /** The current that opens a fuse of that marking for certain within minutes. */
+    public Amps opens(Amps marking) {
+        return new Amps(marking.value() * properties().opens());
+    }
+
+    /** The resistance of a whole fuse, from the volts it loses at its marking (typical). */
+    public Ohms resistance(Amps marking) {
+        return new Ohms(properties().drop() / marking.value());
+    }
+
+    /** The smallest marking that carries the current for ever; empty when none does. */
+    public Optional<Amps> smallestCarrying(Amps current) {
+        return markings().stream()
+                .filter(marking -> carries(marking).value() >= current.value())
+                .findFirst();
+    }
+
+    /** The largest marking that carries no more than the current; empty when all carry more. */
+    public Optional<Amps> largestWithin(Amps current) {
+        return markings().stream()
+                .filter(marking -> carries(marking).value() <= current.value())
+                .reduce((_, larger) -> larger);
+    }
+
+    private Properties properties() {
+        return Catalogue.required(TABLE, key(), "fuses.csv");
+    }
+}

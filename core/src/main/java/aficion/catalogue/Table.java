@@ -1,0 +1,93 @@
+package aficion.catalogue;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.function.Function;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+
+/** Reads one data file of the catalogue: comma-separated, {@code #} comments, a header line. */
+final class Table {
+    private static final CSVFormat FORMAT =
+            CSVFormat.DEFAULT
+                    .builder()
+                    .setCommentMarker('#')
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .setIgnoreEmptyLines(true)
+                    .setTrim(true)
+                    .get();
+
+    private Table() {}
+
+    /** One line of a table, whose cells are read by column name and checked. */
+    static final class Row {
+        private final String file;
+        private final CSVRecord cells;
+
+        private Row(String file, CSVRecord cells) {
+            this.file = file;
+            this.cells = cells;
+        }
+
+        String text(String column) {
+            if (!cells.isSet(column) || cells.get(column).isEmpty()) {
+                throw wrong(column, "is missing");
+            }
+            return cells.get(column);
+        }
+
+        /** A number within the limits, both included. */
+        double number(String column, double least, double greatest) {
+            return checked(column, text(column), least, greatest);
+        }
+
+        /** Numbers separated by blanks, each within the limits. */
+        List<Double> numbers(String column, double least, double greatest) {
+            return List.of(text(column).split(" +")).stream()
+                    .map(text -> checked(column, text, least, greatest))
+                    .toList();
+        }
+
+        private double checked(String column, String text, double least, double greatest) {
+            double value;
+            try {
+                value = Double.parseDouble(text);
+            } catch (NumberFormatException e) {
+                throw wrong(column, "is no number: " + text);
+            }
+            if (!(value >= least && value <= greatest)) {
+                throw wrong(column, "is outside " + least + " to " + greatest + ": " + text);
+            }
+            return value;
+        }
+
+        IllegalStateException wrong(String column, String what) {
+            return new IllegalStateException(
+                    file + ", record " + cells.getRecordNumber() + ", " + column + " " + what);
+        }
+    }
+
+    /** Reads a file of the catalogue that ships with the program. */
+    static <T> List<T> read(String file, Function<Row, T> row) {
+        var stream = Table.class.getResourceAsStream(file);
+        if (stream == null) {
+            throw new IllegalStateException("the catalogue lacks " + file);
+        }
+        try (var reader = new InputStreamReader(stream, StandardCharsets.UTF_8)) {
+            return read(file, reader, row);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static <T> List<T> read(String file, Reader reader, Function<Row, T> row) throws IOException {
+        try (var parser = FORMAT.parse(reader)) {
+            return parser.stream().map(cells -> row.apply(new Row(file, cells))).toList();
+        }
+    }
+}

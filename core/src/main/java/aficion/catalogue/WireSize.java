@@ -1,0 +1,50 @@
+package aficion.catalogue;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/**
+ * The size a wire is bought by.
+ *
+ * @param standard metric section or American gauge
+ * @param designation what is printed on the reel: {@code 1.5} for 1.5 mm², {@code 14} or {@code
+ *     2/0} for a gauge
+ */
+public record WireSize(Standard standard, String designation) {
+
+    private static final Pattern METRIC = Pattern.compile("([0-9.]+)\\s*mm(?:2|²)?");
+    private static final Pattern GAUGE = Pattern.compile("([0-9]+(?:/0)?)\\s*awg");
+
+    /** The two ways wire is sized. */
+    public enum Standard {
+        METRIC,
+        AWG
+    }
+
+    /**
+     * Reads {@code 1.5mm2}, {@code 1.5 mm²}, {@code 14awg}; empty when the text is neither or no
+     * such size is made.
+     */
+    public static Optional<WireSize> parse(String text) {
+        String plain = text.strip().toLowerCase(Locale.ROOT);
+        var metric = METRIC.matcher(plain);
+        if (metric.matches()) {
+            return known(new WireSize(Standard.METRIC, metric.group(1)));
+        }
+        var gauge = GAUGE.matcher(plain);
+        return gauge.matches()
+                ? known(new WireSize(Standard.AWG, gauge.group(1)))
+                : Optional.empty();
+    }
+
+    private static Optional<WireSize> known(WireSize size) {
+        return Conductors.find(size).map(Conductor::size);
+    }
+
+    /** The short text that {@link #parse} reads back. */
+    @Override
+    public String toString() {
+        return standard == Standard.METRIC ? designation + "mm2" : designation + "awg";
+    }
+}

@@ -1,0 +1,42 @@
+package aficion.catalogue;
+
+import aficion.quantity.Celsius;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/**
+ * The part of the vehicle a wire runs through. Its ambient temperature stands in {@code zones.csv}.
+ */
+public enum Zone {
+    CABIN,
+    DASH,
+    BULKHEAD,
+    ENGINE_BAY,
+    ON_ENGINE,
+    FRONT,
+    BOOT,
+    UNDERBODY;
+
+    private record Ambient(String key, Celsius ambient) {}
+
+    private static final Map<String, Celsius> TABLE =
+            Table.read(
+                            "zones.csv",
+                            row ->
+                                    new Ambient(
+                                            row.text("zone"),
+                                            new Celsius(row.number("ambient", -20, 150))))
+                    .stream()
+                    .collect(Collectors.toMap(Ambient::key, Ambient::ambient));
+
+    /** The short name used in files. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** The air around a wire there, typical, on a hot day with the engine warm. */
+    public Celsius ambient() {
+        return Catalogue.required(TABLE, key(), "zones.csv");
+    }
+}

@@ -1,0 +1,8 @@
+/**
+ * Lanes and routes of the path drawing, positions only, from any job and circuit. Depends on the
+ * job and its guards; screens and sheets draw it.
+ */
+@NullMarked
+package aficion.diagram;
+
+import org.jspecify.annotations.NullMarked;

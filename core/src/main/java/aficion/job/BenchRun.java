@@ -1,0 +1,59 @@
+package aficion.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What was measured when a circuit was tested.
+ *
+ * @param circuit the circuit on the bench
+ * @param begun when the run was begun
+ * @param readings in the order they were taken, one for each step
+ */
+public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings) {
+    public BenchRun {
+        readings = List.copyOf(readings);
+    }
+
+    /**
+     * One reading.
+     *
+     * @param step the key of the step it answers
+     * @param value what the meter showed, in the step's unit; empty for what is only looked at
+     * @param verdict how it compared with what was expected then
+     * @param at when it was entered
+     */
+    public record Reading(String step, Optional<Double> value, Verdict verdict, Instant at) {
+        public Reading {
+            value.ifPresent(number -> {
+                if (!Double.isFinite(number)) {
+                    throw new IllegalArgumentException("a reading is a finite number");
+                }
+            });
+        }
+    }
+
+    /**
+     * How a reading compares with what is expected: within tolerance, within twice of it, or
+     * neither.
+     */
+    public enum Verdict {
+        PASS,
+        NEAR,
+        FAIL
+    }
+
+    /** The same run with that step's reading added, or replaced where it was taken before. */
+    public BenchRun with(Reading reading) {
+        var changed = new ArrayList<>(readings);
+        changed.removeIf(earlier -> earlier.step().equals(reading.step()));
+        changed.add(reading);
+        return new BenchRun(circuit, begun, changed);
+    }
+
+    public Optional<Reading> reading(String step) {
+        return readings.stream().filter(reading -> reading.step().equals(step)).findFirst();
+    }
+}

@@ -1,0 +1,13 @@
+package aficion.job;
+
+/** The identity of a circuit in its job. */
+public record CircuitId(String value) {
+    public CircuitId {
+        Names.require(value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}

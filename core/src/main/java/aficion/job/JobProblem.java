@@ -1,0 +1,127 @@
+package aficion.job;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One thing in a job that points at nothing or stands twice.
+ *
+ * @param list the list it is in: {@code circuits}, {@code parts}, {@code wires} or {@code bench}
+ * @param index its place in that list, from 0
+ * @param field the field that is wrong
+ * @param text what is wrong
+ */
+public record JobProblem(String list, int index, String field, String text) {
+
+    static List<JobProblem> of(
+            List<Circuit> circuits, List<Part> parts, List<Wire> wires, List<BenchRun> bench) {
+        var found = new ArrayList<JobProblem>();
+        var circuitIds = unique("circuits", circuits, Circuit::id, found);
+        var byId = new HashMap<PartId, Part>();
+        unique("parts", parts, Part::id, found);
+        parts.forEach(part -> byId.putIfAbsent(part.id(), part));
+        unique("wires", wires, Wire::id, found);
+        for (int i = 0; i < parts.size(); i++) {
+            var part = parts.get(i);
+            if (part.mount().isPresent() && !isEarth(byId.get(part.mount().get()))) {
+                found.add(
+                        new JobProblem(
+                                "parts",
+                                i,
+                                "mount",
+                                part.id()
+                                        + " is mounted to "
+                                        + part.mount().get()
+                                        + ", which is no earth point"));
+            }
+        }
+        for (int i = 0; i < wires.size(); i++) {
+            var wire = wires.get(i);
+            if (!circuitIds.contains(wire.circuit())) {
+                found.add(
+                        new JobProblem(
+                                "wires",
+                                i,
+                                "circuit",
+                                "wire "
+                                        + wire.number()
+                                        + " is in circuit "
+                                        + wire.circuit()
+                                        + ", which is not there"));
+            }
+            terminal(wire, "from", wire.from().terminal(), i, byId, found);
+            terminal(wire, "to", wire.to().terminal(), i, byId, found);
+        }
+        for (int i = 0; i < bench.size(); i++) {
+            if (!circuitIds.contains(bench.get(i).circuit())) {
+                found.add(
+                        new JobProblem(
+                                "bench",
+                                i,
+                                "circuit",
+                                "a bench run is of circuit "
+                                        + bench.get(i).circuit()
+                                        + ", which is not there"));
+            }
+        }
+        return found;
+    }
+
+    private static <T, K> Set<K> unique(
+            String list, List<T> things, Function<T, K> key, List<JobProblem> found) {
+        var seen = new HashSet<K>();
+        for (int i = 0; i < things.size(); i++) {
+            if (!seen.add(key.apply(things.get(i)))) {
+                found.add(
+                        new JobProblem(list, i, "id", key.apply(things.get(i)) + " stands twice"));
+            }
+        }
+        return seen;
+    }
+
+    private static boolean isEarth(@Nullable Part part) {
+        return part != null && part.kind() instanceof Kind.EarthPoint;
+    }
+
+    private static void terminal(
+            Wire wire,
+            String field,
+            Terminal terminal,
+            int index,
+            Map<PartId, Part> parts,
+            List<JobProblem> found) {
+        var part = parts.get(terminal.part());
+        if (part == null) {
+            found.add(
+                    new JobProblem(
+                            "wires",
+                            index,
+                            field,
+                            "wire "
+                                    + wire.number()
+                                    + " goes to part "
+                                    + terminal.part()
+                                    + ", which is not there"));
+        } else if (!part.kind().pins().contains(terminal.pin())) {
+            found.add(
+                    new JobProblem(
+                            "wires",
+                            index,
+                            field,
+                            "wire "
+                                    + wire.number()
+                                    + " goes to "
+                                    + terminal
+                                    + ", but "
+                                    + part.id()
+                                    + " has only "
+                                    + String.join(", ", part.kind().pins())));
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package aficion.job;
+
+import aficion.quantity.Metres;
+
+/** How long a wire is, and how well that is known. */
+public sealed interface RunLength {
+
+    Metres metres();
+
+    /** Measured on the vehicle or in string. */
+    record Measured(Metres metres) implements RunLength {
+        public Measured {
+            requireSensible(metres);
+        }
+    }
+
+    /** Taken for granted until it is measured; labelled so wherever it shows. */
+    record Assumed(Metres metres) implements RunLength {
+        public Assumed {
+            requireSensible(metres);
+        }
+    }
+
+    private static void requireSensible(Metres metres) {
+        if (metres.value() < 0 || metres.value() > 100) {
+            throw new IllegalArgumentException(
+                    "a wire is 0 to 100 m long, not " + metres.value() + " m");
+        }
+    }
+}

@@ -1,0 +1,33 @@
+package aficion.job;
+
+import java.util.Optional;
+
+/**
+ * A terminal of a part.
+ *
+ * @param part the part
+ * @param pin the marking on it, as in DIN 72552 where that has one
+ */
+public record Terminal(PartId part, String pin) {
+    public Terminal {
+        Names.require(pin);
+    }
+
+    /**
+     * Reads {@code H1.56b}: the part before the first point, the pin after it; empty when there is
+     * no such text.
+     */
+    public static Optional<Terminal> parse(String text) {
+        int point = text.indexOf('.');
+        return point <= 0 || point == text.length() - 1
+                ? Optional.empty()
+                : Optional.of(
+                        new Terminal(
+                                new PartId(text.substring(0, point)), text.substring(point + 1)));
+    }
+
+    @Override
+    public String toString() {
+        return part + "." + pin;
+    }
+}

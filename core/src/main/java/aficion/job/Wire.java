@@ -1,0 +1,110 @@
+package aficion.job;
+
+import aficion.catalogue.Conductor;
+import aficion.catalogue.Conductors;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A wire, cut from one reel, between two terminals.
+ *
+ * @param id its identity, which never changes
+ * @param number what its labels say
+ * @param circuit the circuit it is worked with
+ * @param from one end, towards the source
+ * @param to the other end
+ * @param colour main colour and tracer
+ * @param size the size it is bought by
+ * @param insulation what it is covered with
+ * @param length how long it is
+ * @param zone the hottest place it runs through
+ * @param unguarded why it may go without a guard, when the user has stated that it does
+ */
+public record Wire(
+        WireId id,
+        String number,
+        CircuitId circuit,
+        End from,
+        End to,
+        WireColour colour,
+        WireSize size,
+        Insulation insulation,
+        RunLength length,
+        Zone zone,
+        Optional<String> unguarded) {
+
+    public Wire {
+        Names.require(number);
+        Conductors.get(size);
+        if (from.terminal().equals(to.terminal())) {
+            throw new IllegalArgumentException(
+                    "wire " + number + " has both ends on " + from.terminal());
+        }
+    }
+
+    public Conductor conductor() {
+        return Conductors.get(size);
+    }
+
+    public List<Terminal> terminals() {
+        return List.of(from.terminal(), to.terminal());
+    }
+
+    public Wire withNumber(String changed) {
+        return new Wire(
+                id, changed, circuit, from, to, colour, size, insulation, length, zone, unguarded);
+    }
+
+    public Wire withSize(WireSize changed) {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                from,
+                to,
+                colour,
+                changed,
+                insulation,
+                length,
+                zone,
+                unguarded);
+    }
+
+    public Wire withLength(RunLength changed) {
+        return new Wire(
+                id, number, circuit, from, to, colour, size, insulation, changed, zone, unguarded);
+    }
+
+    public Wire withFrom(End changed) {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                changed,
+                to,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded);
+    }
+
+    public Wire withTo(End changed) {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                from,
+                changed,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded);
+    }
+}

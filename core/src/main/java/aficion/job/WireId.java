@@ -1,0 +1,13 @@
+package aficion.job;
+
+/** The identity of a wire in its job. It never changes; the number on the label may. */
+public record WireId(String value) {
+    public WireId {
+        Names.require(value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}

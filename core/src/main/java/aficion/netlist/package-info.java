@@ -1,0 +1,8 @@
+/**
+ * The job as nodes and branches, and the way back to names. Compiled once for each job; conditions
+ * fill in what is closed and what is turning. Depends on the job; the solver depends on it.
+ */
+@NullMarked
+package aficion.netlist;
+
+import org.jspecify.annotations.NullMarked;
