@@ -34,7 +34,7 @@ public record Wire(
         Insulation insulation,
         RunLength length,
         Zone zone,
-        Optional<String> unguarded) {
+        Optional<Unguarded> unguarded) {
 
     public Wire {
         Names.require(number);

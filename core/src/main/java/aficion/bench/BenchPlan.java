@@ -1,0 +1,238 @@
+package aficion.bench;
+
+import aficion.bench.TestStep.Task;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.netlist.OperatingStates;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
+import aficion.size.Guard;
+import aficion.size.Guards;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * The test run of one circuit, in the order it is worked: look, continuity of every wire, isolation
+ * of every live net, key off, then every state of the key and the circuit's own switches that
+ * changes something. What the meter should show comes from the solver, with the battery alone.
+ *
+ * @param circuit the circuit on the bench
+ * @param steps in order
+ */
+public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
+    /** What leads and probes add to a reading of a few milliohms, ohms. */
+    private static final double PROBES = 0.3;
+
+    /** Least isolation of a net with its loads unplugged. */
+    private static final Ohms ISOLATED = new Ohms(1e6);
+
+    /** What a healthy vehicle of this slice may draw with everything off, amps. */
+    private static final double QUIET = 0.02;
+
+    private static final double VOLTS_SHARE = 0.03;
+    private static final double AMPS_SHARE = 0.08;
+    private static final double LEAST_AMPS = 0.05;
+
+    public BenchPlan {
+        steps = List.copyOf(steps);
+    }
+
+    /** The plan for a circuit of the solver's job; without wires it has no steps. */
+    public static BenchPlan of(Solver solver, CircuitId circuit) {
+        return new Planning(solver, circuit).plan();
+    }
+
+    public Optional<TestStep> find(String key) {
+        return steps.stream().filter(step -> step.key().equals(key)).findFirst();
+    }
+
+    private static final class Planning {
+        private final Solver solver;
+        private final Job job;
+        private final CircuitId circuit;
+        private final List<Wire> wires;
+        private final List<TestStep> steps = new ArrayList<>();
+
+        Planning(Solver solver, CircuitId circuit) {
+            this.solver = solver;
+            this.job = solver.netlist().job();
+            this.circuit = circuit;
+            this.wires = job.wiresOf(circuit);
+        }
+
+        BenchPlan plan() {
+            if (!wires.isEmpty()) {
+                wires.forEach(wire ->
+                        add("look " + wire.id(), new TestStep.Look(wire.id()), Optional.empty()));
+                wires.forEach(this::continuity);
+                isolation();
+                states();
+            }
+            return new BenchPlan(circuit, steps);
+        }
+
+        private void continuity(Wire wire) {
+            double ohms =
+                    wire.conductor().perMetre().value() * wire.length().metres().value()
+                            + 2 * job.rules().joint().value();
+            add(
+                    "ohms " + wire.id(),
+                    new TestStep.Continuity(wire.id()),
+                    Optional.of(new Expected.Near(new Ohms(ohms), PROBES)));
+        }
+
+        /** One step for each live net: the first terminal of wires that hang together. */
+        private void isolation() {
+            Map<WireId, Guard> guards = Guards.of(job);
+            var measured = new HashSet<Terminal>();
+            for (var wire : wires) {
+                boolean live = !(guards.get(wire.id()) instanceof Guard.EarthSide);
+                if (live && wire.terminals().stream().noneMatch(measured::contains)) {
+                    add(
+                            "isolation " + wire.from().terminal(),
+                            new TestStep.Isolation(wire.from().terminal()),
+                            Optional.of(new Expected.AtLeast(ISOLATED)));
+                }
+                measured.addAll(wire.terminals());
+            }
+        }
+
+        private void states() {
+            var points =
+                    OperatingStates.of(job, circuit, Conditions.REST).stream()
+                            .flatMap(state -> solved(state).stream())
+                            .toList();
+            if (points.isEmpty()) {
+                return;
+            }
+            var feed = feed(points);
+            add(
+                    "quiet",
+                    new TestStep.Quiet(feed.id(), Conditions.REST),
+                    Optional.of(new Expected.Near(new Amps(0), QUIET)));
+            Set<List<Long>> seen = new HashSet<>();
+            points.stream()
+                    .filter(point -> seen.add(signature(point)))
+                    .forEach(point -> state(point, feed));
+        }
+
+        private Optional<OperatingPoint> solved(Conditions state) {
+            return solver.solve(state) instanceof Outcome.Solved(var point)
+                    ? Optional.of(point)
+                    : Optional.empty();
+        }
+
+        private Wire feed(List<OperatingPoint> points) {
+            return wires.stream()
+                    .max(
+                            Comparator.comparingDouble(wire ->
+                                    points.stream()
+                                            .mapToDouble(
+                                                    point -> Math.abs(point.through(wire).value()))
+                                            .max()
+                                            .orElse(0)))
+                    .orElseThrow();
+        }
+
+        /** What a meter would see of a state, in tenths of a volt. */
+        private List<Long> signature(OperatingPoint point) {
+            return measured()
+                    .map(terminal ->
+                            point.voltsAt(terminal)
+                                    .map(volts -> Math.round(volts.value() * 10))
+                                    .orElse(Long.MIN_VALUE))
+                    .toList();
+        }
+
+        private void state(OperatingPoint point, Wire feed) {
+            var conditions = point.conditions();
+            var name = name(conditions);
+            double amps = Math.abs(point.through(feed).value());
+            add(
+                    "amps " + feed.id() + " " + name,
+                    new TestStep.AmpsIn(feed.id(), conditions),
+                    Optional.of(
+                            new Expected.Near(
+                                    new Amps(amps), Math.max(LEAST_AMPS, AMPS_SHARE * amps))));
+            measured()
+                    .forEach(terminal ->
+                            point.voltsAt(terminal)
+                                    .ifPresent(volts -> volts(terminal, volts, conditions)));
+        }
+
+        private void volts(Terminal terminal, Volts volts, Conditions conditions) {
+            double least = job.vehicle().system().value() / 60;
+            double tolerance = Math.max(least, VOLTS_SHARE * Math.abs(volts.value()));
+            add(
+                    "volts " + terminal + " " + name(conditions),
+                    new TestStep.VoltsAt(terminal, conditions),
+                    Optional.of(new Expected.Near(volts, tolerance)));
+        }
+
+        /** The feed pins of what works in this circuit. */
+        private Stream<Terminal> measured() {
+            var used =
+                    wires.stream()
+                            .flatMap(wire -> wire.terminals().stream())
+                            .collect(Collectors.toSet());
+            return job.partsOf(circuit).stream()
+                    .flatMap(part -> feedPins(part).map(part::terminal))
+                    .filter(used::contains);
+        }
+
+        private static Stream<String> feedPins(Part part) {
+            return switch (part.kind()) {
+                case Kind.Lamp(_, var filaments) -> filaments.stream().map(Kind.Filament::pin);
+                case Kind.WarningLamp _ -> Stream.of("1", "2");
+                case Kind.Motor _, Kind.Load _ -> Stream.of("+");
+                case Kind.IgnitionCoil _ -> Stream.of("15");
+                case Kind.Gauge _ -> Stream.of("B", "T");
+                case Kind.Relay _ -> Stream.of("86", "30", "87");
+                case Kind.Starter _ -> Stream.of("30", "50");
+                case Kind.Alternator _ -> Stream.of("B+", "D+");
+                case Kind.Switch hand -> hand.pins().stream();
+                case Kind.Stabiliser _ -> Stream.of("B", "I");
+                case Kind.Resistor _ -> Stream.of("2");
+                case Kind.Battery _,
+                        Kind.Fuse _,
+                        Kind.FuseBox _,
+                        Kind.Points _,
+                        Kind.Sender _,
+                        Kind.Diode _,
+                        Kind.Splice _,
+                        Kind.Connector _,
+                        Kind.EarthPoint _ ->
+                        Stream.empty();
+            };
+        }
+
+        private static String name(Conditions conditions) {
+            return new TreeMap<>(conditions.positions())
+                    .entrySet().stream()
+                            .map(entry -> entry.getKey() + "=" + entry.getValue())
+                            .collect(Collectors.joining(","));
+        }
+
+        private void add(String key, Task task, Optional<Expected> expected) {
+            steps.add(new TestStep(key, task, expected));
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package aficion.bench;
+
+import aficion.job.BenchRun.Verdict;
+import aficion.quantity.Quantity;
+import aficion.quantity.Unit;
+
+/** What a reading should be. */
+public sealed interface Expected {
+
+    Unit unit();
+
+    Verdict judge(double reading);
+
+    /**
+     * A value with a tolerance either way: within it passes, within twice of it is near.
+     *
+     * @param tolerance in the unit of the value
+     */
+    record Near(Quantity value, double tolerance) implements Expected {
+        @Override
+        public Unit unit() {
+            return value.unit();
+        }
+
+        @Override
+        public Verdict judge(double reading) {
+            double off = Math.abs(reading - value.value());
+            if (off <= tolerance) {
+                return Verdict.PASS;
+            }
+            return off <= 2 * tolerance ? Verdict.NEAR : Verdict.FAIL;
+        }
+    }
+
+    /** A least value: at least that passes, at least half of it is near. */
+    record AtLeast(Quantity value) implements Expected {
+        @Override
+        public Unit unit() {
+            return value.unit();
+        }
+
+        @Override
+        public Verdict judge(double reading) {
+            if (reading >= value.value()) {
+                return Verdict.PASS;
+            }
+            return reading >= value.value() / 2 ? Verdict.NEAR : Verdict.FAIL;
+        }
+    }
+}

@@ -1,0 +1,165 @@
+package aficion.check;
+
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.job.edit.Edit;
+import aficion.netlist.Netlist;
+import aficion.size.Assessment;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Terminals that need a wire and have none; and parts that could not work whatever is switched,
+ * because one of their ends has no way to a pole of the battery even with every contact closed.
+ */
+final class ConnectionRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        var loose = job.parts().stream().flatMap(part -> loose(job, part)).toList();
+        return Stream.concat(
+                loose.stream().map(terminal -> finding(job, terminal)),
+                new Ways(assessment.netlist(), loose).missing());
+    }
+
+    private static Stream<Terminal> loose(Job job, Part part) {
+        boolean pairless = part.kind() instanceof Kind.Switch && wired(job, part) == 1;
+        return part.terminals().stream()
+                .filter(terminal -> job.wiresAt(terminal).isEmpty())
+                .filter(terminal -> pairless || !part.kind().sparePins().contains(terminal.pin()))
+                .filter(terminal ->
+                        part.mount().isEmpty()
+                                || !part.kind()
+                                        .casePin()
+                                        .equals(java.util.Optional.of(terminal.pin())));
+    }
+
+    private static long wired(Job job, Part part) {
+        return part.terminals().stream()
+                .filter(terminal -> !job.wiresAt(terminal).isEmpty())
+                .count();
+    }
+
+    private static Finding finding(Job job, Terminal terminal) {
+        var part = job.part(terminal.part());
+        boolean isCase = part.kind().casePin().filter(terminal.pin()::equals).isPresent();
+        List<Edit> remedies = isCase ? mounts(job, part) : List.of();
+        return new Finding.TerminalUnconnected(terminal, remedies);
+    }
+
+    private static List<Edit> mounts(Job job, Part part) {
+        return job.parts().stream()
+                .filter(earth -> earth.kind() instanceof Kind.EarthPoint)
+                .sorted(Comparator.comparing(earth -> earth.zone() == part.zone() ? 0 : 1))
+                .limit(1)
+                .<Edit>map(earth -> new Edit.Mount(part.id(), earth.id()))
+                .toList();
+    }
+
+    /**
+     * What hangs together when every contact is closed, each part's own inside left out in turn.
+     */
+    private static final class Ways {
+        private final Netlist netlist;
+        private final Job job;
+        private final Set<Terminal> loose;
+
+        Ways(Netlist netlist, List<Terminal> loose) {
+            this.netlist = netlist;
+            this.job = netlist.job();
+            this.loose = new HashSet<>(loose);
+        }
+
+        Stream<Finding> missing() {
+            var poles = poles();
+            return poles.isEmpty()
+                    ? Stream.empty()
+                    : job.parts().stream().flatMap(part -> missing(part, poles));
+        }
+
+        private List<Terminal> poles() {
+            return job.parts().stream()
+                    .filter(part -> part.kind() instanceof Kind.Battery)
+                    .flatMap(part -> part.terminals().stream())
+                    .toList();
+        }
+
+        private Stream<Finding> missing(Part part, List<Terminal> poles) {
+            if (!works(part.kind()) || part.terminals().stream().anyMatch(loose::contains)) {
+                return Stream.empty();
+            }
+            var starts = new HashSet<Integer>();
+            poles.forEach(pole -> starts.add(netlist.node(pole)));
+            var reached = reach(starts, part);
+            return part.terminals().stream()
+                    .filter(terminal -> !reached.contains(netlist.node(terminal)))
+                    .filter(terminal -> !endsLoose(terminal, part))
+                    .limit(1)
+                    .map(terminal -> new Finding.NoWayBack(part.id(), terminal));
+        }
+
+        private boolean endsLoose(Terminal terminal, Part part) {
+            var island = reach(Set.of(netlist.node(terminal)), part);
+            return loose.stream().anyMatch(end -> island.contains(netlist.node(end)));
+        }
+
+        private Set<Integer> reach(Set<Integer> starts, Part without) {
+            var left = new HashSet<>(netlist.inside(without.id()).values());
+            var reached = new HashSet<>(starts);
+            var branches = new ArrayList<Integer>();
+            for (int branch = 0; branch < netlist.size(); branch++) {
+                if (!left.contains(branch) && !netlist.isSource(branch)) {
+                    branches.add(branch);
+                }
+            }
+            boolean grown = true;
+            while (grown) {
+                grown = false;
+                for (int branch : branches) {
+                    int a = netlist.a(branch);
+                    int b = netlist.b(branch);
+                    if (reached.contains(a) != reached.contains(b)) {
+                        reached.add(a);
+                        reached.add(b);
+                        grown = true;
+                    }
+                }
+            }
+            return reached;
+        }
+
+        private static boolean works(Kind kind) {
+            return switch (kind) {
+                case Kind.Lamp _,
+                        Kind.WarningLamp _,
+                        Kind.Motor _,
+                        Kind.IgnitionCoil _,
+                        Kind.Gauge _,
+                        Kind.Load _,
+                        Kind.Relay _,
+                        Kind.Starter _,
+                        Kind.Sender _ ->
+                        true;
+                case Kind.Battery _,
+                        Kind.Alternator _,
+                        Kind.Switch _,
+                        Kind.Fuse _,
+                        Kind.FuseBox _,
+                        Kind.Points _,
+                        Kind.Stabiliser _,
+                        Kind.Resistor _,
+                        Kind.Diode _,
+                        Kind.Splice _,
+                        Kind.Connector _,
+                        Kind.EarthPoint _ ->
+                        false;
+            };
+        }
+    }
+}

@@ -1,0 +1,97 @@
+package aficion.check;
+
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.size.Assessment;
+import aficion.size.WorstCase;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Switch and relay contacts that carry more than their rating. */
+final class ContactRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.job().parts().stream().flatMap(part -> contacts(assessment, part));
+    }
+
+    private static Stream<Finding> contacts(Assessment assessment, Part part) {
+        return switch (part.kind()) {
+            case Kind.Switch hand ->
+                    hand.contacts().stream()
+                            .flatMap(contact ->
+                                    overload(assessment, part, contact.toString(), hand.rating()));
+            case Kind.Relay relay ->
+                    Stream.concat(
+                            overload(assessment, part, "30-87", relay.makes()),
+                            relay.breaks().stream()
+                                    .flatMap(rating ->
+                                            overload(assessment, part, "30-87a", rating)));
+            case Kind.Battery _,
+                    Kind.Alternator _,
+                    Kind.Starter _,
+                    Kind.Fuse _,
+                    Kind.FuseBox _,
+                    Kind.Lamp _,
+                    Kind.WarningLamp _,
+                    Kind.Motor _,
+                    Kind.IgnitionCoil _,
+                    Kind.Points _,
+                    Kind.Sender _,
+                    Kind.Gauge _,
+                    Kind.Stabiliser _,
+                    Kind.Resistor _,
+                    Kind.Diode _,
+                    Kind.Load _,
+                    Kind.Splice _,
+                    Kind.Connector _,
+                    Kind.EarthPoint _ ->
+                    Stream.empty();
+        };
+    }
+
+    private static Stream<Finding> overload(
+            Assessment assessment, Part part, String contact, Amps rating) {
+        return assessment.worst().largest(part.id(), contact).stream()
+                .filter(peak -> Math.abs(peak.amps().value()) > rating.value())
+                .map(peak ->
+                        new Finding.ContactOverloaded(
+                                part.id(),
+                                contact,
+                                new Amps(Math.abs(peak.amps().value())),
+                                rating,
+                                remedies(assessment.job(), part, contact, peak)));
+    }
+
+    private static List<Edit> remedies(Job job, Part part, String contact, WorstCase.Peak peak) {
+        if (!(part.kind() instanceof Kind.Switch)) {
+            return List.of();
+        }
+        int dash = contact.indexOf('-');
+        boolean forward = peak.amps().value() > 0;
+        var in = part.terminal(forward ? contact.substring(0, dash) : contact.substring(dash + 1));
+        var out = part.terminal(forward ? contact.substring(dash + 1) : contact.substring(0, dash));
+        return feeds(job, in).stream()
+                .flatMap(feed ->
+                        leaving(job, out).stream()
+                                .flatMap(load -> RelayInsertion.of(job, load, feed).stream()))
+                .toList();
+    }
+
+    /** The only wire that brings current to a terminal; empty when there are more. */
+    private static List<Wire> feeds(Job job, Terminal terminal) {
+        var wires = job.wiresAt(terminal);
+        return wires.size() == 1 ? wires : List.of();
+    }
+
+    private static List<Wire> leaving(Job job, Terminal terminal) {
+        return job.wiresAt(terminal).stream()
+                .filter(wire -> wire.from().terminal().equals(terminal))
+                .limit(1)
+                .toList();
+    }
+}

@@ -1,0 +1,29 @@
+package aficion.check;
+
+import aficion.size.Assessment;
+import java.util.Comparator;
+import java.util.List;
+
+/** Every finding of a job, worst first, in a stable order. */
+public final class Findings {
+    private static final List<Rule> RULES =
+            List.of(
+                    new HeatRule(),
+                    new GuardSizeRule(),
+                    new NoGuardRule(),
+                    new ChatterRule(),
+                    new DropRule(),
+                    new FuseLoadRule(),
+                    new ContactRule(),
+                    new ConnectionRule(),
+                    new LabelRule());
+
+    private Findings() {}
+
+    public static List<Finding> of(Assessment assessment) {
+        return RULES.stream()
+                .flatMap(rule -> rule.check(assessment))
+                .sorted(Comparator.comparing(Finding::severity))
+                .toList();
+    }
+}

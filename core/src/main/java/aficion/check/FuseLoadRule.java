@@ -1,0 +1,64 @@
+package aficion.check;
+
+import aficion.catalogue.FuseType;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.edit.Edit;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.quantity.Amps;
+import aficion.size.Assessment;
+import aficion.size.Guard;
+import aficion.size.GuardChoice;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Fuses whose steady load is more of their rating than the house rule allows. */
+final class FuseLoadRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.job().parts().stream()
+                .flatMap(FuseLoadRule::fuses)
+                .flatMap(fuse -> finding(assessment, fuse).stream());
+    }
+
+    private static Stream<Guard.Fitted> fuses(Part part) {
+        if (part.kind() instanceof Kind.Fuse(FuseType type, Amps marking)) {
+            return Stream.of(new Guard.Fitted(new FuseSeat(part.id(), ""), type, marking));
+        }
+        return part.kind() instanceof Kind.FuseBox(var ways)
+                ? ways.stream()
+                        .map(way ->
+                                new Guard.Fitted(
+                                        new FuseSeat(part.id(), way.name()),
+                                        way.type(),
+                                        way.marking()))
+                : Stream.empty();
+    }
+
+    private static List<Finding> finding(Assessment assessment, Guard.Fitted fuse) {
+        double share = assessment.job().rules().fuseLoad().value();
+        var load =
+                assessment
+                        .worst()
+                        .steady(fuse.seat().part(), fuse.seat().way())
+                        .map(peak -> Math.abs(peak.amps().value()))
+                        .orElse(0.0);
+        if (load <= share * fuse.carries().value()) {
+            return List.of();
+        }
+        var wire = assessment.weakestBehind(fuse).orElse(new Amps(0));
+        var remedies =
+                GuardChoice.of(
+                                fuse.type(),
+                                new Amps(load),
+                                wire,
+                                assessment.job().rules().fuseLoad())
+                        .marking()
+                        .<Edit>map(marking ->
+                                new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
+                        .stream()
+                        .toList();
+        return List.of(
+                new Finding.FuseOverloaded(fuse.seat(), new Amps(load), fuse.carries(), remedies));
+    }
+}

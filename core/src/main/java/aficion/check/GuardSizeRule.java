@@ -1,0 +1,73 @@
+package aficion.check;
+
+import aficion.catalogue.Conductor;
+import aficion.catalogue.Conductors;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.quantity.Kelvins;
+import aficion.size.Assessment;
+import aficion.size.Guard;
+import aficion.size.HeatBalance;
+import aficion.size.WireSizing;
+import java.util.ArrayList;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Fuses larger than a wire they guard. */
+final class GuardSizeRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.sizings().values().stream()
+                .flatMap(sizing ->
+                        assessment.guard(sizing.wire().id()).fuse().stream()
+                                .filter(fuse -> fuse.carries().value() > carries(sizing).value())
+                                .map(fuse -> finding(assessment, sizing, fuse)));
+    }
+
+    private static Amps carries(WireSizing sizing) {
+        return new Amps(sizing.carries().result().value());
+    }
+
+    private static Finding finding(Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+        var remedies = new ArrayList<Edit>();
+        smallerFuse(assessment, sizing, fuse).ifPresent(remedies::add);
+        largerWire(assessment, sizing.wire(), fuse).ifPresent(remedies::add);
+        return new Finding.GuardLargerThanWire(
+                sizing.wire().id(), fuse.seat(), fuse.carries(), carries(sizing), remedies);
+    }
+
+    private static Optional<Edit> smallerFuse(
+            Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+        double load =
+                assessment
+                        .worst()
+                        .steady(fuse.seat().part(), fuse.seat().way())
+                        .map(peak -> Math.abs(peak.amps().value()))
+                        .orElse(0.0);
+        double least = load / assessment.job().rules().fuseLoad().value();
+        var weakest = assessment.weakestBehind(fuse).orElse(carries(sizing));
+        return fuse.type()
+                .largestWithin(weakest)
+                .filter(marking -> fuse.type().carries(marking).value() >= least)
+                .map(marking -> new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking));
+    }
+
+    private static Optional<Edit> largerWire(Assessment assessment, Wire wire, Guard.Fitted fuse) {
+        double rise =
+                wire.insulation().limit().value()
+                        - assessment.job().rules().margin().value()
+                        - wire.zone().ambient().value();
+        return Conductors.of(wire.size().standard()).stream()
+                .filter(conductor -> strongEnough(conductor, wire, rise, fuse))
+                .findFirst()
+                .map(conductor -> new Edit.Resize(wire.id(), conductor.size()));
+    }
+
+    private static boolean strongEnough(
+            Conductor conductor, Wire wire, double rise, Guard.Fitted fuse) {
+        var carried = HeatBalance.carries(conductor, wire.zone().ambient(), new Kelvins(rise));
+        return conductor.copper().value() > wire.conductor().copper().value()
+                && carried.result().value() >= fuse.carries().value();
+    }
+}

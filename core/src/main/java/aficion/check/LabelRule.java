@@ -1,0 +1,31 @@
+package aficion.check;
+
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.size.Assessment;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Wires whose labels say the same as an earlier one's. */
+final class LabelRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var first = new HashMap<String, Wire>();
+        var found = new ArrayList<Finding>();
+        for (var wire : assessment.job().wires()) {
+            var earlier = first.putIfAbsent(wire.number(), wire);
+            if (earlier != null) {
+                var free = NewNames.number(assessment.job(), wire.circuit());
+                found.add(
+                        new Finding.SameLabel(
+                                wire.id(),
+                                earlier.id(),
+                                wire.number(),
+                                List.of(new Edit.Renumber(wire.id(), free))));
+            }
+        }
+        return found.stream();
+    }
+}

@@ -1,0 +1,82 @@
+package aficion.check;
+
+import aficion.catalogue.FuseType;
+import aficion.job.End;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.RunLength;
+import aficion.job.Termination;
+import aficion.job.Unguarded;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.size.Assessment;
+import aficion.size.Guard;
+import aficion.size.GuardChoice;
+import aficion.size.WireSizing;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Live leads without a guard that are not stated to go without. A lead to the starter may: no fuse
+ * holds its current; it still has to be stated.
+ */
+final class NoGuardRule implements Rule {
+    /** Where a fuse is put: within reach of the source (HANDBOOK section 2, typical). */
+    private static final Metres REACH = new Metres(0.15);
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.sizings().values().stream()
+                .filter(sizing -> assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded)
+                .filter(sizing -> sizing.wire().unguarded().isEmpty())
+                .filter(sizing -> nearestToSource(assessment, sizing.wire()))
+                .map(sizing ->
+                        new Finding.LeadWithoutGuard(
+                                sizing.wire().id(), remedies(assessment, sizing)));
+    }
+
+    /** A lead that another unguarded and unstated lead feeds is mended with that one. */
+    private static boolean nearestToSource(Assessment assessment, Wire wire) {
+        var job = assessment.job();
+        return job.wiresAt(wire.from().terminal()).stream()
+                .noneMatch(feed ->
+                        feed.to().terminal().equals(wire.from().terminal())
+                                && assessment.guard(feed.id()) instanceof Guard.Unguarded
+                                && feed.unguarded().isEmpty());
+    }
+
+    private static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
+        var share = assessment.job().rules().fuseLoad();
+        var carries = new Amps(sizing.carries().result().value());
+        for (var type : List.of(FuseType.BLADE, FuseType.BOLTED)) {
+            var choice = GuardChoice.of(type, sizing.steady(), carries, share);
+            if (choice.marking().isPresent()) {
+                return List.of(
+                        insert(assessment.job(), sizing.wire(), type, choice.marking().get()));
+            }
+        }
+        return List.of();
+    }
+
+    private static Edit insert(Job job, Wire wire, FuseType type, Amps marking) {
+        var fuse = NewNames.part(job, "F", wire.zone(), new Kind.Fuse(type, marking));
+        var end = new End(fuse.terminal("1"), Termination.BLADE_6_3);
+        var lead =
+                new Wire(
+                        NewNames.wire(job),
+                        NewNames.number(job, wire.circuit()),
+                        wire.circuit(),
+                        wire.from(),
+                        end,
+                        wire.colour(),
+                        wire.size(),
+                        wire.insulation(),
+                        new RunLength.Assumed(REACH),
+                        wire.zone(),
+                        Optional.of(Unguarded.WITHIN_REACH));
+        return new Edit.InsertFuse(wire.id(), fuse, lead);
+    }
+}

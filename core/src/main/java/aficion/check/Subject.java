@@ -1,0 +1,37 @@
+package aficion.check;
+
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import java.util.List;
+
+/** What a finding is about. */
+public sealed interface Subject {
+
+    record OfWire(WireId wire) implements Subject {}
+
+    record OfPart(PartId part) implements Subject {}
+
+    record OfTerminal(Terminal terminal) implements Subject {}
+
+    /** The circuits it belongs to, in working order. */
+    default List<CircuitId> circuits(Job job) {
+        return switch (this) {
+            case OfWire(var wire) -> List.of(job.wire(wire).circuit());
+            case OfPart(var part) -> of(job, part);
+            case OfTerminal(var terminal) -> of(job, terminal.part());
+        };
+    }
+
+    private static List<CircuitId> of(Job job, PartId part) {
+        return job.wires().stream()
+                .filter(wire ->
+                        wire.terminals().stream()
+                                .anyMatch(terminal -> terminal.part().equals(part)))
+                .map(wire -> wire.circuit())
+                .distinct()
+                .toList();
+    }
+}

@@ -1,0 +1,195 @@
+package aficion.job.edit;
+
+import aficion.catalogue.WireSize;
+import aficion.job.BenchRun;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.End;
+import aficion.job.Job;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.RunLength;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.quantity.Amps;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** A change that takes a job to the next. Pure: the job it is given stays as it was. */
+public sealed interface Edit {
+
+    /**
+     * The job with the change made.
+     *
+     * @throws IllegalArgumentException when the job lacks what the edit speaks of, or the result
+     *     would not hold together
+     */
+    Job apply(Job job);
+
+    /** Gives a wire another size. */
+    record Resize(WireId wire, WireSize size) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withSize(size));
+        }
+    }
+
+    /** Writes another number on a wire's labels. */
+    record Renumber(WireId wire, String number) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withNumber(number));
+        }
+    }
+
+    /** States how long a wire is. */
+    record SetLength(WireId wire, RunLength length) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withLength(length));
+        }
+    }
+
+    /** Puts another fuse into a seat; the way is empty for a single fuse. */
+    record FitFuse(PartId part, String way, Amps marking) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return Fuses.fit(job, this);
+        }
+    }
+
+    /**
+     * Cuts a wire near its first end and puts a fuse there.
+     *
+     * @param wire the wire to cut; what is left of it leads from the fuse to where it went
+     * @param fuse the fuse as a part
+     * @param lead the piece from the wire's first end to the fuse
+     */
+    record InsertFuse(WireId wire, Part fuse, Wire lead) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            var parts = with(job.parts(), fuse);
+            var rest = job.wire(wire);
+            var behind = new End(fuse.terminal("2"), rest.from().termination());
+            var shortened = changed(job.withParts(parts), wire, found -> found.withFrom(behind));
+            return shortened.withWires(with(shortened.wires(), lead));
+        }
+    }
+
+    /**
+     * Puts a relay into a wire: what came from the switch now works the coil, and the relay feeds
+     * what the wire went to.
+     *
+     * @param wire the wire to cut; it stays on the load
+     * @param relay the relay as a part
+     * @param leads the new wires, to coil, contact and earth
+     */
+    record InsertRelay(WireId wire, Part relay, List<Wire> leads) implements Edit {
+        public InsertRelay {
+            leads = List.copyOf(leads);
+        }
+
+        @Override
+        public Job apply(Job job) {
+            var parts = with(job.parts(), relay);
+            var load = job.wire(wire);
+            var contact = new End(relay.terminal("87"), load.from().termination());
+            var next = changed(job.withParts(parts), wire, found -> found.withFrom(contact));
+            var wires = new ArrayList<>(next.wires());
+            wires.addAll(leads);
+            return next.withWires(wires);
+        }
+    }
+
+    /** Bolts a part's case to an earth point. */
+    record Mount(PartId part, PartId earth) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedPart(job, part, found -> found.withMount(earth));
+        }
+    }
+
+    /** Adds a wire. */
+    record AddWire(Wire wire) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return job.withWires(with(job.wires(), wire));
+        }
+    }
+
+    /** Takes a wire out. */
+    record RemoveWire(WireId wire) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            job.wire(wire);
+            return job.withWires(
+                    job.wires().stream().filter(kept -> !kept.id().equals(wire)).toList());
+        }
+    }
+
+    /** Marks a stage of a circuit as finished or not. */
+    record SetStage(CircuitId circuit, Circuit.Stage stage, boolean finished) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            job.circuit(circuit);
+            return job.withCircuits(
+                    job.circuits().stream()
+                            .map(kept ->
+                                    kept.id().equals(circuit)
+                                            ? kept.withDone(stage, finished)
+                                            : kept)
+                            .toList());
+        }
+    }
+
+    /** Keeps a bench run, in place of the one of the same circuit begun at the same time. */
+    record KeepRun(BenchRun run) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            var runs = new ArrayList<>(job.bench());
+            runs.removeIf(kept ->
+                    kept.circuit().equals(run.circuit()) && kept.begun().equals(run.begun()));
+            runs.add(run);
+            return job.withBench(runs);
+        }
+    }
+
+    /** Several edits as one step, in order. */
+    record Together(List<Edit> edits) implements Edit {
+        public Together {
+            edits = List.copyOf(edits);
+        }
+
+        @Override
+        public Job apply(Job job) {
+            var next = job;
+            for (var edit : edits) {
+                next = edit.apply(next);
+            }
+            return next;
+        }
+    }
+
+    private static Job changed(Job job, WireId id, UnaryOperator<Wire> change) {
+        job.wire(id);
+        return job.withWires(
+                job.wires().stream()
+                        .map(wire -> wire.id().equals(id) ? change.apply(wire) : wire)
+                        .toList());
+    }
+
+    static Job changedPart(Job job, PartId id, UnaryOperator<Part> change) {
+        job.part(id);
+        return job.withParts(
+                job.parts().stream()
+                        .map(part -> part.id().equals(id) ? change.apply(part) : part)
+                        .toList());
+    }
+
+    private static <T> List<T> with(List<T> list, T added) {
+        var longer = new ArrayList<>(list);
+        longer.add(added);
+        return longer;
+    }
+}

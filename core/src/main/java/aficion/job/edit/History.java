@@ -1,0 +1,73 @@
+package aficion.job.edit;
+
+import aficion.job.Job;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A job with the way that led to it and the way that was taken back.
+ *
+ * @param past the steps made, oldest first
+ * @param present the job as it is
+ * @param future the steps taken back, the next one to make again first
+ */
+public record History(List<Step> past, Job present, List<Step> future) {
+
+    /** One step: the edit, and the job before and after it. */
+    public record Step(Edit edit, Job before, Job after) {}
+
+    public History {
+        past = List.copyOf(past);
+        future = List.copyOf(future);
+    }
+
+    public static History of(Job job) {
+        return new History(List.of(), job, List.of());
+    }
+
+    /**
+     * Makes an edit; what had been taken back is forgotten.
+     *
+     * @throws IllegalArgumentException when the edit does not fit the job; the history stays as it
+     *     was
+     */
+    public History then(Edit edit) {
+        var next = edit.apply(present);
+        var longer = new ArrayList<>(past);
+        longer.add(new Step(edit, present, next));
+        return new History(longer, next, List.of());
+    }
+
+    /** The edit that {@link #undo} would take back. */
+    public Optional<Edit> undoable() {
+        return past.isEmpty() ? Optional.empty() : Optional.of(past.getLast().edit());
+    }
+
+    /** The edit that {@link #redo} would make again. */
+    public Optional<Edit> redoable() {
+        return future.isEmpty() ? Optional.empty() : Optional.of(future.getFirst().edit());
+    }
+
+    /** One step back; the same history where there is none. */
+    public History undo() {
+        if (past.isEmpty()) {
+            return this;
+        }
+        var step = past.getLast();
+        var ahead = new ArrayList<>(future);
+        ahead.addFirst(step);
+        return new History(past.subList(0, past.size() - 1), step.before(), ahead);
+    }
+
+    /** One step forward again; the same history where there is none. */
+    public History redo() {
+        if (future.isEmpty()) {
+            return this;
+        }
+        var step = future.getFirst();
+        var made = new ArrayList<>(past);
+        made.add(step);
+        return new History(made, step.after(), future.subList(1, future.size()));
+    }
+}

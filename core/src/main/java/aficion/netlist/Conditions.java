@@ -1,0 +1,95 @@
+package aficion.netlist;
+
+import aficion.job.PartId;
+import aficion.quantity.Celsius;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * What the vehicle is doing.
+ *
+ * @param positions the position of each control that is not at rest, by the control's name
+ * @param levels how full or hot what the senders feel is, 0 to 1, by the level's name; one half
+ *     where nothing is said
+ * @param engine speed of the engine
+ * @param charge state of charge of the battery
+ * @param air temperature of the air and of copper that carries little
+ * @param pulled fuses that are out
+ */
+public record Conditions(
+        Map<String, String> positions,
+        Map<String, Double> levels,
+        Rpm engine,
+        Ratio charge,
+        Celsius air,
+        Set<FuseSeat> pulled) {
+
+    /** Everything off, engine still, battery full, 20 °C, every fuse in. */
+    public static final Conditions REST =
+            new Conditions(Map.of(), Map.of(), new Rpm(0), new Ratio(1), new Celsius(20), Set.of());
+
+    public Conditions {
+        positions = Map.copyOf(positions);
+        levels = Map.copyOf(levels);
+        pulled = Set.copyOf(pulled);
+        require(
+                engine.value() >= 0 && engine.value() <= 20000,
+                "the engine turns at 0 to 20000 rpm");
+        require(charge.value() >= 0 && charge.value() <= 1, "the battery is charged from 0 to 1");
+        require(air.value() >= -50 && air.value() <= 150, "the air has -50 to 150 °C");
+        levels.forEach(
+                (name, level) -> require(level >= 0 && level <= 1, "level " + name + " is 0 to 1"));
+    }
+
+    /** Where a fuse sits: a fuse holder, or one way of a fuse box. */
+    public record FuseSeat(PartId part, String way) {
+        @Override
+        public String toString() {
+            return way.isEmpty() ? part.toString() : part + "." + way;
+        }
+    }
+
+    private static void require(boolean holds, String what) {
+        if (!holds) {
+            throw new IllegalArgumentException(what);
+        }
+    }
+
+    public Conditions with(String control, String position) {
+        var changed = new TreeMap<>(positions);
+        changed.put(control, position);
+        return new Conditions(changed, levels, engine, charge, air, pulled);
+    }
+
+    public Conditions withLevel(String level, double value) {
+        var changed = new TreeMap<>(levels);
+        changed.put(level, value);
+        return new Conditions(positions, changed, engine, charge, air, pulled);
+    }
+
+    public Conditions withEngine(Rpm changed) {
+        return new Conditions(positions, levels, changed, charge, air, pulled);
+    }
+
+    public Conditions withCharge(Ratio changed) {
+        return new Conditions(positions, levels, engine, changed, air, pulled);
+    }
+
+    public Conditions withAir(Celsius changed) {
+        return new Conditions(positions, levels, engine, charge, changed, pulled);
+    }
+
+    public Conditions withPulled(FuseSeat seat, boolean out) {
+        var changed = new HashSet<>(pulled);
+        if (out) {
+            changed.add(seat);
+        } else {
+            changed.remove(seat);
+        }
+        return new Conditions(positions, levels, engine, charge, air, changed);
+    }
+}

@@ -1,0 +1,83 @@
+package aficion.netlist;
+
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What a hand can work on a vehicle, and the levels its senders feel. */
+public record Controls(List<Control> controls, List<String> levels) {
+
+    public Controls {
+        controls = List.copyOf(controls);
+        levels = List.copyOf(levels);
+    }
+
+    /**
+     * One control: a switch, or several that move together.
+     *
+     * @param name its name in the conditions
+     * @param action how it is worked
+     * @param positions what it can be put to, the position of rest first
+     */
+    public record Control(String name, Kind.Action action, List<Kind.Position> positions) {
+        public Control {
+            positions = List.copyOf(positions);
+        }
+
+        public String rest() {
+            return positions.getFirst().name();
+        }
+
+        public Optional<Kind.Position> position(String wanted) {
+            return positions.stream()
+                    .filter(position -> position.name().equals(wanted))
+                    .findFirst();
+        }
+    }
+
+    /** Every control and level of a job, in the order of its parts. */
+    public static Controls of(Job job) {
+        return of(job.parts());
+    }
+
+    /** The controls whose switches the wires of a circuit reach. */
+    public static Controls of(Job job, CircuitId circuit) {
+        return of(job.partsOf(circuit));
+    }
+
+    private static Controls of(List<Part> parts) {
+        Map<String, Control> controls = new LinkedHashMap<>();
+        Set<String> levels =
+                parts.stream()
+                        .filter(part -> part.kind() instanceof Kind.Sender)
+                        .map(part -> ((Kind.Sender) part.kind()).level())
+                        .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+        for (var part : parts) {
+            if (part.kind() instanceof Kind.Switch(var action, var control, _, var positions, _)) {
+                controls.putIfAbsent(control, new Control(control, action, positions));
+            }
+        }
+        return new Controls(List.copyOf(controls.values()), List.copyOf(levels));
+    }
+
+    public Optional<Control> find(String name) {
+        return controls.stream().filter(control -> control.name().equals(name)).findFirst();
+    }
+
+    /** The key switch, when there is one. */
+    public Optional<Control> key() {
+        return controls.stream().filter(control -> control.action() == Kind.Action.KEY).findFirst();
+    }
+
+    /** Where a control stands under the conditions. */
+    public static String position(Control control, Conditions conditions) {
+        return conditions.positions().getOrDefault(control.name(), control.rest());
+    }
+}

@@ -1,0 +1,158 @@
+package aficion.netlist;
+
+import aficion.job.Job;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * A job as nodes and branches. Node 0 is the vehicle's earth. The nodes and the ends of every
+ * branch are the same under all conditions; what a branch is there follows from the conditions.
+ */
+public final class Netlist {
+    /** The name of the branch inside a battery or an alternator that gives its current. */
+    static final String OUTPUT = "output";
+
+    private final Job job;
+    private final int nodes;
+    private final Map<Terminal, Integer> nodeOf;
+    private final Map<WireId, Integer> branchOf;
+    private final Map<Integer, WireId> wireOf;
+    private final Set<Integer> sources;
+    private final List<Slot> slots;
+    private final List<CoilSlot> coils;
+    private final Map<PartId, Map<String, Integer>> inside;
+
+    /** A branch to be, with the part of the vehicle it stands for. */
+    record Slot(int a, int b, Function<Conditions, Branch> under) {}
+
+    /** A coil to be, and the part it sits in. */
+    record CoilSlot(PartId part, Function<Conditions, Branch.Coil> under) {}
+
+    Netlist(NetlistBuilder built) {
+        this.job = built.job;
+        this.nodes = built.nodes;
+        this.nodeOf = Map.copyOf(built.nodeOf);
+        this.slots = List.copyOf(built.slots);
+        this.coils = List.copyOf(built.coils);
+        this.branchOf = Map.copyOf(built.branchOf);
+        this.wireOf = new HashMap<>();
+        branchOf.forEach((wire, branch) -> wireOf.put(branch, wire));
+        this.sources =
+                built.inside.values().stream()
+                        .filter(roles -> roles.containsKey(OUTPUT))
+                        .map(roles -> roles.get(OUTPUT))
+                        .collect(Collectors.toUnmodifiableSet());
+        this.inside = new HashMap<>();
+        built.inside.forEach((part, roles) ->
+                inside.put(part, Collections.unmodifiableMap(new LinkedHashMap<>(roles))));
+    }
+
+    /** Compiles a job. */
+    public static Netlist of(Job job) {
+        return new NetlistBuilder(job).build();
+    }
+
+    public Job job() {
+        return job;
+    }
+
+    /** Number of nodes, the reference included. */
+    public int nodes() {
+        return nodes;
+    }
+
+    /** Number of branches. */
+    public int size() {
+        return slots.size();
+    }
+
+    public int a(int branch) {
+        return slots.get(branch).a();
+    }
+
+    public int b(int branch) {
+        return slots.get(branch).b();
+    }
+
+    /** Every branch as it is under the conditions, in a fixed order. */
+    public Branch[] branches(Conditions conditions) {
+        return slots.stream().map(slot -> slot.under().apply(conditions)).toArray(Branch[]::new);
+    }
+
+    /** Every coil as it is under the conditions, in a fixed order. */
+    public Branch.Coil[] coils(Conditions conditions) {
+        return coils.stream()
+                .map(coil -> coil.under().apply(conditions))
+                .toArray(Branch.Coil[]::new);
+    }
+
+    public PartId coilPart(int coil) {
+        return coils.get(coil).part();
+    }
+
+    /** The coil that sits in a part, when one does. */
+    public Optional<Integer> coilOf(PartId part) {
+        for (int i = 0; i < coils.size(); i++) {
+            if (coils.get(i).part().equals(part)) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * The node of a terminal.
+     *
+     * @throws IllegalArgumentException when the job has no such terminal
+     */
+    public int node(Terminal terminal) {
+        var node = nodeOf.get(terminal);
+        if (node == null) {
+            throw new IllegalArgumentException("no terminal " + terminal);
+        }
+        return node;
+    }
+
+    /**
+     * The branch of a wire, counted from its first end to its second.
+     *
+     * @throws IllegalArgumentException when the job has no such wire
+     */
+    public int branch(Wire wire) {
+        var branch = branchOf.get(wire.id());
+        if (branch == null) {
+            throw new IllegalArgumentException("no wire " + wire.id());
+        }
+        return branch;
+    }
+
+    /** Whether a branch is a source inside a battery or an alternator. */
+    public boolean isSource(int branch) {
+        return sources.contains(branch);
+    }
+
+    /** The wire that a branch stands for, when it stands for one. */
+    public Optional<WireId> wireOf(int branch) {
+        return Optional.ofNullable(wireOf.get(branch));
+    }
+
+    /**
+     * The branches inside a part by what they are: a filament by its feed pin, a contact by its two
+     * pins ({@code 30-87}), a fuse by the name of its way (empty for a single fuse), and {@code
+     * coil}, {@code motor}, {@code field}, {@code output}, {@code body}.
+     */
+    public Map<String, Integer> inside(PartId part) {
+        return inside.getOrDefault(part, Map.of());
+    }
+}

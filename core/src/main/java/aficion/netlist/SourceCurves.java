@@ -1,0 +1,43 @@
+package aficion.netlist;
+
+/** What batteries and alternators give; typical figures of the trade. */
+public final class SourceCurves {
+    /** The field current at which an alternator wakes, amps, typical. */
+    static final double WAKING_FIELD_CURRENT = 0.1;
+
+    /** The heater of a gauge stabiliser, ohms, typical. */
+    static final double STABILISER_HEATER = 65;
+
+    private static final double[] REST_VOLTS = {11.9, 12.05, 12.2, 12.45, 12.7};
+    private static final double CUT_IN_RPM = 1100;
+    private static final double FULL_RPM = 6000;
+    private static final double RISE_RPM = 1600;
+
+    private SourceCurves() {}
+
+    /**
+     * Rested volts of a lead-acid battery: 11.9 flat to 12.7 full for 12 V, straight between the
+     * quarters.
+     */
+    public static double restVolts(double nominal, double charge) {
+        double quarter = Math.clamp(charge, 0, 1) * (REST_VOLTS.length - 1);
+        int below = Math.min((int) quarter, REST_VOLTS.length - 2);
+        double volts =
+                REST_VOLTS[below] + (quarter - below) * (REST_VOLTS[below + 1] - REST_VOLTS[below]);
+        return volts * nominal / 12;
+    }
+
+    /**
+     * The most an alternator gives at a speed of its own shaft: nothing below 1100 rpm, then rising
+     * as 1 − e^(−n/1600) to its rating at 6000 rpm.
+     */
+    public static double alternatorAmps(double rated, double rpm) {
+        if (rpm <= CUT_IN_RPM) {
+            return 0;
+        }
+        double share =
+                -Math.expm1(-(rpm - CUT_IN_RPM) / RISE_RPM)
+                        / -Math.expm1(-(FULL_RPM - CUT_IN_RPM) / RISE_RPM);
+        return rated * Math.min(1, share);
+    }
+}

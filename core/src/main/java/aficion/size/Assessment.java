@@ -1,0 +1,51 @@
+package aficion.size;
+
+import aficion.job.Job;
+import aficion.job.WireId;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.solve.Solver;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * All that is worked out of one job, once: its worst case, the sizing of every wire and the guard
+ * of every wire.
+ *
+ * @param sizings by wire, in the order of the job
+ */
+public record Assessment(
+        Job job,
+        Netlist netlist,
+        WorstCase worst,
+        Map<WireId, WireSizing> sizings,
+        Map<WireId, Guard> guards) {
+
+    public static Assessment of(Job job) {
+        var solver = new Solver(Netlist.of(job));
+        var worst = WorstCase.of(solver);
+        return new Assessment(
+                job, solver.netlist(), worst, Sizing.of(solver, worst), Guards.of(job));
+    }
+
+    public Optional<WireSizing> sizing(WireId wire) {
+        return Optional.ofNullable(sizings.get(wire));
+    }
+
+    public Guard guard(WireId wire) {
+        return guards.get(wire);
+    }
+
+    /**
+     * What the thinnest wire carries that a fuse alone stands before; empty when it guards none.
+     */
+    public Optional<Amps> weakestBehind(Guard.Fitted fuse) {
+        return job.wires().stream()
+                .filter(wire ->
+                        guards.get(wire.id()) instanceof Guard.Guarded guarded
+                                && guarded.fuses().contains(fuse))
+                .flatMap(wire -> sizing(wire.id()).stream())
+                .map(sizing -> new Amps(sizing.carries().result().value()))
+                .min((one, other) -> Double.compare(one.value(), other.value()));
+    }
+}

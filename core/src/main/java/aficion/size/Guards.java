@@ -1,0 +1,205 @@
+package aficion.size;
+
+import aficion.catalogue.FuseType;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.job.Vehicle;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.quantity.Amps;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Which fuse guards which wire. Followed over the job as if every switch and relay were closed:
+ * from the live poles to the first fuses, from those to the next, never through what limits the
+ * current.
+ */
+public final class Guards {
+    private final Job job;
+    private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
+    private final Map<WireId, Guard> guards = new HashMap<>();
+
+    private Guards(Job job) {
+        this.job = job;
+        for (var wire : job.wires()) {
+            wire.terminals()
+                    .forEach(terminal ->
+                            wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire));
+        }
+    }
+
+    /** The guard of every wire of a job. */
+    public static Map<WireId, Guard> of(Job job) {
+        var found = new Guards(job);
+        found.liveSide();
+        found.earthSide();
+        job.wires().forEach(wire -> found.guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
+        return Map.copyOf(found.guards);
+    }
+
+    private void liveSide() {
+        var level = reach(liveTerminals());
+        level.wires.forEach(wire -> guards.putIfAbsent(wire, new Guard.Unguarded()));
+        var reached = new HashSet<>(level.terminals);
+        var crossed = level.fuses;
+        while (!crossed.isEmpty()) {
+            Map<WireId, Set<Guard.Fitted>> found = new HashMap<>();
+            var fuses = new LinkedHashSet<Crossing>();
+            var terminals = new HashSet<Terminal>();
+            for (var crossing : crossed) {
+                if (reached.contains(crossing.beyond())) {
+                    continue;
+                }
+                var next = reach(List.of(crossing.beyond()));
+                next.wires.forEach(wire ->
+                        found.computeIfAbsent(wire, _ -> new LinkedHashSet<>())
+                                .add(crossing.fuse()));
+                fuses.addAll(next.fuses);
+                terminals.addAll(next.terminals);
+            }
+            found.forEach(
+                    (wire, by) -> guards.putIfAbsent(wire, new Guard.Guarded(List.copyOf(by))));
+            reached.addAll(terminals);
+            crossed = fuses;
+        }
+    }
+
+    private void earthSide() {
+        var starts = new ArrayList<Terminal>();
+        for (var part : job.parts()) {
+            if (part.kind() instanceof Kind.EarthPoint) {
+                starts.add(part.terminal("E"));
+            }
+            if (part.kind() instanceof Kind.Battery) {
+                starts.add(part.terminal(earthed()));
+            }
+            part.mount()
+                    .ifPresent(_ -> starts.add(part.terminal(part.kind().casePin().orElseThrow())));
+        }
+        reach(starts).wires.forEach(wire -> guards.putIfAbsent(wire, new Guard.EarthSide()));
+    }
+
+    private List<Terminal> liveTerminals() {
+        var starts = new ArrayList<Terminal>();
+        for (var part : job.parts()) {
+            if (part.kind() instanceof Kind.Battery) {
+                starts.add(part.terminal(earthed().equals("-") ? "+" : "-"));
+            }
+            if (part.kind() instanceof Kind.Alternator) {
+                starts.add(part.terminal("B+"));
+            }
+        }
+        return starts;
+    }
+
+    private String earthed() {
+        return job.vehicle().earthed() == Vehicle.Pole.NEGATIVE ? "-" : "+";
+    }
+
+    /** A fuse met from one side, and the terminal on its other. */
+    private record Crossing(Guard.Fitted fuse, Terminal beyond) {}
+
+    private record Reach(Set<Terminal> terminals, Set<WireId> wires, Set<Crossing> fuses) {}
+
+    private Reach reach(Collection<Terminal> starts) {
+        var found =
+                new Reach(
+                        new LinkedHashSet<>(starts), new LinkedHashSet<>(), new LinkedHashSet<>());
+        var open = new ArrayDeque<>(starts);
+        while (!open.isEmpty()) {
+            var terminal = open.remove();
+            var part = job.part(terminal.part());
+            var next = new ArrayList<Terminal>(throughPart(part, terminal.pin()));
+            for (var wire : wiresAt.getOrDefault(terminal, List.of())) {
+                found.wires.add(wire.id());
+                next.addAll(wire.terminals());
+            }
+            found.fuses.addAll(crossings(part, terminal.pin()));
+            next.stream().filter(found.terminals::add).forEach(open::add);
+        }
+        return found;
+    }
+
+    /**
+     * The terminals that a terminal is joined to inside its part without anything that limits the
+     * current.
+     */
+    private static List<Terminal> throughPart(Part part, String pin) {
+        return switch (part.kind()) {
+            case Kind.Switch hand ->
+                    hand.contacts().stream()
+                            .filter(contact ->
+                                    contact.one().equals(pin) || contact.other().equals(pin))
+                            .map(contact ->
+                                    part.terminal(
+                                            contact.one().equals(pin)
+                                                    ? contact.other()
+                                                    : contact.one()))
+                            .toList();
+            case Kind.Relay relay -> relayContacts(part, relay, pin);
+            case Kind.Connector _ -> List.of(part.terminal(facing(pin)));
+            case Kind.Diode _ -> List.of(part.terminal(pin.equals("A") ? "K" : "A"));
+            case Kind.Battery _,
+                    Kind.Alternator _,
+                    Kind.Starter _,
+                    Kind.Fuse _,
+                    Kind.FuseBox _,
+                    Kind.Lamp _,
+                    Kind.WarningLamp _,
+                    Kind.Motor _,
+                    Kind.IgnitionCoil _,
+                    Kind.Points _,
+                    Kind.Sender _,
+                    Kind.Gauge _,
+                    Kind.Stabiliser _,
+                    Kind.Resistor _,
+                    Kind.Load _,
+                    Kind.Splice _,
+                    Kind.EarthPoint _ ->
+                    List.of();
+        };
+    }
+
+    private static List<Terminal> relayContacts(Part part, Kind.Relay relay, String pin) {
+        var contacts =
+                relay.breaks().isPresent() ? List.of("30", "87", "87a") : List.of("30", "87");
+        return contacts.contains(pin)
+                ? contacts.stream().filter(other -> !other.equals(pin)).map(part::terminal).toList()
+                : List.of();
+    }
+
+    private static String facing(String pin) {
+        return pin.substring(0, pin.length() - 1) + (pin.endsWith("a") ? "b" : "a");
+    }
+
+    private static List<Crossing> crossings(Part part, String pin) {
+        if (part.kind() instanceof Kind.Fuse(FuseType type, Amps marking)) {
+            var fitted = new Guard.Fitted(new FuseSeat(part.id(), ""), type, marking);
+            return List.of(new Crossing(fitted, part.terminal(pin.equals("1") ? "2" : "1")));
+        }
+        if (part.kind() instanceof Kind.FuseBox(var ways)) {
+            return ways.stream()
+                    .filter(way -> way.in().equals(pin) || way.out().equals(pin))
+                    .map(way ->
+                            new Crossing(
+                                    new Guard.Fitted(
+                                            new FuseSeat(part.id(), way.name()),
+                                            way.type(),
+                                            way.marking()),
+                                    part.terminal(way.in().equals(pin) ? way.out() : way.in())))
+                    .toList();
+        }
+        return List.of();
+    }
+}

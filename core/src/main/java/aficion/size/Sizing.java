@@ -1,0 +1,150 @@
+package aficion.size;
+
+import aficion.catalogue.Conductor;
+import aficion.catalogue.Conductors;
+import aficion.job.Job;
+import aficion.job.RunLength;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.quantity.Amps;
+import aficion.quantity.Celsius;
+import aficion.quantity.Kelvins;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import aficion.working.Working;
+import aficion.working.Working.Given;
+import aficion.working.Working.Origin;
+import aficion.working.Working.Step;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/** Sizes every wire of a job from its worst case. */
+public final class Sizing {
+    private final Job job;
+    private final WorstCase worst;
+    private final OperatingPoint rest;
+
+    private Sizing(Job job, WorstCase worst, OperatingPoint rest) {
+        this.job = job;
+        this.worst = worst;
+        this.rest = rest;
+    }
+
+    /**
+     * The sizing of every wire, in the order of the job; empty when not even the vehicle at rest
+     * can be solved.
+     */
+    public static Map<WireId, WireSizing> of(Solver solver, WorstCase worst) {
+        var sized = new LinkedHashMap<WireId, WireSizing>();
+        if (solver.solve(Conditions.REST) instanceof Outcome.Solved(var rest)) {
+            var job = solver.netlist().job();
+            var sizing = new Sizing(job, worst, rest);
+            job.wires().forEach(wire -> sized.put(wire.id(), sizing.size(wire)));
+        }
+        return sized;
+    }
+
+    private WireSizing size(Wire wire) {
+        var steady = worst.steady(wire);
+        var held = worst.held(wire);
+        var steadyAmps = magnitude(steady);
+        var heldAmps = magnitude(held);
+        var peak = heldAmps.value() > steadyAmps.value() ? held : steady;
+        var path = FlowPath.through(peak.map(WorstCase.Peak::point).orElse(rest), wire);
+        var current = new Amps(Math.max(steadyAmps.value(), heldAmps.value()));
+        Predicate<Conductor> cool = conductor -> coolEnough(wire, conductor, steadyAmps, heldAmps);
+        Predicate<Conductor> little =
+                conductor -> drop(wire, conductor, current, path).limit().orElseThrow().kept();
+        Predicate<Conductor> strong =
+                conductor ->
+                        conductor.copper().value() >= job.rules().leastSection().value() * 0.999;
+        var sizes = Conductors.of(wire.size().standard());
+        var needed = sizes.stream().filter(strong.and(cool).and(little)).findFirst();
+        return new WireSizing(
+                wire,
+                steadyAmps,
+                heldAmps,
+                carries(wire, wire.conductor()),
+                carriesShortly(wire, wire.conductor()),
+                drop(wire, wire.conductor(), current, path),
+                path,
+                needed,
+                reason(sizes, needed, cool, little));
+    }
+
+    private static WireSizing.Reason reason(
+            List<Conductor> sizes,
+            Optional<Conductor> needed,
+            Predicate<Conductor> cool,
+            Predicate<Conductor> little) {
+        int index = needed.map(sizes::indexOf).orElse(sizes.size());
+        if (index == 0) {
+            return WireSizing.Reason.STRENGTH;
+        }
+        var thinner = sizes.get(index - 1);
+        if (!cool.test(thinner)) {
+            return WireSizing.Reason.HEAT;
+        }
+        return little.test(thinner) ? WireSizing.Reason.STRENGTH : WireSizing.Reason.DROP;
+    }
+
+    private static Amps magnitude(Optional<WorstCase.Peak> peak) {
+        return new Amps(peak.map(found -> Math.abs(found.amps().value())).orElse(0.0));
+    }
+
+    private boolean coolEnough(Wire wire, Conductor conductor, Amps steady, Amps held) {
+        double lasting = carries(wire, conductor).result().value();
+        double shortly = carriesShortly(wire, conductor).result().value();
+        return steady.value() <= lasting && held.value() <= Math.max(lasting, shortly);
+    }
+
+    private Kelvins rise(Wire wire) {
+        double limit = wire.insulation().limit().value() - job.rules().margin().value();
+        return new Kelvins(limit - wire.zone().ambient().value());
+    }
+
+    /** What a wire could carry for good where this one runs, were it of that conductor. */
+    private Working carries(Wire wire, Conductor conductor) {
+        return HeatBalance.carries(conductor, wire.zone().ambient(), rise(wire));
+    }
+
+    private Working carriesShortly(Wire wire, Conductor conductor) {
+        return ShortTime.carries(
+                conductor, wire.zone().ambient(), rise(wire), job.rules().shortTime());
+    }
+
+    /**
+     * ΔV = I·r(T)·L with the wire's own worst current and the length of the whole way out and back:
+     * if every wire of the way keeps this, their sum does.
+     */
+    private Working drop(Wire wire, Conductor conductor, Amps current, FlowPath path) {
+        var rules = job.rules();
+        var share = rules.drop(job.circuit(wire.circuit()).drops());
+        var limit = new Volts(share.value() * job.vehicle().system().value());
+        Celsius warm = HeatBalance.temperature(conductor, wire.zone().ambient(), current);
+        double lasting = Math.min(warm.value(), wire.insulation().limit().value());
+        double perMetre = conductor.perMetre().value() * Conductor.warmth(lasting);
+        double lost = current.value() * perMetre * path.length().value();
+        boolean measured =
+                path.wires().stream().allMatch(each -> each.length() instanceof RunLength.Measured);
+        return new Working(
+                Working.Topic.DROP,
+                "ΔV = I · r(T) · L",
+                List.of(
+                        new Given("I", current, Origin.SOLVED),
+                        new Given("A", conductor.copper(), Origin.JOB),
+                        new Given("T", new Celsius(lasting), Origin.WORKED),
+                        new Given("L", path.length(), measured ? Origin.MEASURED : Origin.ASSUMED),
+                        new Given("limit", share, Origin.HOUSE_RULE)),
+                List.of(new Step("r(T)", new Ohms(perMetre)), new Step("ΔV", new Volts(lost))),
+                Optional.of(new Working.Limit(limit, lost <= limit.value())),
+                "Ohm; IEC 60028, ISO 6722-1");
+    }
+}

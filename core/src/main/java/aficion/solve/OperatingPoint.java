@@ -1,0 +1,216 @@
+package aficion.solve;
+
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.netlist.Branch;
+import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Volts at every terminal and amps in every wire under one set of conditions, checked to add up.
+ */
+public final class OperatingPoint {
+    /** Currents at a node may miss zero by 1 µA and a billionth of the largest. */
+    private static final double CURRENT_SLACK = 1e-6;
+
+    private static final double CURRENT_SHARE = 1e-9;
+    private static final double POWER_SHARE = 1e-6;
+    private static final double LIGHT_POWER = 3.4;
+
+    private final Netlist netlist;
+    private final Conditions conditions;
+    private final Branch[] branches;
+    private final boolean[] pulled;
+    private final boolean[] whole;
+    private final boolean[] conducting;
+    private final double[] volts;
+    private final boolean[] floating;
+    private final double[] amps;
+
+    private OperatingPoint(
+            Netlist netlist,
+            Conditions conditions,
+            Branch[] branches,
+            State state,
+            Islands islands,
+            Newton newton) {
+        this.netlist = netlist;
+        this.conditions = conditions;
+        this.branches = branches;
+        this.pulled = state.pulled.clone();
+        this.whole = state.whole.clone();
+        this.volts = new double[netlist.nodes()];
+        this.floating = new boolean[netlist.nodes()];
+        for (int node = 1; node < volts.length; node++) {
+            volts[node] = newton.at(node);
+            floating[node] = islands.floats(node);
+        }
+        this.amps = new double[branches.length];
+        this.conducting = new boolean[branches.length];
+        for (int i = 0; i < branches.length; i++) {
+            amps[i] = Laws.amps(branches[i], newton.across(branches[i]), state, i);
+            conducting[i] = Laws.conducts(branches[i], state, i);
+        }
+    }
+
+    static Outcome checked(
+            Netlist netlist,
+            Conditions conditions,
+            Branch[] branches,
+            State state,
+            Islands islands,
+            Newton newton) {
+        var point = new OperatingPoint(netlist, conditions, branches, state, islands, newton);
+        var astray = point.nodesThatDoNotSum();
+        if (!astray.isEmpty()) {
+            return new Outcome.Unsolvable(Outcome.Reason.CURRENTS_DO_NOT_SUM, astray);
+        }
+        return point.powerBalances()
+                ? new Outcome.Solved(point)
+                : new Outcome.Unsolvable(Outcome.Reason.POWER_DOES_NOT_BALANCE, List.of());
+    }
+
+    private List<Terminal> nodesThatDoNotSum() {
+        var sum = new double[volts.length];
+        double largest = 0;
+        for (int i = 0; i < branches.length; i++) {
+            sum[branches[i].a()] -= amps[i];
+            sum[branches[i].b()] += amps[i];
+            largest = Math.max(largest, Math.abs(amps[i]));
+        }
+        double slack = CURRENT_SLACK + CURRENT_SHARE * largest;
+        var astray = new ArrayList<Terminal>();
+        for (var part : netlist.job().parts()) {
+            for (var terminal : part.terminals()) {
+                if (Math.abs(sum[netlist.node(terminal)]) > slack) {
+                    astray.add(terminal);
+                }
+            }
+        }
+        return astray;
+    }
+
+    private boolean powerBalances() {
+        double given = 0;
+        double taken = 0;
+        for (int i = 0; i < branches.length; i++) {
+            double watts = (volts[branches[i].a()] - volts[branches[i].b()]) * amps[i];
+            if (watts < 0) {
+                given -= watts;
+            } else {
+                taken += watts;
+            }
+        }
+        return Math.abs(given - taken) <= POWER_SHARE * Math.max(given, 1e-3);
+    }
+
+    public Netlist netlist() {
+        return netlist;
+    }
+
+    public Conditions conditions() {
+        return conditions;
+    }
+
+    /** Volts of a terminal against the vehicle's earth; empty when it floats. */
+    public Optional<Volts> voltsAt(Terminal terminal) {
+        int node = netlist.node(terminal);
+        return floating[node] ? Optional.empty() : Optional.of(new Volts(volts[node]));
+    }
+
+    /**
+     * Volts of one terminal above another; empty when one of them floats and the other does not.
+     */
+    public Optional<Volts> voltsBetween(Terminal one, Terminal other) {
+        int a = netlist.node(one);
+        int b = netlist.node(other);
+        return floating[a] || floating[b]
+                ? Optional.empty()
+                : Optional.of(new Volts(volts[a] - volts[b]));
+    }
+
+    /** Current in a wire from its first end to its second. */
+    public Amps through(Wire wire) {
+        return new Amps(amps[netlist.branch(wire)]);
+    }
+
+    /** Volts lost from the first end of a wire to its second. */
+    public Volts lostIn(Wire wire) {
+        var branch = branches[netlist.branch(wire)];
+        return new Volts(volts[branch.a()] - volts[branch.b()]);
+    }
+
+    /**
+     * Current through one branch inside a part, as {@link Netlist#inside} names them; empty when it
+     * has no such branch.
+     */
+    public Optional<Amps> through(PartId part, String role) {
+        return Optional.ofNullable(netlist.inside(part).get(role))
+                .map(branch -> new Amps(amps[branch]));
+    }
+
+    /** Volts across one branch inside a part; empty when it has no such branch. */
+    public Optional<Volts> across(PartId part, String role) {
+        return Optional.ofNullable(netlist.inside(part).get(role))
+                .map(branch ->
+                        new Volts(volts[branches[branch].a()] - volts[branches[branch].b()]));
+    }
+
+    /** Whether a contact or fuse inside a part is closed. */
+    public boolean closed(PartId part, String role) {
+        var branch = netlist.inside(part).get(role);
+        return branch != null && conducting[branch];
+    }
+
+    /** Whether the coil of a part has pulled in; for an alternator, whether it charges. */
+    public boolean pulledIn(PartId part) {
+        return netlist.coilOf(part).map(coil -> pulled[coil]).orElse(false);
+    }
+
+    /** The fuses that were in and have opened. */
+    public List<FuseSeat> blown() {
+        var seats = new ArrayList<FuseSeat>();
+        for (var part : netlist.job().parts()) {
+            netlist.inside(part.id())
+                    .forEach((role, branch) -> {
+                        if (branches[branch] instanceof Branch.Trip trip
+                                && trip.whole()
+                                && !whole[branch]) {
+                            seats.add(new FuseSeat(part.id(), role));
+                        }
+                    });
+        }
+        return seats;
+    }
+
+    /**
+     * Light of a filament as a share of its light at its test voltage (light grows with volts to
+     * the power of 3.4).
+     */
+    public Optional<Ratio> light(PartId part, String pin) {
+        var branch = netlist.inside(part).get(pin);
+        if (branch == null || !(branches[branch] instanceof Branch.Filament filament)) {
+            return Optional.empty();
+        }
+        double across = Math.abs(volts[filament.a()] - volts[filament.b()]);
+        return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));
+    }
+
+    /** Current in a branch of the netlist, from a to b. */
+    public double branchAmps(int branch) {
+        return amps[branch];
+    }
+
+    /** Whether a branch of the netlist conducts at all. */
+    public boolean conducts(int branch) {
+        return conducting[branch];
+    }
+}
