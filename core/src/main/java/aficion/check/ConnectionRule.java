@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -35,9 +36,7 @@ final class ConnectionRule implements Rule {
                 .filter(terminal -> pairless || !part.kind().sparePins().contains(terminal.pin()))
                 .filter(terminal ->
                         part.mount().isEmpty()
-                                || !part.kind()
-                                        .casePin()
-                                        .equals(java.util.Optional.of(terminal.pin())));
+                                || !part.kind().casePin().equals(Optional.of(terminal.pin())));
     }
 
     private static long wired(Job job, Part part) {
@@ -111,6 +110,7 @@ final class ConnectionRule implements Rule {
 
         private Set<Integer> reach(Set<Integer> starts, Part without) {
             var left = new HashSet<>(netlist.inside(without.id()).values());
+            Optional.ofNullable(netlist.inside(without.id()).get("mount")).ifPresent(left::remove);
             var reached = new HashSet<>(starts);
             var branches = new ArrayList<Integer>();
             for (int branch = 0; branch < netlist.size(); branch++) {

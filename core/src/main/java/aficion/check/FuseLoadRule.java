@@ -30,7 +30,7 @@ final class FuseLoadRule implements Rule {
                         .map(way ->
                                 new Guard.Fitted(
                                         new FuseSeat(part.id(), way.name()),
-                                        way.type(),
+                                        way.family(),
                                         way.marking()))
                 : Stream.empty();
     }

@@ -2,6 +2,7 @@ package aficion.check;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
+import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
@@ -19,10 +20,20 @@ final class GuardSizeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.sizings().values().stream()
+                .filter(sizing -> !endsAtItsFuse(sizing.wire()))
                 .flatMap(sizing ->
                         assessment.guard(sizing.wire().id()).fuse().stream()
                                 .filter(fuse -> fuse.carries().value() > carries(sizing).value())
                                 .map(fuse -> finding(assessment, sizing, fuse)));
+    }
+
+    /**
+     * A short lead that is stated to end at its fuse: that fuse bounds its load, and it is too
+     * short to be hurt.
+     */
+    private static boolean endsAtItsFuse(Wire wire) {
+        return wire.unguarded().filter(why -> why == Unguarded.WITHIN_REACH).isPresent()
+                && wire.length().metres().value() <= 0.3;
     }
 
     private static Amps carries(WireSizing sizing) {
@@ -45,7 +56,13 @@ final class GuardSizeRule implements Rule {
                         .steady(fuse.seat().part(), fuse.seat().way())
                         .map(peak -> Math.abs(peak.amps().value()))
                         .orElse(0.0);
-        double least = load / assessment.job().rules().fuseLoad().value();
+        double held =
+                assessment
+                        .worst()
+                        .largest(fuse.seat().part(), fuse.seat().way())
+                        .map(peak -> Math.abs(peak.amps().value()))
+                        .orElse(0.0);
+        double least = Math.max(held, load / assessment.job().rules().fuseLoad().value());
         var weakest = assessment.weakestBehind(fuse).orElse(carries(sizing));
         return fuse.type()
                 .largestWithin(weakest)

@@ -186,7 +186,7 @@ public sealed interface Kind {
     }
 
     /** One fuse in its holder. */
-    record Fuse(FuseType type, Amps marking) implements Kind {
+    record Fuse(FuseType family, Amps marking) implements Kind {
         public Fuse {
             Positive.require("fuse marking", marking);
         }
@@ -215,7 +215,7 @@ public sealed interface Kind {
     }
 
     /** One way of a fuse box. */
-    record Way(String name, FuseType type, Amps marking) {
+    record Way(String name, FuseType family, Amps marking) {
         public Way {
             Names.require(name);
             Positive.require("fuse marking", marking);

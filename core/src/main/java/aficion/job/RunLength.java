@@ -8,16 +8,26 @@ public sealed interface RunLength {
     Metres metres();
 
     /** Measured on the vehicle or in string. */
-    record Measured(Metres metres) implements RunLength {
+    record Measured(Metres measured) implements RunLength {
         public Measured {
-            requireSensible(metres);
+            requireSensible(measured);
+        }
+
+        @Override
+        public Metres metres() {
+            return measured;
         }
     }
 
     /** Taken for granted until it is measured; labelled so wherever it shows. */
-    record Assumed(Metres metres) implements RunLength {
+    record Assumed(Metres assumed) implements RunLength {
         public Assumed {
-            requireSensible(metres);
+            requireSensible(assumed);
+        }
+
+        @Override
+        public Metres metres() {
+            return assumed;
         }
     }
 

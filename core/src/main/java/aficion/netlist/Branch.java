@@ -63,8 +63,13 @@ public sealed interface Branch {
      */
     record Rectifier(int a, int b, double saturation, double thermal) implements Branch {}
 
-    /** A voltage with its inner resistance; a is above b by {@code emf} when nothing flows. */
-    record Source(int a, int b, double emf, double ohms) implements Branch {}
+    /**
+     * A voltage with its inner resistance; a is above b by {@code emf} when nothing flows.
+     *
+     * @param ohms inner resistance while it gives
+     * @param filling resistance while it takes: what a battery that is charged resists more
+     */
+    record Source(int a, int b, double emf, double ohms, double filling) implements Branch {}
 
     /**
      * A source that holds its volts until it gives all it can, then gives just that, and never

@@ -115,7 +115,13 @@ final class NetlistBuilder {
             case Kind.Fuse(var type, var marking) -> fuse(part, "", "1", "2", type, marking);
             case Kind.FuseBox(var ways) ->
                     ways.forEach(way ->
-                            fuse(part, way.name(), way.in(), way.out(), way.type(), way.marking()));
+                            fuse(
+                                    part,
+                                    way.name(),
+                                    way.in(),
+                                    way.out(),
+                                    way.family(),
+                                    way.marking()));
             case Kind.Relay relay -> relay(part, relay);
             case Kind.Lamp(var test, var filaments) ->
                     filaments.forEach(filament ->
@@ -164,7 +170,11 @@ final class NetlistBuilder {
                                 b,
                                 SourceCurves.restVolts(
                                         battery.nominal().value(), conditions.charge().value()),
-                                battery.internal().value()));
+                                battery.internal().value(),
+                                SourceCurves.fillingOhms(
+                                        battery.nominal().value(),
+                                        battery.internal().value(),
+                                        conditions.charge().value())));
     }
 
     private void alternator(Part part, Kind.Alternator alternator) {

@@ -96,9 +96,6 @@ public final class Guards {
             if (part.kind() instanceof Kind.Battery) {
                 starts.add(part.terminal(earthed().equals("-") ? "+" : "-"));
             }
-            if (part.kind() instanceof Kind.Alternator) {
-                starts.add(part.terminal("B+"));
-            }
         }
         return starts;
     }
@@ -195,7 +192,7 @@ public final class Guards {
                             new Crossing(
                                     new Guard.Fitted(
                                             new FuseSeat(part.id(), way.name()),
-                                            way.type(),
+                                            way.family(),
                                             way.marking()),
                                     part.terminal(way.in().equals(pin) ? way.out() : way.in())))
                     .toList();

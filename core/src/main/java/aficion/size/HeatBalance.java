@@ -6,12 +6,14 @@ import aficion.quantity.Celsius;
 import aficion.quantity.Kelvins;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
+import aficion.quantity.Watts;
 import aficion.working.Working;
 import aficion.working.Working.Given;
 import aficion.working.Working.Origin;
 import aficion.working.Working.Step;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * What one wire in still air can carry, and how warm it gets.
@@ -33,6 +35,8 @@ public final class HeatBalance {
     private static final double GAS = 287.05;
     private static final double PRESSURE = 101325;
     private static final double ZERO = 273.15;
+    private static final double HOTTEST = 400;
+    private static final double CLOSE = 1e-7;
 
     /** Conductivity of PVC, W/mK, typical; cross-linked polyethylene is better. */
     private static final double INSULATION_CONDUCTIVITY = 0.17;
@@ -65,7 +69,7 @@ public final class HeatBalance {
                 List.of(
                         new Step("T", new Celsius(hot)),
                         new Step("R(T)", new Ohms(resistance)),
-                        new Step("q", new aficion.quantity.Watts(shed)),
+                        new Step("q", new Watts(shed)),
                         new Step("I", new Amps(amps))),
                 Optional.empty(),
                 SOURCE);
@@ -73,22 +77,12 @@ public final class HeatBalance {
 
     /** How warm the conductor gets that carries the current for good; never above 400 °C. */
     public static Celsius temperature(Conductor conductor, Celsius ambient, Amps current) {
-        double low = ambient.value();
-        double high = 400;
-        for (int i = 0; i < 60; i++) {
-            double middle = (low + high) / 2;
-            double made =
-                    current.value()
-                            * current.value()
-                            * conductor.perMetre().value()
-                            * Conductor.warmth(middle);
-            if (made > shed(conductor, ambient.value(), middle)) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return new Celsius((low + high) / 2);
+        double cold = conductor.perMetre().value() * current.value() * current.value();
+        return new Celsius(
+                zero(
+                        hot -> shed(conductor, ambient.value(), hot) - cold * Conductor.warmth(hot),
+                        ambient.value(),
+                        HOTTEST));
     }
 
     /** Watts a metre sheds when its copper is that hot. */
@@ -97,17 +91,46 @@ public final class HeatBalance {
         double copper = STRANDING * 2 * Math.sqrt(conductor.copper().value() / Math.PI) / 1000;
         double wall =
                 Math.log(Math.max(1, outside / copper)) / (2 * Math.PI * INSULATION_CONDUCTIVITY);
-        double low = ambient;
-        double high = hot;
-        for (int i = 0; i < 50; i++) {
-            double surface = (low + high) / 2;
-            if (fromSurface(outside, ambient, surface) * wall > hot - surface) {
-                high = surface;
+        double surface =
+                zero(at -> fromSurface(outside, ambient, at) * wall - (hot - at), ambient, hot);
+        return fromSurface(outside, ambient, surface);
+    }
+
+    /**
+     * Where a rising function passes zero between two bounds, or the bound it would pass (regula
+     * falsi, Illinois).
+     */
+    private static double zero(DoubleUnaryOperator rising, double low, double high) {
+        double left = low;
+        double right = high;
+        double below = rising.applyAsDouble(left);
+        double above = rising.applyAsDouble(right);
+        if (below >= 0) {
+            return left;
+        }
+        if (above <= 0) {
+            return right;
+        }
+        int side = 0;
+        for (int i = 0; i < 100 && right - left > CLOSE; i++) {
+            double middle = (left * above - right * below) / (above - below);
+            double value = rising.applyAsDouble(middle);
+            if (Math.abs(value) < 1e-12) {
+                return middle;
+            }
+            if (value < 0) {
+                left = middle;
+                below = value;
+                above = side < 0 ? above / 2 : above;
+                side = -1;
             } else {
-                low = surface;
+                right = middle;
+                above = value;
+                below = side > 0 ? below / 2 : below;
+                side = 1;
             }
         }
-        return fromSurface(outside, ambient, (low + high) / 2);
+        return (left + right) / 2;
     }
 
     private static double fromSurface(double diameter, double ambient, double surface) {

@@ -29,7 +29,12 @@ final class Laws {
     static boolean bends(Branch branch) {
         return branch instanceof Branch.Filament
                 || branch instanceof Branch.Rectifier
+                || branch instanceof Branch.Source
                 || branch instanceof Branch.Limited;
+    }
+
+    private static double inner(Branch.Source source, double volts) {
+        return volts > source.emf() ? source.filling() : source.ohms();
     }
 
     /** Current from a to b when a is {@code volts} above b. */
@@ -46,7 +51,7 @@ final class Laws {
             case Branch.Filament filament -> filament.amps(volts);
             case Branch.Rectifier(_, _, var saturation, var thermal) ->
                     saturation * Math.expm1(volts / thermal);
-            case Branch.Source(_, _, var emf, var ohms) -> (volts - emf) / ohms;
+            case Branch.Source source -> (volts - source.emf()) / inner(source, volts);
             case Branch.Limited limited -> -limited.sign() * given(limited, limited.sign() * volts);
         };
     }
@@ -65,7 +70,7 @@ final class Laws {
             case Branch.Filament filament -> filament.slope(volts);
             case Branch.Rectifier(_, _, var saturation, var thermal) ->
                     saturation / thermal * Math.exp(volts / thermal);
-            case Branch.Source(_, _, _, var ohms) -> 1 / ohms;
+            case Branch.Source source -> 1 / inner(source, volts);
             case Branch.Limited limited ->
                     region(limited, limited.sign() * volts) == Region.REGULATING
                             ? 1 / limited.ohms()

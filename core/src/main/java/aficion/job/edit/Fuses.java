@@ -22,7 +22,7 @@ final class Fuses {
                     ways.stream()
                             .map(way ->
                                     way.name().equals(edit.way())
-                                            ? new Kind.Way(way.name(), way.type(), edit.marking())
+                                            ? new Kind.Way(way.name(), way.family(), edit.marking())
                                             : way)
                             .toList());
         }

@@ -1,0 +1,129 @@
+package aficion.diagram;
+
+import aficion.diagram.Diagram.Box;
+import aficion.diagram.Diagram.Label;
+import aficion.diagram.Diagram.NamesWire;
+import aficion.diagram.Diagram.Point;
+import aficion.diagram.Diagram.Stroke;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Finds room for the words on wires: over a level stroke, under it, beside an upright one, or
+ * across the wire itself.
+ */
+final class LabelPlacer {
+    private static final double HEIGHT = 13;
+    private static final double LIFT = 5;
+    private static final double CLEAR = 3.5;
+
+    private final List<Box> taken = new ArrayList<>();
+    private final List<Box> lines = new ArrayList<>();
+
+    void take(Box box) {
+        taken.add(box);
+    }
+
+    void take(List<Point> line) {
+        for (int i = 1; i < line.size(); i++) {
+            lines.add(around(line.get(i - 1), line.get(i)).grown(CLEAR));
+        }
+    }
+
+    /** The label of a stroke: the long text where there is room for it, else the short one. */
+    Label place(Stroke stroke, List<String> texts, Lettering lettering) {
+        for (var text : texts) {
+            var found = spots(stroke, lettering.width(text)).filter(this::isFree).findFirst();
+            if (found.isPresent()) {
+                return keep(stroke, text, found.get(), false);
+            }
+        }
+        var text = texts.getLast();
+        return keep(stroke, text, onTheWire(stroke, lettering.width(text)), true);
+    }
+
+    private Label keep(Stroke stroke, String text, Box box, boolean backed) {
+        taken.add(box);
+        return new Label(new NamesWire(stroke.wire()), text, box, backed);
+    }
+
+    private boolean isFree(Box box) {
+        return box.x() >= 0
+                && taken.stream().noneMatch(box::overlaps)
+                && lines.stream().noneMatch(box::overlaps);
+    }
+
+    private static Stream<Box> spots(Stroke stroke, double width) {
+        var level = new ArrayList<Box>();
+        var upright = new ArrayList<Box>();
+        for (int i = 1; i < stroke.points().size(); i++) {
+            var from = stroke.points().get(i - 1);
+            var to = stroke.points().get(i);
+            if (from.y() == to.y()) {
+                levelSpots(from, to, width, level);
+            } else {
+                uprightSpots(from, to, width, upright);
+            }
+        }
+        return Stream.concat(level.stream(), upright.stream());
+    }
+
+    private static void levelSpots(Point from, Point to, double width, List<Box> spots) {
+        double left = Math.min(from.x(), to.x());
+        double length = Math.abs(from.x() - to.x());
+        double over = from.y() - LIFT - HEIGHT;
+        double under = from.y() + LIFT;
+        for (double y : new double[] {over, under}) {
+            for (double share : new double[] {0.5, 0, 1, 0.25, 0.75}) {
+                spots.add(new Box(left + (length - width) * share, y, width, HEIGHT));
+            }
+        }
+    }
+
+    private static void uprightSpots(Point from, Point to, double width, List<Box> spots) {
+        double top = Math.min(from.y(), to.y());
+        double length = Math.abs(from.y() - to.y());
+        for (double x : new double[] {from.x() + LIFT + 1, from.x() - LIFT - 1 - width}) {
+            for (double share : new double[] {0.5, 0.25, 0.75, 0.1, 0.9}) {
+                spots.add(new Box(x, top + length * share - HEIGHT / 2, width, HEIGHT));
+            }
+        }
+    }
+
+    private Box onTheWire(Stroke stroke, double width) {
+        return longest(stroke)
+                .map(box ->
+                        new Box(
+                                box.x() + (box.width() - width) / 2,
+                                box.y() + (box.height() - HEIGHT) / 2,
+                                width,
+                                HEIGHT))
+                .orElseGet(() ->
+                        new Box(
+                                stroke.points().getFirst().x(),
+                                stroke.points().getFirst().y(),
+                                width,
+                                HEIGHT));
+    }
+
+    private static Optional<Box> longest(Stroke stroke) {
+        Box best = null;
+        for (int i = 1; i < stroke.points().size(); i++) {
+            var box = around(stroke.points().get(i - 1), stroke.points().get(i));
+            if (best == null || box.width() + box.height() > best.width() + best.height()) {
+                best = box;
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    static Box around(Point one, Point other) {
+        return new Box(
+                Math.min(one.x(), other.x()),
+                Math.min(one.y(), other.y()),
+                Math.abs(one.x() - other.x()),
+                Math.abs(one.y() - other.y()));
+    }
+}

@@ -1,0 +1,217 @@
+package aficion.diagram;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import java.util.Set;
+
+/**
+ * Runs strokes along a grid: shortest way first, few bends, few crossings, never through a body and
+ * never on top of another stroke. Strokes that share a key share their way from there (a trunk).
+ *
+ * <p>A* over nodes and headings with the Manhattan distance to the goals as bound.
+ */
+final class Router {
+    private static final int STEP = 2;
+    private static final int BEND = 9;
+    private static final int CROSSING = 24;
+    private static final int CLOSE = 5;
+    private static final int[] DX = {1, 0, -1, 0};
+    private static final int[] DY = {0, 1, 0, -1};
+
+    private final int columns;
+    private final int rows;
+    private final boolean[] blocked;
+    private final int[] across;
+    private final int[] along;
+    private final Map<Object, Set<Integer>> trunks = new HashMap<>();
+    private int strokes;
+
+    Router(int columns, int rows) {
+        this.columns = columns;
+        this.rows = rows;
+        this.blocked = new boolean[columns * rows];
+        this.across = new int[columns * rows];
+        this.along = new int[columns * rows];
+    }
+
+    /** A grid node by column and row. */
+    record Node(int column, int row) {}
+
+    /** One end of a stroke: the key of its trunk and the node next to its pin. */
+    record Anchor(Object key, Node node) {}
+
+    /** A way found, end to end. */
+    record Way(List<Node> nodes, boolean startsOnTrunk, boolean endsOnTrunk) {}
+
+    void block(int fromColumn, int toColumn, int fromRow, int toRow) {
+        for (int row = Math.max(0, fromRow); row <= Math.min(rows - 1, toRow); row++) {
+            for (int column = Math.max(0, fromColumn);
+                    column <= Math.min(columns - 1, toColumn);
+                    column++) {
+                blocked[row * columns + column] = true;
+            }
+        }
+    }
+
+    void free(Node node) {
+        blocked[index(node)] = false;
+    }
+
+    /** Finds a way and takes it; empty when both ends are walled in. */
+    Optional<Way> route(Anchor from, Anchor to) {
+        var starts = ends(from);
+        var goals = ends(to);
+        var found = search(starts, goals);
+        found.ifPresent(nodes -> occupy(nodes, from, to));
+        return found.map(nodes ->
+                new Way(
+                        nodes.stream().map(this::node).toList(),
+                        trunks.containsKey(from.key()) && nodes.getFirst() != index(from.node()),
+                        trunks.containsKey(to.key()) && nodes.getLast() != index(to.node())));
+    }
+
+    private Set<Integer> ends(Anchor anchor) {
+        var ends = new HashSet<>(trunks.getOrDefault(anchor.key(), Set.of()));
+        ends.removeIf(
+                index -> across[index] != 0 && along[index] != 0 && across[index] != along[index]);
+        ends.add(index(anchor.node()));
+        return ends;
+    }
+
+    private Optional<List<Integer>> search(Set<Integer> starts, Set<Integer> goals) {
+        int[] cost = new int[columns * rows * 4];
+        int[] before = new int[columns * rows * 4];
+        Arrays.fill(cost, Integer.MAX_VALUE);
+        Arrays.fill(before, -1);
+        var open = new PriorityQueue<long[]>((one, other) -> Long.compare(one[0], other[0]));
+        for (int start : starts.stream().sorted().toList()) {
+            for (int heading = 0; heading < 4; heading++) {
+                cost[start * 4 + heading] = 0;
+                open.add(entry(bound(start, goals), start * 4 + heading));
+            }
+        }
+        while (!open.isEmpty()) {
+            int state = (int) open.remove()[1];
+            int at = state / 4;
+            if (goals.contains(at)) {
+                return Optional.of(trace(state, before));
+            }
+            for (int heading = 0; heading < 4; heading++) {
+                int next = step(at, heading);
+                if (next < 0 || starts.contains(next)) {
+                    continue;
+                }
+                int price = price(state, next, heading, starts, goals);
+                if (price >= 0 && cost[state] + price < cost[next * 4 + heading]) {
+                    cost[next * 4 + heading] = cost[state] + price;
+                    before[next * 4 + heading] = state;
+                    open.add(
+                            entry(
+                                    cost[next * 4 + heading] + bound(next, goals),
+                                    next * 4 + heading));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** What one step costs; below zero when it may not be taken. */
+    private int price(int state, int next, int heading, Set<Integer> starts, Set<Integer> goals) {
+        int at = state / 4;
+        boolean begins = starts.contains(at);
+        boolean ends = goals.contains(next);
+        boolean turns = !begins && heading != state % 4;
+        int[] lengthwise = heading % 2 == 0 ? across : along;
+        int[] crosswise = heading % 2 == 0 ? along : across;
+        if (!begins && (heading + 2) % 4 == state % 4) {
+            return -1;
+        }
+        if (blocked[next] && !ends) {
+            return -1;
+        }
+        if (!ends && lengthwise[next] != 0) {
+            return -1;
+        }
+        if (!begins && lengthwise[at] != 0) {
+            return -1;
+        }
+        if (turns && crosswise[at] != 0) {
+            return -1;
+        }
+        int price = STEP;
+        if (turns) {
+            price += BEND;
+        }
+        if (!ends && crosswise[next] != 0) {
+            price += CROSSING;
+        }
+        for (int side : new int[] {1, 3}) {
+            int beside = step(next, (heading + side) % 4);
+            if (beside >= 0 && (lengthwise[beside] != 0 || blocked[beside])) {
+                price += CLOSE;
+            }
+        }
+        return price;
+    }
+
+    private void occupy(List<Integer> nodes, Anchor from, Anchor to) {
+        strokes++;
+        for (int i = 1; i < nodes.size(); i++) {
+            boolean horizontal = Math.abs(nodes.get(i) - nodes.get(i - 1)) == 1;
+            int[] taken = horizontal ? across : along;
+            taken[nodes.get(i - 1)] = strokes;
+            taken[nodes.get(i)] = strokes;
+        }
+        if (nodes.size() == 1) {
+            across[nodes.getFirst()] = strokes;
+        }
+        trunks.computeIfAbsent(from.key(), _ -> new HashSet<>()).addAll(nodes);
+        trunks.computeIfAbsent(to.key(), _ -> new HashSet<>()).addAll(nodes);
+    }
+
+    private List<Integer> trace(int state, int[] before) {
+        var nodes = new ArrayList<Integer>();
+        for (int at = state; at >= 0; at = before[at]) {
+            nodes.addFirst(at / 4);
+        }
+        return nodes;
+    }
+
+    private int bound(int at, Collection<Integer> goals) {
+        int least = Integer.MAX_VALUE;
+        for (int goal : goals) {
+            int distance =
+                    Math.abs(at % columns - goal % columns)
+                            + Math.abs(at / columns - goal / columns);
+            least = Math.min(least, distance);
+        }
+        return least * STEP;
+    }
+
+    private int step(int at, int heading) {
+        int column = at % columns + DX[heading];
+        int row = at / columns + DY[heading];
+        return column < 0 || row < 0 || column >= columns || row >= rows
+                ? -1
+                : row * columns + column;
+    }
+
+    private static long[] entry(long cost, long state) {
+        return new long[] {cost * 1_000_000 + state, state};
+    }
+
+    private int index(Node node) {
+        return node.row() * columns + node.column();
+    }
+
+    private Node node(int index) {
+        return new Node(index % columns, index / columns);
+    }
+}

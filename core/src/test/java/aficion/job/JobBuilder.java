@@ -1,0 +1,185 @@
+package aficion.job;
+
+import aficion.catalogue.Colour;
+import aficion.catalogue.FuseType;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Builds small jobs for tests. Wires are numbered 1, 2, 3 in the order they are added. */
+public final class JobBuilder {
+    private final double system;
+    private Vehicle.Pole earthed = Vehicle.Pole.NEGATIVE;
+    private HouseRules rules = HouseRules.USUAL;
+    private final List<Circuit> circuits = new ArrayList<>();
+    private final List<Part> parts = new ArrayList<>();
+    private final List<Wire> wires = new ArrayList<>();
+    private Circuit.Drops drops = Circuit.Drops.ORDINARY;
+    private Insulation insulation = Insulation.PVC105;
+    private Zone zone = Zone.CABIN;
+
+    public JobBuilder(double system) {
+        this.system = system;
+        circuits.add(new Circuit(new CircuitId("1"), 1, "test", drops, java.util.Set.of()));
+    }
+
+    /**
+     * A 12 V vehicle with a battery B1 (6 mΩ) whose earthed pole is strapped to E1 by wire 1 (0.3 m
+     * of 25 mm²).
+     */
+    public static JobBuilder twelveVolts() {
+        return new JobBuilder(12).battery(0.006).wire("B1.-", "E1.E", "25mm2", 0.3);
+    }
+
+    public JobBuilder positiveEarth() {
+        earthed = Vehicle.Pole.POSITIVE;
+        return this;
+    }
+
+    public JobBuilder battery(double ohms) {
+        return part("B1", new Kind.Battery(new Volts(system), new Ohms(ohms))).earth("E1");
+    }
+
+    public JobBuilder strict() {
+        circuits.set(
+                0,
+                new Circuit(
+                        new CircuitId("1"), 1, "test", Circuit.Drops.STRICT, java.util.Set.of()));
+        return this;
+    }
+
+    public JobBuilder rules(HouseRules changed) {
+        rules = changed;
+        return this;
+    }
+
+    public JobBuilder zone(Zone changed) {
+        zone = changed;
+        return this;
+    }
+
+    public JobBuilder insulation(Insulation changed) {
+        insulation = changed;
+        return this;
+    }
+
+    public JobBuilder earth(String id) {
+        return part(id, new Kind.EarthPoint(Kind.Mass.BODY, new Ohms(0.001)));
+    }
+
+    public JobBuilder part(String id, Kind kind) {
+        parts.add(new Part(new PartId(id), id, zone, Optional.empty(), kind));
+        return this;
+    }
+
+    /** A part whose case is bolted to an earth point. */
+    public JobBuilder mounted(String id, String earth, Kind kind) {
+        parts.add(new Part(new PartId(id), id, zone, Optional.of(new PartId(earth)), kind));
+        return this;
+    }
+
+    public JobBuilder lamp(String id, double watts) {
+        var filament = new Kind.Filament("58", new Watts(watts));
+        return mounted(id, "E1", new Kind.Lamp(new Volts(13.5), List.of(filament)));
+    }
+
+    public JobBuilder load(String id, double amps) {
+        return mounted(id, "E1", new Kind.Load(new Kind.InAmps(new Amps(amps)), new Volts(system)));
+    }
+
+    public JobBuilder fuse(String id, double marking) {
+        return part(id, new Kind.Fuse(FuseType.BLADE, new Amps(marking)));
+    }
+
+    public JobBuilder onOff(String id, String control, double rating) {
+        return toggle(id, control, rating, Kind.Action.LEVER, false);
+    }
+
+    public JobBuilder push(String id, String control, double rating) {
+        return toggle(id, control, rating, Kind.Action.PUSH, true);
+    }
+
+    private JobBuilder toggle(
+            String id, String control, double rating, Kind.Action action, boolean springs) {
+        return part(
+                id,
+                new Kind.Switch(
+                        action,
+                        control,
+                        List.of("1", "2"),
+                        List.of(
+                                new Kind.Position("off", false, List.of()),
+                                new Kind.Position(
+                                        "on", springs, List.of(new Kind.Contact("1", "2")))),
+                        new Amps(rating)));
+    }
+
+    /** A make relay of 90 Ω that pulls in at 60 % and lets go at 20 %, contact 30 A. */
+    public JobBuilder relay(String id) {
+        return part(
+                id,
+                new Kind.Relay(
+                        new Volts(12),
+                        new Ohms(90),
+                        new Ratio(0.6),
+                        new Ratio(0.2),
+                        new Amps(30),
+                        Optional.empty()));
+    }
+
+    public JobBuilder wire(String from, String to, String size, double metres) {
+        int number = wires.size() + 1;
+        wires.add(
+                new Wire(
+                        new WireId("w" + number),
+                        String.valueOf(number),
+                        new CircuitId("1"),
+                        new End(Terminal.parse(from).orElseThrow(), Termination.BLADE_6_3),
+                        new End(Terminal.parse(to).orElseThrow(), Termination.BLADE_6_3),
+                        WireColour.plain(Colour.RED),
+                        WireSize.parse(size).orElseThrow(),
+                        insulation,
+                        new RunLength.Measured(new Metres(metres)),
+                        zone,
+                        Optional.empty()));
+        return this;
+    }
+
+    /** States of the last wire that it goes without a guard. */
+    public JobBuilder stated(Unguarded why) {
+        var wire = wires.removeLast();
+        wires.add(
+                new Wire(
+                        wire.id(),
+                        wire.number(),
+                        wire.circuit(),
+                        wire.from(),
+                        wire.to(),
+                        wire.colour(),
+                        wire.size(),
+                        wire.insulation(),
+                        wire.length(),
+                        wire.zone(),
+                        Optional.of(why)));
+        return this;
+    }
+
+    public Job build() {
+        return new Job(
+                new Vehicle("test vehicle", 1960, new Volts(system), earthed),
+                rules,
+                circuits,
+                parts,
+                wires,
+                List.of());
+    }
+}

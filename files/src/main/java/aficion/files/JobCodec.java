@@ -1,0 +1,164 @@
+package aficion.files;
+
+import aficion.files.JobFileException.Damaged;
+import aficion.files.JobFileException.Foreign;
+import aficion.files.JobFileException.Newer;
+import aficion.job.BenchRun;
+import aficion.job.Circuit;
+import aficion.job.HouseRules;
+import aficion.job.InvalidJob;
+import aficion.job.Job;
+import aficion.job.Part;
+import aficion.job.Vehicle;
+import aficion.job.Wire;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.util.DefaultIndenter;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A job as JSON text and back. The format is described by {@code docs/aficion-job.schema.json}:
+ * UTF-8, two blanks of indentation, one field a line, lists in the order of the job, so that two
+ * versions compare line by line.
+ */
+public final class JobCodec {
+    static final String FORMAT = "aficion-job";
+
+    /** The version this program writes, and the latest it reads. */
+    static final int VERSION = 1;
+
+    private static final JsonMapper MAPPER = JobMapping.mapper();
+
+    private JobCodec() {}
+
+    @JsonPropertyOrder({
+        "format",
+        "version",
+        "vehicle",
+        "rules",
+        "circuits",
+        "parts",
+        "wires",
+        "bench"
+    })
+    record Envelope(
+            String format,
+            int version,
+            Vehicle vehicle,
+            HouseRules rules,
+            List<Circuit> circuits,
+            List<Part> parts,
+            List<Wire> wires,
+            List<BenchRun> bench) {}
+
+    /** The text of a job, ending in a line feed. */
+    public static String write(Job job) {
+        var envelope =
+                new Envelope(
+                        FORMAT,
+                        VERSION,
+                        job.vehicle(),
+                        job.rules(),
+                        job.circuits(),
+                        job.parts(),
+                        job.wires(),
+                        job.bench());
+        var indenter = new DefaultIndenter("  ", "\n");
+        var printer =
+                new DefaultPrettyPrinter().withArrayIndenter(indenter).withObjectIndenter(indenter);
+        return MAPPER.writer().with(printer).writeValueAsString(envelope) + "\n";
+    }
+
+    /**
+     * Reads a job.
+     *
+     * @throws JobFileException when the text is no job, a later version's, or damaged; with line
+     *     and field where they can be told
+     */
+    public static Job read(String text) throws JobFileException {
+        requireOurs(text);
+        try {
+            var envelope = MAPPER.readValue(text, Envelope.class);
+            return new Job(
+                    envelope.vehicle(),
+                    envelope.rules(),
+                    envelope.circuits(),
+                    envelope.parts(),
+                    envelope.wires(),
+                    envelope.bench());
+        } catch (InvalidJob invalid) {
+            throw new JobFileException(located(text, invalid));
+        } catch (JacksonException e) {
+            throw new JobFileException(damage(e));
+        }
+    }
+
+    private static void requireOurs(String text) throws JobFileException {
+        JsonNode tree;
+        try {
+            tree = MAPPER.readTree(text);
+        } catch (JacksonException e) {
+            boolean ours =
+                    text.stripLeading().startsWith("{") && text.contains("\"" + FORMAT + "\"");
+            throw new JobFileException(ours ? damage(e) : new Foreign());
+        }
+        if (!tree.isObject() || !FORMAT.equals(tree.path("format").asString(""))) {
+            throw new JobFileException(new Foreign());
+        }
+        var version = tree.path("version");
+        if (!version.isInt() || version.intValue() < 1) {
+            throw new JobFileException(
+                    new Damaged(Optional.empty(), "version", "a whole number from 1"));
+        }
+        if (version.intValue() > VERSION) {
+            throw new JobFileException(new Newer(version.intValue(), VERSION));
+        }
+    }
+
+    private static Damaged located(String text, InvalidJob invalid) {
+        var first = invalid.problems().getFirst();
+        var field = first.list() + "[" + first.index() + "]." + first.field();
+        return new Damaged(
+                FieldLines.find(text, first.list(), first.index(), first.field()),
+                field,
+                first.text());
+    }
+
+    private static Damaged damage(JacksonException e) {
+        var location = Optional.ofNullable(e.getLocation());
+        var line = location.map(TokenStreamLocation::getLineNr).filter(number -> number > 0);
+        var field = e instanceof DatabindException databind ? path(databind) : "";
+        return new Damaged(line, field, reason(e));
+    }
+
+    private static String path(DatabindException e) {
+        return e.getPath().stream()
+                .map(step ->
+                        step.getPropertyName() == null
+                                ? "[" + step.getIndex() + "]"
+                                : "." + step.getPropertyName())
+                .collect(Collectors.joining())
+                .replaceFirst("^\\.", "");
+    }
+
+    private static String reason(JacksonException e) {
+        Throwable cause = e;
+        while (cause.getCause() != null && cause.getCause() != cause) {
+            cause = cause.getCause();
+        }
+        var text =
+                cause instanceof JacksonException inner
+                        ? inner.getOriginalMessage()
+                        : cause.getMessage();
+        return text == null
+                ? cause.getClass().getSimpleName()
+                : text.lines().findFirst().orElse(text);
+    }
+}
