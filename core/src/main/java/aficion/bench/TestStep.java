@@ -26,6 +26,16 @@ public record TestStep(String key, Task task, Optional<Expected> expected) {
     /** What to do in a step. */
     public sealed interface Task {
         Stage stage();
+
+        /** The position everything is to be in; empty where the power is off. */
+        default Optional<Conditions> state() {
+            return switch (this) {
+                case Quiet(_, var conditions) -> Optional.of(conditions);
+                case AmpsIn(_, var conditions) -> Optional.of(conditions);
+                case VoltsAt(_, var conditions) -> Optional.of(conditions);
+                case Look _, Continuity _, Isolation _ -> Optional.empty();
+            };
+        }
     }
 
     /** Look at the ends of a wire: pins home, no strands out, labels on. */

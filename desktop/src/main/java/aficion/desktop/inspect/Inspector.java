@@ -1,0 +1,458 @@
+package aficion.desktop.inspect;
+
+import aficion.catalogue.Conductors;
+import aficion.check.Finding;
+import aficion.check.Severity;
+import aficion.check.Subject;
+import aficion.desktop.theme.Marks;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Theme;
+import aficion.desktop.workbench.Assessed;
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Circuit;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.netlist.Controls;
+import aficion.quantity.Amps;
+import aficion.quantity.Volts;
+import aficion.size.Assessment;
+import aficion.size.WireSizing;
+import aficion.words.Words;
+import aficion.working.Working;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+
+/**
+ * Answers what a person asks of what is chosen, in that order: what is it, what does it carry, why
+ * this size, what is wrong and what do I do.
+ */
+public final class Inspector extends StackPane {
+    private final Workbench bench;
+    private final VBox body = new VBox();
+    private boolean workingShown;
+
+    public Inspector(Workbench bench) {
+        this.bench = bench;
+        setId("inspector");
+        getStyleClass().add("inspector");
+        body.getStyleClass().add("inspector-body");
+        var scroll = new ScrollPane(body);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        getChildren().add(scroll);
+        bench.selection()
+                .addListener((_, _, _) -> {
+                    scroll.setVvalue(0);
+                    refresh();
+                });
+        bench.outcome().addListener((_, _, _) -> refresh());
+        bench.assessed().addListener((_, _, _) -> refresh());
+        bench.focus().addListener((_, _, _) -> refresh());
+        bench.history().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        body.getChildren().clear();
+        switch (bench.selection().get()) {
+            case Selection.Nothing() -> circuit();
+            case Selection.OfWire(var id) -> bench.job().find(id).ifPresent(this::wire);
+            case Selection.OfPart(var id) -> bench.job().find(id).ifPresent(this::part);
+        }
+    }
+
+    private void add(Node... nodes) {
+        body.getChildren().addAll(nodes);
+    }
+
+    private void section(String caption) {
+        add(Texts.rule(), Texts.caption(caption));
+    }
+
+    private void circuit() {
+        var circuit = bench.focus().get().flatMap(bench.job()::find);
+        if (circuit.isEmpty()) {
+            add(Texts.wrapped(Words.of("inspect.nothing"), "quiet"));
+            return;
+        }
+        var found = circuit.get();
+        add(
+                Texts.wrapped(found.name(), "inspector-title"),
+                Texts.label(
+                        Words.of(
+                                "inspect.circuit",
+                                bench.job().wiresOf(found.id()).size(),
+                                bench.job().partsOf(found.id()).size()),
+                        "quiet"),
+                Texts.wrapped(Words.of("inspect.nothing"), "quiet"));
+        section(Words.of("inspect.stages"));
+        stages(found);
+        section(Words.of("inspect.findings"));
+        bench.assessed().get().ifPresent(assessed -> findings(assessed.of(found.id()), true));
+        add(Texts.wrapped(Words.of("inspect.caution"), "caution"));
+    }
+
+    private void stages(Circuit circuit) {
+        var boxes = new FlowPane(14, 6);
+        for (var stage : Circuit.Stage.values()) {
+            var box = new CheckBox(Words.of("stage", stage));
+            box.setSelected(circuit.done().contains(stage));
+            box.setOnAction(
+                    _ -> bench.perform(new Edit.SetStage(circuit.id(), stage, box.isSelected())));
+            boxes.getChildren().add(box);
+        }
+        add(boxes);
+    }
+
+    private void wire(Wire wire) {
+        var speech = bench.speech();
+        add(
+                Texts.label(Words.of("inspect.wire", wire.number()), "inspector-title"),
+                Texts.wrapped(
+                        Words.of(
+                                "wire.between",
+                                name(wire.from().terminal().part()) + " " + wire.from().terminal(),
+                                name(wire.to().terminal().part()) + " " + wire.to().terminal()),
+                        "quiet"),
+                swatch(wire),
+                Texts.wrapped(
+                        String.join(
+                                ", ",
+                                speech.longColour(wire.colour()),
+                                speech.size(wire.size()),
+                                Words.of("insulation", wire.insulation())),
+                        "quiet"));
+        sizing(wire)
+                .ifPresentOrElse(
+                        sizing -> sized(wire, sizing), () -> section(Words.of("inspect.carries")));
+        section(Words.of("inspect.findings"));
+        bench.assessed()
+                .get()
+                .ifPresent(assessed ->
+                        findings(about(assessed, new Subject.OfWire(wire.id())), false));
+        section(Words.of("inspect.ends"));
+        add(
+                Texts.wrapped(speech.ends(wire)),
+                Texts.figure(Words.of("inspect.length"), speech.length(wire.length())),
+                Texts.figure(Words.of("inspect.runs"), Words.of("zone", wire.zone())));
+        assessment()
+                .ifPresent(found ->
+                        add(
+                                Texts.figure(
+                                        Words.of("inspect.guard"),
+                                        speech.guard(found.guard(wire.id()), wire))));
+    }
+
+    private String name(PartId part) {
+        return bench.job().part(part).name();
+    }
+
+    private Optional<Assessment> assessment() {
+        return bench.assessed()
+                .get()
+                .map(Assessed::assessment)
+                .filter(found -> found.job() == bench.job());
+    }
+
+    private Optional<WireSizing> sizing(Wire wire) {
+        return assessment().flatMap(found -> found.sizing(wire.id()));
+    }
+
+    private static Node swatch(Wire wire) {
+        var swatch = new Region();
+        swatch.getStyleClass().add("swatch");
+        var base = web(Theme.colour(wire.colour().base()));
+        var middle = wire.colour().tracer().map(tracer -> web(Theme.colour(tracer))).orElse(base);
+        swatch.setStyle(
+                "-fx-background-color: -case, "
+                        + base
+                        + ", "
+                        + middle
+                        + "; -fx-background-insets: 0, 1, 3 1 3 1;");
+        return swatch;
+    }
+
+    private static String web(Color colour) {
+        return String.format(
+                Locale.ROOT,
+                "rgb(%d,%d,%d)",
+                Math.round(colour.getRed() * 255),
+                Math.round(colour.getGreen() * 255),
+                Math.round(colour.getBlue() * 255));
+    }
+
+    private void sized(Wire wire, WireSizing sizing) {
+        var speech = bench.speech();
+        section(Words.of("inspect.carries"));
+        bench.point()
+                .ifPresent(point -> {
+                    add(
+                            Texts.figure(
+                                    Words.of("inspect.now"),
+                                    speech.say(new Amps(Math.abs(point.through(wire).value())))));
+                    add(
+                            Texts.figure(
+                                    Words.of("inspect.drop"),
+                                    speech.say(new Volts(Math.abs(point.lostIn(wire).value())))));
+                });
+        add(Texts.figure(Words.of("inspect.worst"), speech.say(sizing.steady())));
+        if (sizing.held().value() > sizing.steady().value()) {
+            add(Texts.figure(Words.of("inspect.held"), speech.say(sizing.held())));
+        }
+        add(Texts.figure(Words.of("inspect.can"), speech.say(sizing.carries().result())));
+        sizing.drop()
+                .limit()
+                .ifPresent(limit ->
+                        add(
+                                Texts.figure(
+                                        Words.of("inspect.way"),
+                                        Words.of(
+                                                "inspect.of",
+                                                speech.say(sizing.drop().result()),
+                                                speech.say(limit.value())))));
+        section(Words.of("inspect.why"));
+        add(Texts.wrapped(why(wire, sizing)));
+        var toggle =
+                new Hyperlink(Words.of(workingShown ? "inspect.working.hide" : "inspect.working"));
+        toggle.setId("show-working");
+        toggle.getStyleClass().add("plain-button");
+        toggle.setOnAction(_ -> {
+            workingShown = !workingShown;
+            refresh();
+        });
+        add(toggle);
+        if (workingShown) {
+            add(working(sizing.drop()), working(sizing.carries()));
+            if (sizing.held().value() > sizing.steady().value()) {
+                add(working(sizing.carriesShortly()));
+            }
+        } else {
+            add(
+                    working(
+                            sizing.reason() == WireSizing.Reason.HEAT
+                                    ? sizing.carries()
+                                    : sizing.drop()));
+        }
+    }
+
+    private String why(Wire wire, WireSizing sizing) {
+        var speech = bench.speech();
+        if (sizing.needed().isEmpty()) {
+            return Words.of("reason.none");
+        }
+        var needed = sizing.needed().get();
+        var size = speech.size(needed.size());
+        double has = wire.conductor().copper().value();
+        double wants = needed.copper().value();
+        var verdict =
+                has == wants ? "reason.fits" : has > wants ? "reason.larger" : "reason.smaller";
+        var text = Words.of(verdict, size);
+        var sizes = Conductors.of(wire.size().standard());
+        int index = sizes.indexOf(needed);
+        var thinner = index > 0 ? speech.size(sizes.get(index - 1).size()) : size;
+        return text + " " + Words.of("reason." + sizing.reason().name(), thinner);
+    }
+
+    private Node working(Working working) {
+        var speech = bench.speech();
+        var box = new VBox();
+        box.getStyleClass().add("working");
+        box.getChildren().add(Texts.caption(Words.of("topic", working.topic())));
+        box.getChildren().add(Texts.wrapped(working.formula(), "formula"));
+        for (var given : working.givens()) {
+            box.getChildren()
+                    .add(
+                            new HBox(
+                                    8,
+                                    Texts.label(given.symbol() + " = " + speech.say(given.value())),
+                                    Texts.spring(),
+                                    Texts.label(Words.of("origin", given.origin()), "quiet")));
+        }
+        for (var step : working.steps()) {
+            box.getChildren()
+                    .add(Texts.label(step.symbol() + " = " + speech.say(step.value()), "strong"));
+        }
+        working.limit()
+                .ifPresent(limit ->
+                        box.getChildren()
+                                .add(
+                                        Texts.label(
+                                                Words.of(
+                                                        limit.kept()
+                                                                ? "working.limit.kept"
+                                                                : "working.limit.broken",
+                                                        speech.say(limit.value())),
+                                                limit.kept() ? "good-text" : "danger-text")));
+        box.getChildren().add(Texts.wrapped(Words.of("working.source", working.source()), "quiet"));
+        return box;
+    }
+
+    private static List<Finding> about(Assessed assessed, Subject subject) {
+        return assessed.findings().stream()
+                .filter(finding -> finding.subject().equals(subject))
+                .toList();
+    }
+
+    private void findings(List<Finding> findings, boolean withPlace) {
+        if (findings.isEmpty()) {
+            add(Texts.label(Words.of("inspect.findings.none"), "quiet"));
+        }
+        findings.forEach(finding -> add(finding(finding, withPlace)));
+    }
+
+    private Node finding(Finding finding, boolean withPlace) {
+        var speech = bench.speech();
+        var title =
+                Texts.wrapped(
+                        speech.title(finding),
+                        "finding-title",
+                        finding.severity() == Severity.DANGER ? "danger" : "fix");
+        var head = new HBox(8, Marks.of(finding.severity()), title);
+        var box = new VBox(head);
+        box.getStyleClass().add("finding");
+        if (withPlace) {
+            var place =
+                    Texts.button(
+                            speech.where(finding.subject()),
+                            "plain-button",
+                            () -> choose(finding.subject()));
+            head.getChildren().addAll(Texts.spring(), place);
+        }
+        box.getChildren().add(Texts.wrapped(speech.reason(finding)));
+        var remedies = finding.remedies();
+        for (int i = 0; i < remedies.size(); i++) {
+            var remedy = remedies.get(i);
+            var button =
+                    Texts.button(
+                            speech.edit(remedy),
+                            i == 0 ? "main-button" : "plain-button",
+                            () -> bench.perform(remedy));
+            button.setWrapText(true);
+            box.getChildren().add(button);
+        }
+        return box;
+    }
+
+    private void choose(Subject subject) {
+        bench.selection()
+                .set(
+                        switch (subject) {
+                            case Subject.OfWire(var wire) -> new Selection.OfWire(wire);
+                            case Subject.OfPart(var part) -> new Selection.OfPart(part);
+                            case Subject.OfTerminal(var terminal) ->
+                                    new Selection.OfPart(terminal.part());
+                        });
+    }
+
+    private void part(Part part) {
+        var speech = bench.speech();
+        add(
+                Texts.wrapped(part.id() + " " + part.name(), "inspector-title"),
+                Texts.label(speech.kind(part) + ", " + Words.of("zone", part.zone()), "quiet"));
+        hand(part);
+        section(Words.of("inspect.terminals"));
+        for (var terminal : part.terminals()) {
+            var volts =
+                    bench.point().map(point -> speech.volts(point.voltsAt(terminal))).orElse("");
+            add(Texts.figure(terminal.pin(), volts));
+        }
+        if (part.kind() instanceof Kind.Lamp(_, var filaments)) {
+            section(Words.of("inspect.light"));
+            for (var filament : filaments) {
+                bench.point()
+                        .flatMap(point -> point.light(part.id(), filament.pin()))
+                        .ifPresent(light ->
+                                add(
+                                        Texts.figure(
+                                                filament.pin()
+                                                        + ", "
+                                                        + speech.say(filament.watts()),
+                                                Words.of(
+                                                        "trace.light",
+                                                        Math.round(light.value() * 100)))));
+            }
+        }
+        seats(part);
+        section(Words.of("inspect.findings"));
+        bench.assessed()
+                .get()
+                .ifPresent(assessed ->
+                        findings(
+                                assessed.findings().stream()
+                                        .filter(finding -> isAbout(finding.subject(), part))
+                                        .toList(),
+                                false));
+    }
+
+    private static boolean isAbout(Subject subject, Part part) {
+        return switch (subject) {
+            case Subject.OfWire _ -> false;
+            case Subject.OfPart(var id) -> id.equals(part.id());
+            case Subject.OfTerminal(var terminal) -> terminal.part().equals(part.id());
+        };
+    }
+
+    private void hand(Part part) {
+        if (part.kind() instanceof Kind.Switch hand) {
+            Controls.of(bench.job())
+                    .find(hand.control())
+                    .ifPresent(control ->
+                            add(
+                                    Texts.figure(
+                                            control.name(),
+                                            Controls.position(control, bench.conditions().get())),
+                                    Texts.button(
+                                            Words.of("inspect.throw"),
+                                            "plain-button",
+                                            () -> bench.advance(control.name()))));
+        }
+    }
+
+    private void seats(Part part) {
+        var speech = bench.speech();
+        if (part.kind() instanceof Kind.Fuse fuse) {
+            section(Words.of("inspect.carries"));
+            seat(new FuseSeat(part.id(), ""), speech.say(fuse.family().carries(fuse.marking())));
+        }
+        if (part.kind() instanceof Kind.FuseBox(var ways)) {
+            section(Words.of("inspect.carries"));
+            ways.forEach(way ->
+                    seat(
+                            new FuseSeat(part.id(), way.name()),
+                            speech.say(way.family().carries(way.marking()))));
+        }
+    }
+
+    private void seat(FuseSeat seat, String carries) {
+        var conditions = bench.conditions().get();
+        boolean out = conditions.pulled().contains(seat);
+        var amps =
+                bench.point()
+                        .flatMap(point -> point.through(seat.part(), seat.way()))
+                        .map(through -> bench.speech().say(new Amps(Math.abs(through.value()))))
+                        .orElse("");
+        add(
+                Texts.figure(seat.toString(), Words.of("inspect.fuse.carries", amps, carries)),
+                Texts.button(
+                        Words.of(out ? "inspect.push" : "inspect.pull"),
+                        "plain-button",
+                        () -> bench.conditions().set(conditions.withPulled(seat, !out))));
+    }
+}

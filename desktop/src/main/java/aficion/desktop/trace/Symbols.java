@@ -1,0 +1,418 @@
+package aficion.desktop.trace;
+
+import aficion.diagram.Diagram.Body;
+import aficion.diagram.Diagram.Point;
+import aficion.diagram.Diagram.Side;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.netlist.Conditions;
+import aficion.quantity.UserUnits;
+import aficion.solve.OperatingPoint;
+import aficion.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.shape.Arc;
+import javafx.scene.shape.Polygon;
+
+/**
+ * The inside of a part's body, after IEC 60617, in the state it is in: switches and relays stand as
+ * they really stand, lamps glow as they glow.
+ */
+final class Symbols {
+    private static final double LIVE = WireNode.LEAST_LIVE;
+
+    private final Part part;
+    private final Body body;
+    private final Optional<OperatingPoint> point;
+    private final Conditions conditions;
+    private final List<Node> nodes = new ArrayList<>();
+
+    private Symbols(Part part, Body body, Optional<OperatingPoint> point, Conditions conditions) {
+        this.part = part;
+        this.body = body;
+        this.point = point;
+        this.conditions = conditions;
+    }
+
+    static List<Node> of(
+            Part part, Body body, Optional<OperatingPoint> point, Conditions conditions) {
+        var symbols = new Symbols(part, body, point, conditions);
+        symbols.draw();
+        return symbols.nodes;
+    }
+
+    private void draw() {
+        switch (part.kind()) {
+            case Kind.Battery _ -> battery();
+            case Kind.Alternator _ -> alternator();
+            case Kind.Starter _ -> starter();
+            case Kind.Switch hand -> hand(hand);
+            case Kind.Fuse fuse -> fuse("", pin("1"), pin("2"), fuse.marking().value());
+            case Kind.FuseBox(var ways) -> ways.forEach(this::way);
+            case Kind.Relay _ -> relay();
+            case Kind.Lamp(_, var filaments) ->
+                    filaments.forEach(filament -> filament(filament.pin(), pin("31")));
+            case Kind.WarningLamp _ -> filament("1", pin("2"));
+            case Kind.Motor _ -> circled("M", "+", "31");
+            case Kind.IgnitionCoil _ -> winding("15", "1");
+            case Kind.Points _ -> points();
+            case Kind.Sender _ -> resistor("T", "31", true);
+            case Kind.Gauge gauge -> gauge(gauge);
+            case Kind.Stabiliser(var mean) -> stabiliser(UserUnits.METRIC.print(mean));
+            case Kind.Resistor _ -> resistor("1", "2", false);
+            case Kind.Diode _ -> diode();
+            case Kind.Load _ -> circled("", "+", "31");
+            case Kind.Splice() -> nodes.add(solid(body.box().x(), body.box().y(), 5));
+            case Kind.Connector(var ways, _) ->
+                    ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
+            case Kind.EarthPoint _ -> join(new Point(body.box().x(), middle()), pin("E"), false);
+        }
+    }
+
+    private Point pin(String name) {
+        return body.pin(name).map(pin -> pin.at()).orElse(new Point(body.box().x(), middle()));
+    }
+
+    private double middle() {
+        return body.box().y() + body.box().height() / 2;
+    }
+
+    private double centre() {
+        return body.box().x() + body.box().width() / 2;
+    }
+
+    private boolean flows(String role) {
+        return point.flatMap(solved -> solved.through(part.id(), role))
+                .map(amps -> Math.abs(amps.value()) >= LIVE)
+                .orElse(false);
+    }
+
+    private static String[] live(boolean flows) {
+        return flows ? new String[] {"live"} : new String[0];
+    }
+
+    private void join(Point from, Point to, boolean flows) {
+        nodes.add(Ink.line(from.x(), from.y(), to.x(), to.y(), live(flows)));
+    }
+
+    private static Node solid(double x, double y, double radius) {
+        var dot = Ink.circle(x, y, radius, "solid");
+        dot.getStyleClass().remove("shape");
+        return dot;
+    }
+
+    private void battery() {
+        double x = body.box().x() + 22;
+        double top = body.box().y() + 10;
+        double bottom = body.box().bottom() - 10;
+        double step = (bottom - top) / 3;
+        var plus = pin("+");
+        var minus = pin("-");
+        for (int i = 0; i < 4; i++) {
+            double y = top + i * step;
+            double half = i % 2 == 0 ? 12 : 6;
+            nodes.add(Ink.line(x - half, y, x + half, y));
+        }
+        nodes.add(Ink.line(x, top, plus.x(), plus.y()));
+        nodes.add(Ink.line(x, bottom, minus.x(), minus.y()));
+        pinName("+", plus);
+        pinName("-", minus);
+    }
+
+    private void alternator() {
+        boolean charging = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
+        nodes.add(Ink.circle(centre() - 8, middle() - 4, 19, live(charging)));
+        nodes.add(Ink.centred(centre() - 8, middle() - 4, "G ~"));
+        body.pins().forEach(pin -> pinName(pin.name(), pin.at()));
+        if (charging) {
+            nodes.add(
+                    Ink.text(
+                            body.box().x() + 5,
+                            body.box().bottom() - 9,
+                            Words.of("trace.charging"),
+                            "live"));
+        }
+    }
+
+    private void starter() {
+        boolean turns = flows("motor");
+        double x = body.box().right() - 27;
+        nodes.add(Ink.circle(x, middle(), 17, live(turns)));
+        nodes.add(Ink.centred(x, middle(), "M"));
+        var feed = pin("30");
+        double hinge = feed.x() + 14;
+        nodes.add(Ink.line(feed.x(), feed.y(), hinge, feed.y(), live(turns)));
+        boolean closed = point.map(solved -> solved.closed(part.id(), "contact")).orElse(false);
+        nodes.add(
+                Ink.line(
+                        hinge,
+                        feed.y(),
+                        x - 18,
+                        closed ? feed.y() + 6 : feed.y() - 8,
+                        live(turns)));
+        var coil = pin("50");
+        nodes.add(Ink.box(coil.x() + 14, coil.y() - 6, 16, 12, live(flows("coil"))));
+        nodes.add(Ink.line(coil.x(), coil.y(), coil.x() + 14, coil.y(), live(flows("coil"))));
+        nodes.add(Ink.line(coil.x() + 22, coil.y() - 6, coil.x() + 22, feed.y() + 2, "thin"));
+        pinName("30", feed);
+        pinName("50", coil);
+    }
+
+    private void hand(Kind.Switch hand) {
+        var rest = hand.positions().getFirst();
+        var name = conditions.positions().getOrDefault(hand.control(), rest.name());
+        var position = hand.position(name).orElse(rest);
+        for (var pin : body.pins()) {
+            double inward = pin.side() == Side.LEFT ? 12 : -12;
+            nodes.add(Ink.line(pin.at().x(), pin.at().y(), pin.at().x() + inward, pin.at().y()));
+            nodes.add(Ink.circle(pin.at().x() + inward, pin.at().y(), 3, "pin"));
+            pinName(pin.name(), pin.at());
+        }
+        for (var contact : position.joins()) {
+            var from = body.pin(contact.one());
+            var to = body.pin(contact.other());
+            if (from.isPresent() && to.isPresent()) {
+                double startX =
+                        from.get().side() == Side.LEFT
+                                ? from.get().at().x() + 12
+                                : from.get().at().x() - 12;
+                double endX =
+                        to.get().side() == Side.LEFT
+                                ? to.get().at().x() + 12
+                                : to.get().at().x() - 12;
+                nodes.add(
+                        Ink.line(
+                                startX,
+                                from.get().at().y(),
+                                endX,
+                                to.get().at().y(),
+                                live(flows(contact.toString()))));
+            }
+        }
+        if (position.joins().isEmpty()) {
+            body.pins().stream()
+                    .filter(pin -> pin.side() == Side.LEFT)
+                    .forEach(pin ->
+                            nodes.add(
+                                    Ink.line(
+                                            pin.at().x() + 12,
+                                            pin.at().y(),
+                                            centre() + 12,
+                                            pin.at().y() - 13)));
+        }
+        nodes.add(
+                Ink.centred(
+                        centre(),
+                        body.box().bottom() + 9,
+                        position.name(),
+                        position == rest ? "dim" : "live"));
+    }
+
+    private void way(Kind.Way way) {
+        if (body.pin(way.in()).isPresent()) {
+            fuse(way.name(), pin(way.in()), pin(way.out()), way.marking().value());
+        }
+    }
+
+    private void fuse(String role, Point in, Point out, double marking) {
+        boolean whole = point.map(solved -> solved.closed(part.id(), role)).orElse(true);
+        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows(role))));
+        var box = Ink.box(in.x() + 11, in.y() - 7, out.x() - in.x() - 22, 14);
+        box.setFill(null);
+        nodes.add(box);
+        if (!whole) {
+            box.getStyleClass().add("wrong");
+            nodes.add(Ink.line(in.x() + 13, in.y() - 10, out.x() - 13, in.y() + 10, "wrong"));
+        }
+        var words = whole ? number(marking) + " A" : Words.of("trace.blown");
+        nodes.add(Ink.centred((in.x() + out.x()) / 2, in.y() + 19, words, whole ? "dim" : "wrong"));
+    }
+
+    private static String number(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+
+    private void relay() {
+        var common = pin("30");
+        var makes = pin("87");
+        boolean pulled = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
+        double hinge = common.x() + 14;
+        double seat = makes.x() - 14;
+        nodes.add(Ink.line(common.x(), common.y(), hinge, common.y(), live(flows("30-87"))));
+        nodes.add(Ink.line(seat, makes.y(), makes.x(), makes.y(), live(flows("30-87"))));
+        nodes.add(Ink.circle(hinge, common.y(), 3, "pin"));
+        nodes.add(Ink.circle(seat, makes.y(), 3, "pin"));
+        nodes.add(
+                Ink.line(
+                        hinge,
+                        common.y(),
+                        seat,
+                        pulled ? makes.y() : makes.y() - 13,
+                        live(flows("30-87"))));
+        body.pin("87a")
+                .ifPresent(pin -> {
+                    nodes.add(
+                            Ink.line(
+                                    seat,
+                                    pin.at().y(),
+                                    pin.at().x(),
+                                    pin.at().y(),
+                                    live(flows("30-87a"))));
+                    nodes.add(Ink.circle(seat, pin.at().y(), 3, "pin"));
+                    pinName("87a", pin.at());
+                });
+        var in = pin("86");
+        var out = pin("85");
+        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("coil"))));
+        nodes.add(Ink.box(centre() - 13, in.y() - 8, 26, 16, live(pulled)));
+        nodes.add(Ink.line(centre(), in.y() - 8, centre(), common.y() - 4, "thin"));
+        for (var pin : List.of("30", "87", "86", "85")) {
+            pinName(pin, pin(pin));
+        }
+    }
+
+    private void filament(String feed, Point back) {
+        var in = pin(feed);
+        double x = in.x() + 34;
+        double light =
+                point.flatMap(solved -> solved.light(part.id(), feed))
+                        .map(share -> share.value())
+                        .orElse(0.0);
+        boolean flows = flows(feed);
+        nodes.add(Ink.line(in.x(), in.y(), x - 13, in.y(), live(flows)));
+        nodes.add(Ink.line(x + 13, in.y(), back.x(), back.y(), live(flows)));
+        nodes.add(Ink.circle(x, in.y(), 13, live(light > 0.01)));
+        double arm = 13 * Math.sqrt(0.5);
+        nodes.add(Ink.line(x - arm, in.y() - arm, x + arm, in.y() + arm));
+        nodes.add(Ink.line(x - arm, in.y() + arm, x + arm, in.y() - arm));
+        boolean shown = light > 0.01;
+        if (part.kind() instanceof Kind.Lamp) {
+            var words =
+                    shown
+                            ? Words.of("trace.light", Math.round(light * 100))
+                            : Words.of("trace.dark");
+            nodes.add(
+                    Ink.text(
+                            x + 17,
+                            in.y() + (back.y() < in.y() ? 11 : -11),
+                            words,
+                            shown ? "live" : "dim"));
+        }
+        pinName(feed, in);
+    }
+
+    private void circled(String letter, String in, String out) {
+        join(pin(in), pin(out), flows("body"));
+        nodes.add(Ink.circle(centre(), middle(), 16, live(flows("body"))));
+        nodes.add(Ink.centred(centre(), middle(), letter));
+        pinName(in, pin(in));
+        pinName(out, pin(out));
+    }
+
+    private void winding(String in, String out) {
+        var from = pin(in);
+        var to = pin(out);
+        boolean flows = flows("body");
+        double left = from.x() + 18;
+        double right = to.x() - 18;
+        nodes.add(Ink.line(from.x(), from.y(), left, from.y(), live(flows)));
+        nodes.add(Ink.line(right, to.y(), to.x(), to.y(), live(flows)));
+        double step = (right - left) / 4;
+        for (int i = 0; i < 4; i++) {
+            var arc = new Arc(left + (i + 0.5) * step, from.y(), step / 2, 8, 0, 180);
+            arc.getStyleClass().add("line");
+            arc.getStyleClass().addAll(live(flows));
+            nodes.add(arc);
+        }
+        pinName(in, from);
+        pinName(out, to);
+    }
+
+    private void points() {
+        var in = pin("1");
+        var out = pin("31");
+        boolean flows = flows("body");
+        nodes.add(Ink.line(in.x(), in.y(), in.x() + 20, in.y(), live(flows)));
+        nodes.add(Ink.line(out.x() - 20, out.y(), out.x(), out.y(), live(flows)));
+        nodes.add(Ink.line(in.x() + 20, in.y(), out.x() - 22, in.y() - 9, live(flows)));
+        nodes.add(Ink.circle(in.x() + 20, in.y(), 3, "pin"));
+        nodes.add(Ink.circle(out.x() - 20, out.y(), 3, "pin"));
+        nodes.add(Ink.box(centre() - 6, middle() + 6, 12, 12));
+        pinName("1", in);
+    }
+
+    private void resistor(String in, String out, boolean varies) {
+        var from = pin(in);
+        var to = pin(out);
+        boolean flows = flows("body");
+        nodes.add(Ink.line(from.x(), from.y(), to.x(), to.y(), live(flows)));
+        nodes.add(Ink.box(centre() - 15, from.y() - 6, 30, 12));
+        if (varies) {
+            nodes.add(Ink.line(centre() - 16, from.y() + 13, centre() + 16, from.y() - 13));
+            nodes.add(Ink.line(centre() + 16, from.y() - 13, centre() + 9, from.y() - 12));
+            nodes.add(Ink.line(centre() + 16, from.y() - 13, centre() + 14, from.y() - 6));
+        }
+    }
+
+    private void gauge(Kind.Gauge gauge) {
+        double share =
+                point.flatMap(solved -> solved.through(part.id(), "body"))
+                        .map(amps -> Math.abs(amps.value()) / gauge.fullScale().value())
+                        .orElse(0.0);
+        join(pin("B"), pin("T"), flows("body"));
+        nodes.add(Ink.circle(centre(), middle(), 16, live(flows("body"))));
+        double angle = Math.toRadians(220 - 260 * Math.clamp(share, 0, 1.1));
+        nodes.add(
+                Ink.line(
+                        centre(),
+                        middle(),
+                        centre() + 12 * Math.cos(angle),
+                        middle() - 12 * Math.sin(angle)));
+        nodes.add(
+                Ink.centred(
+                        centre(),
+                        body.box().bottom() + 9,
+                        Words.of("trace.reads", Math.round(share * 100)),
+                        flows("body") ? "live" : "dim"));
+        pinName("B", pin("B"));
+        pinName("T", pin("T"));
+    }
+
+    private void stabiliser(String words) {
+        join(pin("B"), pin("I"), flows("body"));
+        nodes.add(Ink.box(centre() - 20, pin("B").y() - 8, 40, 16, live(flows("body"))));
+        nodes.add(Ink.centred(centre(), pin("B").y(), words));
+        nodes.add(Ink.line(centre(), pin("B").y() + 8, centre(), pin("31").y()));
+        nodes.add(Ink.line(centre(), pin("31").y(), pin("31").x(), pin("31").y()));
+    }
+
+    private void diode() {
+        var in = pin("A");
+        var out = pin("K");
+        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("body"))));
+        var triangle =
+                new Polygon(
+                        centre() - 8, in.y() - 8, centre() - 8, in.y() + 8, centre() + 7, in.y());
+        triangle.getStyleClass().add("shape");
+        nodes.add(triangle);
+        nodes.add(Ink.line(centre() + 7, in.y() - 8, centre() + 7, in.y() + 8));
+    }
+
+    private void pinName(String name, Point at) {
+        body.pin(name)
+                .ifPresent(pin -> {
+                    if (pin.side() == Side.LEFT) {
+                        nodes.add(Ink.text(at.x() + 4, at.y() - 8, name, "pin"));
+                    } else {
+                        var text = Ink.text(at.x() - 4, at.y() - 8, name, "pin");
+                        text.layoutBoundsProperty()
+                                .addListener((_, _, bounds) ->
+                                        text.setX(at.x() - 4 - bounds.getWidth()));
+                        text.setX(at.x() - 4 - text.getLayoutBounds().getWidth());
+                        nodes.add(text);
+                    }
+                });
+    }
+}

@@ -1,0 +1,104 @@
+package aficion.desktop.workbench;
+
+import aficion.bench.BenchPlan;
+import aficion.check.Findings;
+import aficion.diagram.Diagram;
+import aficion.diagram.Layout;
+import aficion.diagram.Lettering;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.size.Assessment;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Computes off the application thread. Two hands: a quick one for operating points and drawings, a
+ * slow one for everything that is worked out once for each job. A result that a newer request has
+ * overtaken is thrown away.
+ */
+final class Engine implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Engine.class);
+
+    private final ExecutorService quick = hand("engine-quick");
+    private final ExecutorService slow = hand("engine-slow");
+    private final AtomicLong pointAsked = new AtomicLong();
+    private final AtomicLong drawingAsked = new AtomicLong();
+    private final AtomicLong assessmentAsked = new AtomicLong();
+    private final AtomicLong planAsked = new AtomicLong();
+
+    /** Touched by the quick hand only. */
+    private @Nullable Solver solver;
+
+    private static ExecutorService hand(String name) {
+        return Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name(name).factory());
+    }
+
+    void solve(Job job, Conditions conditions, Consumer<Outcome> then) {
+        ask(quick, pointAsked, () -> solverOf(job).solve(conditions), then);
+    }
+
+    void draw(Job job, CircuitId circuit, Lettering lettering, Consumer<Diagram> then) {
+        ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering), then);
+    }
+
+    void assess(Job job, Consumer<Assessed> then) {
+        ask(
+                slow,
+                assessmentAsked,
+                () -> {
+                    var assessment = Assessment.of(job);
+                    return new Assessed(assessment, Findings.of(assessment));
+                },
+                then);
+    }
+
+    void plan(Job job, CircuitId circuit, Consumer<BenchPlan> then) {
+        ask(quick, planAsked, () -> BenchPlan.of(solverOf(job), circuit), then);
+    }
+
+    private Solver solverOf(Job job) {
+        var kept = solver;
+        if (kept == null || kept.netlist().job() != job) {
+            kept = new Solver(Netlist.of(job));
+            solver = kept;
+        }
+        return kept;
+    }
+
+    private static <T> void ask(
+            ExecutorService hand, AtomicLong asked, Supplier<T> work, Consumer<T> then) {
+        long ticket = asked.incrementAndGet();
+        hand.execute(() -> {
+            if (asked.get() != ticket) {
+                return;
+            }
+            try {
+                var result = work.get();
+                Platform.runLater(() -> {
+                    if (asked.get() == ticket) {
+                        then.accept(result);
+                    }
+                });
+            } catch (RuntimeException e) {
+                LOG.error("the engine failed", e);
+            }
+        });
+    }
+
+    @Override
+    public void close() {
+        quick.shutdownNow();
+        slow.shutdownNow();
+    }
+}

@@ -1,0 +1,280 @@
+package aficion.desktop.workbench;
+
+import aficion.bench.BenchPlan;
+import aficion.diagram.Diagram;
+import aficion.diagram.Lettering;
+import aficion.files.JobFileException;
+import aficion.files.JobStore;
+import aficion.files.JobStore.Stored;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.HouseRules;
+import aficion.job.Job;
+import aficion.job.Vehicle;
+import aficion.job.edit.Edit;
+import aficion.job.edit.History;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.quantity.UserUnits;
+import aficion.quantity.Volts;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.words.Speech;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+
+/**
+ * What is on the bench: the job with its history, the conditions, the focus, the selection and the
+ * latest results. Results of an older job or older conditions never replace newer ones. To be used
+ * on the application thread.
+ */
+public final class Workbench implements AutoCloseable {
+    private final Engine engine = new Engine();
+    private final Clock clock;
+    private final Function<Job, Lettering> letterings;
+    private final ReadOnlyObjectWrapper<History> history;
+    private final ReadOnlyObjectWrapper<Document> document;
+    private final ObjectProperty<Conditions> conditions =
+            new SimpleObjectProperty<>(Conditions.REST);
+    private final ObjectProperty<Optional<CircuitId>> focus =
+            new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Selection> selection =
+            new SimpleObjectProperty<>(new Selection.Nothing());
+    private final ReadOnlyObjectWrapper<Optional<Outcome>> outcome =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Assessed>> assessed =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Diagram>> diagram =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<BenchPlan>> plan =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final UserUnits units = UserUnits.METRIC;
+
+    /**
+     * Where the job is kept.
+     *
+     * @param path the file; empty for a job that has none yet
+     * @param stored what was last opened or saved
+     * @param at when it was saved
+     */
+    public record Document(Optional<Path> path, Optional<Stored> stored, Optional<Instant> at) {
+        static final Document NEW =
+                new Document(Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /**
+     * @param letterings the words of a job's drawings and their widths
+     */
+    public Workbench(Clock clock, Function<Job, Lettering> letterings) {
+        this.clock = clock;
+        this.letterings = letterings;
+        var vehicle = new Vehicle("Aficion", 1960, new Volts(12), Vehicle.Pole.NEGATIVE);
+        this.history =
+                new ReadOnlyObjectWrapper<>(History.of(Job.empty(vehicle, HouseRules.USUAL)));
+        this.document = new ReadOnlyObjectWrapper<>(Document.NEW);
+        conditions.addListener((_, _, _) -> solve());
+        focus.addListener((_, _, _) -> draw());
+    }
+
+    public Clock clock() {
+        return clock;
+    }
+
+    public Job job() {
+        return history.get().present();
+    }
+
+    public ReadOnlyObjectProperty<History> history() {
+        return history.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Document> document() {
+        return document.getReadOnlyProperty();
+    }
+
+    public ObjectProperty<Conditions> conditions() {
+        return conditions;
+    }
+
+    public ObjectProperty<Optional<CircuitId>> focus() {
+        return focus;
+    }
+
+    public ObjectProperty<Selection> selection() {
+        return selection;
+    }
+
+    public ReadOnlyObjectProperty<Optional<Outcome>> outcome() {
+        return outcome.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Assessed>> assessed() {
+        return assessed.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Optional<Diagram>> diagram() {
+        return diagram.getReadOnlyProperty();
+    }
+
+    /** The test run of the circuit in focus. */
+    public ReadOnlyObjectProperty<Optional<BenchPlan>> plan() {
+        return plan.getReadOnlyProperty();
+    }
+
+    /** The operating point, when there is one for the job as it is. */
+    public Optional<OperatingPoint> point() {
+        return outcome.get()
+                .flatMap(found ->
+                        found instanceof Outcome.Solved(var point) && point.netlist().job() == job()
+                                ? Optional.of(point)
+                                : Optional.empty());
+    }
+
+    public UserUnits units() {
+        return units;
+    }
+
+    public Speech speech() {
+        return new Speech(job(), units);
+    }
+
+    /** Whether the job differs from what was last opened or saved. */
+    public boolean isUnsaved() {
+        var kept = document.get().stored().map(Stored::job);
+        return kept.isPresent() ? !kept.get().equals(job()) : !history.get().past().isEmpty();
+    }
+
+    /** Puts a job on the bench, forgetting the one before. */
+    public void take(Job job) {
+        take(job, Document.NEW);
+    }
+
+    /**
+     * Opens a job file.
+     *
+     * @throws JobFileException when it cannot be read; the bench stays as it was
+     */
+    public void open(Path path) throws JobFileException {
+        var stored = JobStore.open(path);
+        take(stored.job(), new Document(Optional.of(path), Optional.of(stored), Optional.empty()));
+    }
+
+    private void take(Job job, Document from) {
+        selection.set(new Selection.Nothing());
+        document.set(from);
+        focus.set(Optional.empty());
+        show(History.of(job));
+        conditions.set(Conditions.REST);
+        focus.set(
+                job.circuits().stream()
+                        .min(Comparator.comparingInt(Circuit::number))
+                        .map(Circuit::id));
+    }
+
+    /**
+     * Saves the job to a file, which is then its file.
+     *
+     * @throws JobFileException when it cannot be written or has been changed by another program;
+     *     nothing is lost
+     */
+    public void save(Path path) throws JobFileException {
+        var same = document.get().path().filter(path::equals).isPresent();
+        var stored = JobStore.save(path, job(), same ? document.get().stored() : Optional.empty());
+        document.set(
+                new Document(Optional.of(path), Optional.of(stored), Optional.of(clock.instant())));
+    }
+
+    /**
+     * Makes an edit.
+     *
+     * @throws IllegalArgumentException when it does not fit the job, which stays as it was
+     */
+    public void perform(Edit edit) {
+        show(history.get().then(edit));
+    }
+
+    public void undo() {
+        show(history.get().undo());
+    }
+
+    public void redo() {
+        show(history.get().redo());
+    }
+
+    /** Puts a control into a position. */
+    public void set(String control, String position) {
+        conditions.set(conditions.get().with(control, position));
+    }
+
+    /** Puts a control into its next position, the first after the last. */
+    public void advance(String name) {
+        Controls.of(job())
+                .find(name)
+                .ifPresent(control -> {
+                    var positions = control.positions();
+                    var now = Controls.position(control, conditions.get());
+                    int index =
+                            positions.stream()
+                                    .map(position -> position.name())
+                                    .toList()
+                                    .indexOf(now);
+                    set(name, positions.get((index + 1) % positions.size()).name());
+                });
+    }
+
+    private void show(History next) {
+        boolean sameDesign = isSameDesign(job(), next.present());
+        history.set(next);
+        if (!selection.get().isIn(job())) {
+            selection.set(new Selection.Nothing());
+        }
+        solve();
+        if (!sameDesign) {
+            draw();
+        }
+        engine.assess(job(), found -> assessed.set(Optional.of(found)));
+    }
+
+    /**
+     * Whether two jobs differ in no part, wire or rule, so that drawings and plans of one hold for
+     * the other.
+     */
+    private static boolean isSameDesign(Job one, Job other) {
+        return one.parts().equals(other.parts())
+                && one.wires().equals(other.wires())
+                && one.rules().equals(other.rules())
+                && one.vehicle().equals(other.vehicle());
+    }
+
+    private void solve() {
+        engine.solve(job(), conditions.get(), found -> outcome.set(Optional.of(found)));
+    }
+
+    private void draw() {
+        var circuit = focus.get().filter(id -> job().find(id).isPresent());
+        if (circuit.isEmpty()) {
+            diagram.set(Optional.empty());
+            plan.set(Optional.empty());
+            return;
+        }
+        engine.draw(
+                job(),
+                circuit.get(),
+                letterings.apply(job()),
+                found -> diagram.set(Optional.of(found)));
+        engine.plan(job(), circuit.get(), found -> plan.set(Optional.of(found)));
+    }
+
+    @Override
+    public void close() {
+        engine.close();
+    }
+}

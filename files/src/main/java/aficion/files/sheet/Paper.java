@@ -1,0 +1,185 @@
+package aficion.files.sheet;
+
+import aficion.words.Words;
+import java.awt.Color;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+
+/** A4 pages, lying, with a heading, a foot and our fonts. y counts from the top, in points. */
+final class Paper implements AutoCloseable {
+    static final float WIDTH = PDRectangle.A4.getHeight();
+    static final float HEIGHT = PDRectangle.A4.getWidth();
+    static final float MARGIN = 36;
+    static final float TOP = 78;
+    static final float BOTTOM = HEIGHT - 44;
+
+    private final PDDocument document = new PDDocument();
+    private final PDFont regular;
+    private final PDFont bold;
+    private final PDFont condensed;
+    private final String title;
+    private final String subtitle;
+    private final List<PDPage> pages = new ArrayList<>();
+    private PDPageContentStream page;
+
+    Paper(String title, String subtitle) {
+        this.title = title;
+        this.subtitle = subtitle;
+        try {
+            regular = font("Barlow-Regular");
+            bold = font("Barlow-SemiBold");
+            condensed = font("BarlowCondensed-Medium");
+            document.getDocumentInformation().setTitle(title);
+            document.getDocumentInformation().setCreator(Words.of("app.name"));
+            page = open();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    enum Face {
+        REGULAR,
+        BOLD,
+        CONDENSED
+    }
+
+    private PDFont font(String name) throws IOException {
+        try (var stream = Paper.class.getResourceAsStream("/aficion/fonts/" + name + ".ttf")) {
+            return PDType0Font.load(document, stream);
+        }
+    }
+
+    private PDFont font(Face face) {
+        return switch (face) {
+            case REGULAR -> regular;
+            case BOLD -> bold;
+            case CONDENSED -> condensed;
+        };
+    }
+
+    private PDPageContentStream open() throws IOException {
+        var sheet = new PDPage(new PDRectangle(WIDTH, HEIGHT));
+        document.addPage(sheet);
+        pages.add(sheet);
+        var stream = new PDPageContentStream(document, sheet);
+        page = stream;
+        text(Face.BOLD, 16, MARGIN, 46, title);
+        text(Face.REGULAR, 10, MARGIN, 61, subtitle);
+        line(MARGIN, 68, WIDTH - MARGIN, 68, 0.8f, 0x1F2A33);
+        return stream;
+    }
+
+    void newPage() throws IOException {
+        page.close();
+        page = open();
+    }
+
+    float width(Face face, float size, String text) throws IOException {
+        return font(face).getStringWidth(printable(face, text)) / 1000 * size;
+    }
+
+    void text(Face face, float size, float x, float y, String text) throws IOException {
+        text(face, size, x, y, text, 0x1F2A33);
+    }
+
+    void text(Face face, float size, float x, float y, String text, int rgb) throws IOException {
+        page.beginText();
+        page.setNonStrokingColor(new Color(rgb));
+        page.setFont(font(face), size);
+        page.newLineAtOffset(x, HEIGHT - y);
+        page.showText(printable(face, text));
+        page.endText();
+    }
+
+    /** A text no wider than the room, with its end left out where it would be. */
+    void fitted(Face face, float size, float x, float y, float room, String text)
+            throws IOException {
+        var shown = text;
+        while (shown.length() > 1 && width(face, size, shown) > room) {
+            shown = shown.substring(0, shown.length() - 2) + "\u2026";
+        }
+        text(face, size, x, y, shown);
+    }
+
+    /** The text with every sign the font lacks replaced by a question mark. */
+    private String printable(Face face, String text) throws IOException {
+        var out = new StringBuilder();
+        for (int sign : text.codePoints().toArray()) {
+            var one = new String(Character.toChars(sign));
+            out.append(has(face, one) ? one : "?");
+        }
+        return out.toString();
+    }
+
+    private boolean has(Face face, String sign) throws IOException {
+        try {
+            font(face).encode(sign);
+            return true;
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    void line(float x1, float y1, float x2, float y2, float width, int rgb) throws IOException {
+        page.setStrokingColor(new Color(rgb));
+        page.setLineWidth(width);
+        page.moveTo(x1, HEIGHT - y1);
+        page.lineTo(x2, HEIGHT - y2);
+        page.stroke();
+    }
+
+    /** A line with dashes laid along it. */
+    void dashed(float x1, float y1, float x2, float y2, float width, int rgb) throws IOException {
+        page.setLineDashPattern(new float[] {5, 4}, 0);
+        line(x1, y1, x2, y2, width, rgb);
+        page.setLineDashPattern(new float[0], 0);
+    }
+
+    void box(float x, float y, float width, float height, float line, int rgb) throws IOException {
+        page.setStrokingColor(new Color(rgb));
+        page.setLineWidth(line);
+        page.addRect(x, HEIGHT - y - height, width, height);
+        page.stroke();
+    }
+
+    void fill(float x, float y, float width, float height, int rgb) throws IOException {
+        page.setNonStrokingColor(new Color(rgb));
+        page.addRect(x, HEIGHT - y - height, width, height);
+        page.fill();
+    }
+
+    /** Ends the sheets with their foot and returns the file's bytes. */
+    byte[] finish() throws IOException {
+        page.close();
+        for (int i = 0; i < pages.size(); i++) {
+            page = new PDPageContentStream(document, pages.get(i), AppendMode.APPEND, true);
+            text(Face.REGULAR, 8, MARGIN, HEIGHT - 24, Words.of("sheet.caution"));
+            var number = Words.of("sheet.page", i + 1, pages.size());
+            text(
+                    Face.REGULAR,
+                    8,
+                    WIDTH - MARGIN - width(Face.REGULAR, 8, number),
+                    HEIGHT - 24,
+                    number);
+            page.close();
+        }
+        var bytes = new ByteArrayOutputStream();
+        document.save(bytes);
+        return bytes.toByteArray();
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+    }
+}

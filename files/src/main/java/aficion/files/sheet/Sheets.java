@@ -1,0 +1,157 @@
+package aficion.files.sheet;
+
+import aficion.bench.BenchPlan;
+import aficion.bench.TestStep;
+import aficion.diagram.Diagram;
+import aficion.files.sheet.Paper.Face;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.netlist.Conditions;
+import aficion.quantity.UserUnits;
+import aficion.size.Assessment;
+import aficion.words.Speech;
+import aficion.words.Words;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+
+/** Printed sheets: each returns the bytes of a PDF file. */
+public final class Sheets {
+    private static final int RULE = 0xDAD4C6;
+    private static final float LINE = 17;
+
+    private Sheets() {}
+
+    private static String subtitle(Job job) {
+        var vehicle = job.vehicle();
+        return vehicle.name()
+                + ", "
+                + vehicle.year()
+                + "   "
+                + Words.of(
+                        "top.vehicle",
+                        Math.round(vehicle.system().value()),
+                        Words.of("pole", vehicle.earthed()));
+    }
+
+    private static String circuitTitle(String key, Job job, CircuitId id) {
+        var circuit = job.circuit(id);
+        return Words.of(key, circuit.number(), circuit.name());
+    }
+
+    /** The wire schedule of a job. */
+    public static byte[] schedule(Assessment assessment, UserUnits units) throws IOException {
+        var widths = new float[] {46, 62, 62, 104, 66, 96, 160, 170};
+        try (var paper = new Paper(Words.of("sheet.schedule"), subtitle(assessment.job()))) {
+            float y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
+            for (var cells : ScheduleTable.cells(assessment, units)) {
+                if (y > Paper.BOTTOM) {
+                    paper.newPage();
+                    y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
+                }
+                row(paper, cells, widths, y);
+                y += LINE;
+            }
+            return paper.finish();
+        }
+    }
+
+    private static float heading(Paper paper, List<String> names, float[] widths, float y)
+            throws IOException {
+        float x = Paper.MARGIN;
+        for (int i = 0; i < names.size(); i++) {
+            paper.text(Face.BOLD, 9.5f, x, y, names.get(i));
+            x += widths[i];
+        }
+        paper.line(Paper.MARGIN, y + 5, Paper.WIDTH - Paper.MARGIN, y + 5, 0.6f, 0x56616A);
+        return y + LINE + 3;
+    }
+
+    private static void row(Paper paper, List<String> cells, float[] widths, float y)
+            throws IOException {
+        float x = Paper.MARGIN;
+        for (int i = 0; i < cells.size(); i++) {
+            paper.fitted(
+                    i == 0 ? Face.BOLD : Face.REGULAR, 9.5f, x, y, widths[i] - 5, cells.get(i));
+            x += widths[i];
+        }
+        paper.line(Paper.MARGIN, y + 5, Paper.WIDTH - Paper.MARGIN, y + 5, 0.4f, RULE);
+    }
+
+    /** The path of a circuit as it is drawn on the screen, everything at rest. */
+    public static byte[] path(Job job, Diagram diagram) throws IOException {
+        try (var paper =
+                new Paper(circuitTitle("sheet.path", job, diagram.circuit()), subtitle(job))) {
+            new PathSheet(paper, job, diagram).draw();
+            return paper.finish();
+        }
+    }
+
+    /**
+     * The test run of a circuit with the latest readings, and empty boxes for those still to be
+     * taken.
+     */
+    public static byte[] bench(Job job, BenchPlan plan, UserUnits units) throws IOException {
+        var speech = new Speech(job, units);
+        var widths = new float[] {400, 150, 110, 100};
+        var names =
+                List.of("sheet.step", "bench.expected", "bench.measured", "sheet.verdict").stream()
+                        .map(Words::of)
+                        .toList();
+        var run = job.latestRun(plan.circuit());
+        try (var paper =
+                new Paper(circuitTitle("sheet.bench", job, plan.circuit()), subtitle(job))) {
+            float y = heading(paper, names, widths, Paper.TOP + 10);
+            Optional<Conditions> position = Optional.empty();
+            Optional<TestStep.Stage> stage = Optional.empty();
+            for (var step : plan.steps()) {
+                if (y > Paper.BOTTOM - 2 * LINE) {
+                    paper.newPage();
+                    y = heading(paper, names, widths, Paper.TOP + 10);
+                }
+                if (!stage.equals(Optional.of(step.task().stage()))) {
+                    stage = Optional.of(step.task().stage());
+                    paper.text(
+                            Face.BOLD,
+                            10.5f,
+                            Paper.MARGIN,
+                            y + 2,
+                            Words.of("bench.stage", stage.get()));
+                    y += LINE;
+                }
+                if (!position.equals(step.task().state()) && step.task().state().isPresent()) {
+                    position = step.task().state();
+                    paper.text(
+                            Face.BOLD,
+                            9.5f,
+                            Paper.MARGIN,
+                            y,
+                            speech.conditions(position.get()),
+                            0x8F5A08);
+                    y += LINE;
+                }
+                var reading = run.flatMap(found -> found.reading(step.key()));
+                row(
+                        paper,
+                        List.of(
+                                speech.task(step.task()),
+                                speech.expected(step.expected()),
+                                reading.flatMap(found -> found.value())
+                                        .map(value ->
+                                                String.valueOf(value)
+                                                        + " "
+                                                        + step.expected()
+                                                                .map(expected ->
+                                                                        expected.unit().symbol())
+                                                                .orElse(""))
+                                        .orElse(""),
+                                reading.map(found -> Words.of("bench.verdict", found.verdict()))
+                                        .orElse("")),
+                        widths,
+                        y);
+                y += LINE;
+            }
+            return paper.finish();
+        }
+    }
+}

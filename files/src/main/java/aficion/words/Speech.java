@@ -1,0 +1,265 @@
+package aficion.words;
+
+import aficion.bench.Expected;
+import aficion.bench.TestStep;
+import aficion.bench.TestStep.Task;
+import aficion.catalogue.WireSize;
+import aficion.check.Finding;
+import aficion.check.Subject;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.RunLength;
+import aficion.job.Wire;
+import aficion.job.WireColour;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Quantity;
+import aficion.quantity.UserUnits;
+import aficion.quantity.Volts;
+import aficion.size.Guard;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Puts wires, findings, edits and test steps of one job into words, in the units of one user. */
+public final class Speech {
+    private final Job job;
+    private final UserUnits units;
+
+    public Speech(Job job, UserUnits units) {
+        this.job = job;
+        this.units = units;
+    }
+
+    public String say(Quantity quantity) {
+        return units.print(quantity);
+    }
+
+    /** A volt reading, or that it floats. */
+    public String volts(Optional<Volts> volts) {
+        return volts.map(this::say).orElseGet(() -> Words.of("volts.floating"));
+    }
+
+    public String colour(WireColour colour) {
+        return colour(colour, "colour.traced");
+    }
+
+    /** The colour spelled out: blue with red. */
+    public String longColour(WireColour colour) {
+        return colour(colour, "colour.traced.long");
+    }
+
+    private static String colour(WireColour colour, String traced) {
+        var base = Words.of("colour", colour.base());
+        return colour.tracer()
+                .map(tracer -> Words.of(traced, base, Words.of("colour", tracer)))
+                .orElse(base);
+    }
+
+    public String size(WireSize size) {
+        return switch (size.standard()) {
+            case METRIC -> Words.of("wire.size.metric", size.designation());
+            case AWG -> Words.of("wire.size.awg", size.designation());
+        };
+    }
+
+    public String length(RunLength length) {
+        return switch (length) {
+            case RunLength.Measured(var metres) -> say(metres);
+            case RunLength.Assumed(var metres) -> Words.of("length.assumed", say(metres));
+        };
+    }
+
+    /** What stands on a wire of the drawing: number, colour and size. */
+    public String label(Wire wire) {
+        return Words.of(
+                "wire.label", wire.number(), colour(wire.colour()), wire.size().designation());
+    }
+
+    public String kind(Part part) {
+        return Words.of("kind." + part.kind().getClass().getSimpleName());
+    }
+
+    public String ends(Wire wire) {
+        return Words.of(
+                "wire.between",
+                Words.of("termination", wire.from().termination()),
+                Words.of("termination", wire.to().termination()));
+    }
+
+    /** The fuse that guards a wire, or why there is none. */
+    public String guard(Guard guard, Wire wire) {
+        return switch (guard) {
+            case Guard.Guarded guarded ->
+                    Words.of(
+                            "guard.fuse",
+                            guarded.largest().seat(),
+                            plain(guarded.largest().marking().value()));
+            case Guard.Unguarded() ->
+                    wire.unguarded()
+                            .map(why -> Words.of("guard.stated", Words.of("unguarded", why)))
+                            .orElseGet(() -> Words.of("guard.none"));
+            case Guard.BehindLoad() -> Words.of("guard.load");
+            case Guard.EarthSide() -> Words.of("guard.earth");
+        };
+    }
+
+    public String title(Finding finding) {
+        return Words.of("finding." + finding.rule() + ".title");
+    }
+
+    /** The reason of a finding with its figures. */
+    public String reason(Finding finding) {
+        var key = "finding." + finding.rule() + ".reason";
+        return switch (finding) {
+            case Finding.WireTooThinByHeat(_, var carried, var limit, _) ->
+                    Words.of(key, say(carried), say(limit));
+            case Finding.WireTooThinByDrop(_, var carried, var lost, var limit, _) ->
+                    Words.of(key, say(carried), say(lost), say(limit));
+            case Finding.GuardLargerThanWire(_, var fuse, var passes, var carries, _) ->
+                    Words.of(key, fuse, say(passes), say(carries));
+            case Finding.LeadWithoutGuard _ -> Words.of(key);
+            case Finding.FuseOverloaded(var fuse, var carried, var carries, _) ->
+                    Words.of(
+                            key,
+                            fuse,
+                            say(carried),
+                            say(carries),
+                            percent(job.rules().fuseLoad().value()));
+            case Finding.ContactOverloaded(var part, var contact, var carried, var rating, _) ->
+                    Words.of(key, contact, name(part), say(carried), say(rating));
+            case Finding.TerminalUnconnected(var terminal, _) ->
+                    Words.of(key, terminal, job.part(terminal.part()).name());
+            case Finding.NoWayBack(var part, var end) -> Words.of(key, name(part), end);
+            case Finding.SameLabel(var wire, var other, var number, _) ->
+                    Words.of(key, number, between(wire), between(other));
+            case Finding.RelaysChatter(var relay) -> Words.of(key, name(relay));
+        };
+    }
+
+    /** Where a finding is: a wire by its number, a part or a terminal by its name. */
+    public String where(Subject subject) {
+        return switch (subject) {
+            case Subject.OfWire(var wire) -> job.wire(wire).number();
+            case Subject.OfPart(var part) -> part.value();
+            case Subject.OfTerminal(var terminal) -> terminal.toString();
+        };
+    }
+
+    /**
+     * What an edit does, as a button or an undo step names it. The job may be the one before or
+     * after it.
+     */
+    public String edit(Edit edit) {
+        return switch (edit) {
+            case Edit.Resize(var wire, var size) ->
+                    Words.of("edit.Resize", number(wire), size(size));
+            case Edit.Renumber(var wire, var number) ->
+                    Words.of("edit.Renumber", number(wire), number);
+            case Edit.SetLength(var wire, var length) ->
+                    Words.of("edit.SetLength", number(wire), length(length));
+            case Edit.FitFuse(var part, var way, var marking) ->
+                    Words.of(
+                            "edit.FitFuse",
+                            new Conditions.FuseSeat(part, way),
+                            plain(marking.value()));
+            case Edit.InsertFuse(var wire, var fuse, _) ->
+                    Words.of("edit.InsertFuse", number(wire), marking(fuse));
+            case Edit.InsertRelay(var wire, _, _) -> Words.of("edit.InsertRelay", number(wire));
+            case Edit.Mount(var part, var earth) -> Words.of("edit.Mount", part, earth);
+            case Edit.AddWire(var wire) -> Words.of("edit.AddWire", wire.number());
+            case Edit.RemoveWire(var wire) -> Words.of("edit.RemoveWire", number(wire));
+            case Edit.SetStage(var circuit, var stage, var finished) ->
+                    Words.of(
+                            finished ? "edit.SetStage.done" : "edit.SetStage.undone",
+                            name(circuit),
+                            Words.of("stage", stage));
+            case Edit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
+            case Edit.Together _ -> Words.of("edit.Together");
+        };
+    }
+
+    public String task(Task task) {
+        return switch (task) {
+            case TestStep.Look(var wire) -> Words.of("bench.task.look", number(wire));
+            case TestStep.Continuity(var wire) -> Words.of("bench.task.continuity", number(wire));
+            case TestStep.Isolation(var terminal) -> Words.of("bench.task.isolation", terminal);
+            case TestStep.Quiet(var feed, _) -> Words.of("bench.task.quiet", number(feed));
+            case TestStep.AmpsIn(var wire, _) -> Words.of("bench.task.amps", number(wire));
+            case TestStep.VoltsAt(var terminal, _) -> Words.of("bench.task.volts", terminal);
+        };
+    }
+
+    public String expected(Optional<Expected> expected) {
+        return expected.map(value ->
+                        switch (value) {
+                            case Expected.Near(var middle, var tolerance) ->
+                                    Words.of(
+                                            "bench.near",
+                                            say(middle),
+                                            say(like(middle, tolerance)));
+                            case Expected.AtLeast(var least) ->
+                                    Words.of("bench.atLeast", say(least));
+                        })
+                .orElseGet(() -> Words.of("bench.looks"));
+    }
+
+    private static Quantity like(Quantity quantity, double value) {
+        return switch (quantity.unit()) {
+            case VOLT -> new Volts(value);
+            case AMPERE -> new Amps(value);
+            default -> new Ohms(value);
+        };
+    }
+
+    /** The positions of the controls that are not at rest. */
+    public String conditions(Conditions conditions) {
+        var text =
+                Controls.of(job).controls().stream()
+                        .filter(control ->
+                                !Controls.position(control, conditions).equals(control.rest()))
+                        .map(control ->
+                                Words.of(
+                                        "condition.one",
+                                        control.name(),
+                                        Controls.position(control, conditions)))
+                        .collect(Collectors.joining(", "));
+        return text.isEmpty() ? Words.of("condition.rest") : text;
+    }
+
+    public static String percent(double share) {
+        return Math.round(share * 100) + " %";
+    }
+
+    private static String marking(Part fuse) {
+        return fuse.kind() instanceof Kind.Fuse(_, var marking) ? plain(marking.value()) : "";
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+    }
+
+    private String number(WireId wire) {
+        return job.find(wire).map(Wire::number).orElse(wire.value());
+    }
+
+    private String name(PartId part) {
+        return job.find(part).map(found -> part + " " + found.name()).orElse(part.value());
+    }
+
+    private String name(CircuitId circuit) {
+        return job.find(circuit).map(Circuit::name).orElse(circuit.value());
+    }
+
+    private String between(WireId wire) {
+        var found = job.wire(wire);
+        return Words.of("wire.between", found.from().terminal(), found.to().terminal());
+    }
+}

@@ -1,0 +1,32 @@
+package aficion.words;
+
+import java.text.MessageFormat;
+import java.util.Locale;
+import java.util.ResourceBundle;
+
+/**
+ * The texts of the program by key. Numbers are given as printed texts; the bundle only orders them.
+ */
+public final class Words {
+    private static final ResourceBundle BUNDLE =
+            ResourceBundle.getBundle("aficion.words.words", Locale.ROOT);
+
+    private Words() {}
+
+    /**
+     * The text of a key with its places filled.
+     *
+     * @throws java.util.MissingResourceException when there is no such text
+     */
+    public static String of(String key, Object... arguments) {
+        String pattern = BUNDLE.getString(key);
+        return arguments.length == 0
+                ? pattern
+                : new MessageFormat(pattern, Locale.ROOT).format(arguments);
+    }
+
+    /** The text of a constant under a prefix: {@code zone.CABIN}. */
+    public static String of(String prefix, Enum<?> constant) {
+        return of(prefix + "." + constant.name());
+    }
+}
