@@ -332,7 +332,7 @@ public final class Inspector extends StackPane {
                     Texts.button(
                             speech.where(finding.subject()),
                             "plain-button",
-                            () -> choose(finding.subject()));
+                            () -> bench.selection().set(Selection.of(finding.subject())));
             head.getChildren().addAll(Texts.spring(), place);
         }
         box.getChildren().add(Texts.wrapped(speech.reason(finding)));
@@ -348,17 +348,6 @@ public final class Inspector extends StackPane {
             box.getChildren().add(button);
         }
         return box;
-    }
-
-    private void choose(Subject subject) {
-        bench.selection()
-                .set(
-                        switch (subject) {
-                            case Subject.OfWire(var wire) -> new Selection.OfWire(wire);
-                            case Subject.OfPart(var part) -> new Selection.OfPart(part);
-                            case Subject.OfTerminal(var terminal) ->
-                                    new Selection.OfPart(terminal.part());
-                        });
     }
 
     private void part(Part part) {

@@ -2,11 +2,8 @@ package aficion.desktop.theme;
 
 import aficion.diagram.Lettering;
 import aficion.job.Job;
-import aficion.job.Part;
-import aficion.job.PartId;
-import aficion.job.Wire;
 import aficion.quantity.UserUnits;
-import aficion.words.Speech;
+import aficion.words.DrawingWords;
 import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
@@ -24,9 +21,6 @@ public final class Theme {
                     "Barlow-SemiBold",
                     "BarlowCondensed-Medium",
                     "BarlowCondensed-SemiBold");
-
-    /** The size of words on the drawing. */
-    public static final double LABEL_SIZE = 12.5;
 
     private Theme() {}
 
@@ -54,41 +48,16 @@ public final class Theme {
         return Color.rgb(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255);
     }
 
-    public static Font labelFont() {
-        return Font.font("Barlow Condensed Medium", LABEL_SIZE);
-    }
-
     /** The words of a job's drawings, measured in the font they are drawn in. */
     public static Lettering lettering(Job job, UserUnits units) {
-        var speech = new Speech(job, units);
-        var font = labelFont();
-        return new Lettering() {
-            @Override
-            public String wire(Wire wire) {
-                return speech.label(wire);
-            }
-
-            @Override
-            public String shortWire(Wire wire) {
-                return wire.number();
-            }
-
-            @Override
-            public String part(Part part) {
-                return part.id() + "  " + part.name();
-            }
-
-            @Override
-            public String earth(PartId earth) {
-                return earth + " " + job.part(earth).name();
-            }
-
-            @Override
-            public double width(String text) {
-                var shown = new Text(text);
-                shown.setFont(font);
-                return shown.getLayoutBounds().getWidth() + 3;
-            }
-        };
+        var font = Font.font("Barlow Condensed Medium", DrawingWords.SIZE);
+        return new DrawingWords(
+                job,
+                units,
+                text -> {
+                    var shown = new Text(text);
+                    shown.setFont(font);
+                    return shown.getLayoutBounds().getWidth() + 3;
+                });
     }
 }

@@ -1,5 +1,6 @@
 package aficion.desktop.workbench;
 
+import aficion.check.Subject;
 import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.WireId;
@@ -12,6 +13,15 @@ public sealed interface Selection {
     record OfWire(WireId wire) implements Selection {}
 
     record OfPart(PartId part) implements Selection {}
+
+    /** What to choose to see what a finding is about. */
+    static Selection of(Subject subject) {
+        return switch (subject) {
+            case Subject.OfWire(var wire) -> new OfWire(wire);
+            case Subject.OfPart(var part) -> new OfPart(part);
+            case Subject.OfTerminal(var terminal) -> new OfPart(terminal.part());
+        };
+    }
 
     /** Whether a job still has it. */
     default boolean isIn(Job job) {

@@ -1,0 +1,15 @@
+package aficion.desktop;
+
+import aficion.desktop.cli.Commands;
+
+/** Where the program starts. */
+public final class Main {
+    private Main() {}
+
+    public static void main(String[] arguments) {
+        int code = Commands.run(arguments);
+        if (code != Commands.WINDOW_OPEN) {
+            System.exit(code);
+        }
+    }
+}

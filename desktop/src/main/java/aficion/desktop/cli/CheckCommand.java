@@ -1,0 +1,38 @@
+package aficion.desktop.cli;
+
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.quantity.UserUnits;
+import aficion.size.Assessment;
+import aficion.words.Speech;
+import aficion.words.Words;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+
+/**
+ * Prints a line for each finding: severity, rule, where, words. Ends with 1 when one is a danger.
+ */
+@Command(name = "check", description = "Prints what is wrong with a job, a line for each finding.")
+final class CheckCommand extends Commands.Printing {
+    @Mixin private Commands.JobArgument job;
+
+    @Override
+    public Integer call() {
+        var loaded = job.load();
+        var speech = new Speech(loaded, UserUnits.METRIC);
+        var findings = Findings.of(Assessment.of(loaded));
+        for (var finding : findings) {
+            out().println(
+                            String.join(
+                                    "\t",
+                                    Words.of("severity", finding.severity())
+                                            .toLowerCase(java.util.Locale.ROOT),
+                                    finding.rule(),
+                                    speech.where(finding.subject()),
+                                    speech.title(finding) + ". " + speech.reason(finding)));
+        }
+        boolean danger =
+                findings.stream().anyMatch(finding -> finding.severity() == Severity.DANGER);
+        return danger ? Commands.FOUND_DANGER : 0;
+    }
+}

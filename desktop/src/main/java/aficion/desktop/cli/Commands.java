@@ -1,0 +1,142 @@
+package aficion.desktop.cli;
+
+import aficion.desktop.shell.AficionApp;
+import aficion.files.DemoJobs;
+import aficion.files.JobFileException;
+import aficion.files.JobStore;
+import aficion.job.Job;
+import aficion.words.Troubles;
+import aficion.words.Words;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import javafx.application.Application;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** The commands of the program. Bad input ends with 2 and one line that says what to do. */
+@Command(
+        name = "aficion",
+        description = "The bench companion of a person who rewires an old vehicle.",
+        mixinStandardHelpOptions = true,
+        version = "Aficion 0.1.0",
+        subcommands = {
+            Commands.Demo.class,
+            CheckCommand.class,
+            SolveCommand.class,
+            ReportCommand.class,
+            ShotsCommand.class
+        })
+public final class Commands implements Callable<Integer> {
+    /** Returned when a window was opened and has been closed again. */
+    public static final int WINDOW_OPEN = -1;
+
+    static final int FOUND_DANGER = 1;
+    static final int BAD_INPUT = 2;
+    private static final String DEMO = "demo:";
+
+    @Parameters(
+            arity = "0..1",
+            paramLabel = "JOB",
+            description = "a job file to open in the window")
+    private String job;
+
+    /** Bad input, said in words. */
+    static final class BadInput extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        BadInput(String words) {
+            super(words);
+        }
+    }
+
+    /** Runs the program and returns its exit code. */
+    public static int run(String[] arguments) {
+        return run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), arguments);
+    }
+
+    /** The same with its output elsewhere. */
+    public static int run(PrintWriter out, PrintWriter err, String... arguments) {
+        return new CommandLine(new Commands())
+                .setOut(out)
+                .setErr(err)
+                .setExecutionExceptionHandler((exception, line, _) -> {
+                    if (exception instanceof BadInput) {
+                        line.getErr().println(exception.getMessage());
+                        return BAD_INPUT;
+                    }
+                    throw exception;
+                })
+                .execute(arguments);
+    }
+
+    @Override
+    public Integer call() {
+        return job == null ? window() : window(job);
+    }
+
+    private static int window(String... jobs) {
+        for (var name : jobs) {
+            if (name.startsWith(DEMO)) {
+                load(name);
+            }
+        }
+        Application.launch(AficionApp.class, jobs);
+        return WINDOW_OPEN;
+    }
+
+    @Command(name = "demo", description = "Starts with the demo roadster.")
+    static final class Demo implements Callable<Integer> {
+        @Override
+        public Integer call() {
+            return window(DEMO + "roadster");
+        }
+    }
+
+    /** The job of a file, or of {@code demo:} and a name. */
+    static Job load(String name) {
+        if (name.startsWith(DEMO)) {
+            var demo = name.substring(DEMO.length());
+            return DemoJobs.find(demo)
+                    .orElseThrow(() ->
+                            new BadInput(
+                                    Words.of(
+                                            "cli.unknown.demo",
+                                            demo,
+                                            String.join(", ", DemoJobs.names()))));
+        }
+        var path = Path.of(name);
+        try {
+            return JobStore.open(path).job();
+        } catch (JobFileException e) {
+            throw new BadInput(
+                    Words.of("problem.open.title", name) + ": " + Troubles.say(e.trouble(), path));
+        }
+    }
+
+    /** The job every command works on. */
+    static final class JobArgument {
+        @Parameters(index = "0", paramLabel = "JOB", description = "a file, or demo:roadster")
+        private String name;
+
+        Job load() {
+            return Commands.load(name);
+        }
+    }
+
+    /** For commands that write lines. */
+    abstract static class Printing implements Callable<Integer> {
+        @Spec private CommandSpec spec;
+
+        PrintWriter out() {
+            return spec.commandLine().getOut();
+        }
+
+        PrintWriter err() {
+            return spec.commandLine().getErr();
+        }
+    }
+}

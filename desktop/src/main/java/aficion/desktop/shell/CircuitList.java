@@ -1,0 +1,147 @@
+package aficion.desktop.shell;
+
+import aficion.check.Severity;
+import aficion.desktop.theme.Marks;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Assessed;
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.words.Words;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/**
+ * The circuits in working order, each with its progress and its worst finding. Choosing one puts it
+ * in focus.
+ */
+public final class CircuitList extends VBox {
+    private final Workbench bench;
+    private final ListView<Circuit> list = new ListView<>();
+    private final Label dangers = Texts.label("", "danger-text");
+    private boolean following;
+
+    public CircuitList(Workbench bench) {
+        this.bench = bench;
+        getStyleClass().add("side");
+        list.setId("circuits");
+        list.getStyleClass().add("circuits");
+        list.setAccessibleText(Words.of("circuits.title"));
+        list.setCellFactory(_ -> new Cell());
+        list.getSelectionModel()
+                .selectedItemProperty()
+                .addListener((_, _, chosen) -> {
+                    if (chosen != null && !following) {
+                        bench.selection().set(new Selection.Nothing());
+                        bench.focus().set(Optional.of(chosen.id()));
+                    }
+                });
+        dangers.setId("dangers");
+        var head = new HBox(Texts.caption(Words.of("circuits.title")), Texts.spring(), dangers);
+        head.getStyleClass().add("side-head");
+        VBox.setVgrow(list, Priority.ALWAYS);
+        getChildren().addAll(head, list);
+        bench.history().addListener((_, _, _) -> refresh());
+        bench.assessed().addListener((_, _, _) -> refresh());
+        bench.focus().addListener((_, _, _) -> follow());
+        refresh();
+    }
+
+    private void refresh() {
+        following = true;
+        var circuits =
+                bench.job().circuits().stream()
+                        .sorted(Comparator.comparingInt(Circuit::number))
+                        .toList();
+        if (!list.getItems().equals(circuits)) {
+            list.getItems().setAll(circuits);
+        }
+        list.refresh();
+        following = false;
+        follow();
+        bench.assessed()
+                .get()
+                .ifPresent(found -> dangers.setText(Words.of("circuits.dangers", found.dangers())));
+    }
+
+    private void follow() {
+        following = true;
+        bench.focus()
+                .get()
+                .ifPresent(id ->
+                        list.getItems().stream()
+                                .filter(circuit -> circuit.id().equals(id))
+                                .findFirst()
+                                .ifPresent(circuit -> list.getSelectionModel().select(circuit)));
+        following = false;
+    }
+
+    private final class Cell extends ListCell<Circuit> {
+        @Override
+        protected void updateItem(Circuit circuit, boolean empty) {
+            super.updateItem(circuit, empty);
+            setText(null);
+            setGraphic(null);
+            setAccessibleText(null);
+            if (empty || circuit == null) {
+                return;
+            }
+            setId("circuit-" + circuit.number());
+            var name = Texts.label(circuit.name(), "circuit-name");
+            var middle = new VBox(5, name, Marks.pips(circuit.done()));
+            HBox.setHgrow(middle, Priority.ALWAYS);
+            var number = Texts.label(String.valueOf(circuit.number()), "circuit-number");
+            var row = new HBox(10, number, middle);
+            row.setStyle("-fx-alignment: center-left;");
+            var assessed = bench.assessed().get();
+            assessed.flatMap(found -> found.worst(circuit.id()))
+                    .ifPresent(worst ->
+                            row.getChildren()
+                                    .add(finding(assessed.orElseThrow(), circuit.id(), worst)));
+            setGraphic(row);
+            setAccessibleText(spoken(circuit, assessed));
+        }
+
+        private HBox finding(Assessed assessed, CircuitId circuit, Severity worst) {
+            long count =
+                    assessed.of(circuit).stream()
+                            .filter(finding -> finding.severity() == worst)
+                            .count();
+            var number =
+                    Texts.label(
+                            String.valueOf(count),
+                            worst == Severity.DANGER ? "danger-text" : "brass-text");
+            var box = new HBox(5, Marks.of(worst), number);
+            box.setStyle("-fx-alignment: center-right;");
+            return box;
+        }
+
+        private String spoken(Circuit circuit, Optional<Assessed> assessed) {
+            var done =
+                    circuit.done().isEmpty()
+                            ? Words.of("circuits.done.none")
+                            : Words.of(
+                                    "circuits.done.access",
+                                    circuit.done().stream()
+                                            .map(stage -> Words.of("stage", stage))
+                                            .collect(Collectors.joining(", ")));
+            var worst =
+                    assessed.flatMap(found -> found.worst(circuit.id()))
+                            .map(severity ->
+                                    Words.of(
+                                            "circuits.finding.access",
+                                            Words.of("severity", severity),
+                                            assessed.orElseThrow().of(circuit.id()).size()))
+                            .orElse(Words.of("circuits.finding.none"));
+            return Words.of("circuits.item.access", circuit.number(), circuit.name(), done, worst);
+        }
+    }
+}

@@ -1,0 +1,284 @@
+package aficion.desktop.shell;
+
+import aficion.desktop.workbench.Workbench;
+import aficion.diagram.Diagram;
+import aficion.files.DemoJobs;
+import aficion.files.JobFileException;
+import aficion.files.JobStore;
+import aficion.files.sheet.ScheduleTable;
+import aficion.files.sheet.Sheets;
+import aficion.size.Assessment;
+import aficion.words.Troubles;
+import aficion.words.Words;
+import java.io.File;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar.ButtonData;
+import javafx.scene.control.ButtonType;
+import javafx.scene.layout.Region;
+import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
+import javafx.stage.Window;
+
+/** Opening, saving and printing, with the questions that keep work from being lost. */
+public final class Files {
+    private final Workbench bench;
+    private final Asking asking;
+
+    /**
+     * How the user is asked; tests answer in place of a person where the platform has no file
+     * dialogs.
+     */
+    public interface Asking {
+        /** A file to open; empty when the user thought better of it. */
+        Optional<Path> toOpen();
+
+        /**
+         * A file to write.
+         *
+         * @param name the name proposed
+         * @param kind the key of what kind of file it is
+         */
+        Optional<Path> toWrite(String name, String kind);
+
+        /** What to do with unsaved work. */
+        Answer aboutUnsaved(String name);
+
+        void tell(String title, String text);
+    }
+
+    /** An answer about unsaved work. */
+    public enum Answer {
+        SAVE,
+        DISCARD,
+        STAY
+    }
+
+    Files(Workbench bench, Asking asking) {
+        this.bench = bench;
+        this.asking = asking;
+    }
+
+    /** Asks with dialogs over a window. */
+    static Asking dialogs(Window owner) {
+        return new Dialogs(owner);
+    }
+
+    private String name() {
+        return bench.document()
+                .get()
+                .path()
+                .map(path -> path.getFileName().toString())
+                .orElse(bench.job().vehicle().name());
+    }
+
+    /**
+     * Whether what is on the bench may be put away: it is saved, or the user has said what to do
+     * with it.
+     */
+    boolean mayLeave() {
+        if (!bench.isUnsaved()) {
+            return true;
+        }
+        return switch (asking.aboutUnsaved(name())) {
+            case SAVE -> save();
+            case DISCARD -> true;
+            case STAY -> false;
+        };
+    }
+
+    void open() {
+        if (mayLeave()) {
+            asking.toOpen().ifPresent(this::open);
+        }
+    }
+
+    /** Opens a file; says what is wrong with it when it cannot be read. */
+    public boolean open(Path path) {
+        try {
+            bench.open(path);
+            return true;
+        } catch (JobFileException e) {
+            asking.tell(
+                    Words.of("problem.open.title", path.getFileName()),
+                    Troubles.say(e.trouble(), path));
+            return false;
+        }
+    }
+
+    void openDemo(String name) {
+        if (mayLeave()) {
+            DemoJobs.find(name).ifPresent(bench::take);
+        }
+    }
+
+    boolean save() {
+        return bench.document().get().path().map(this::save).orElseGet(this::saveAs);
+    }
+
+    boolean saveAs() {
+        return asking.toWrite(fileName() + JobStore.SUFFIX, "file.aficion")
+                .map(this::save)
+                .orElse(false);
+    }
+
+    private boolean save(Path path) {
+        try {
+            bench.save(path);
+            return true;
+        } catch (JobFileException e) {
+            boolean changed = e.trouble() instanceof JobFileException.ChangedOutside;
+            asking.tell(
+                    Words.of(
+                            changed ? "ask.changed.title" : "problem.save.title",
+                            path.getFileName()),
+                    changed
+                            ? Words.of("ask.changed.text", path.getFileName())
+                            : Troubles.say(e.trouble(), path));
+            return false;
+        }
+    }
+
+    private String fileName() {
+        return bench.job().vehicle().name().replaceAll("[^\\p{L}\\p{N}]+", "-");
+    }
+
+    void exportCsv() {
+        write(
+                "schedule.csv",
+                "file.csv",
+                () -> {
+                    var out = new StringBuilder();
+                    ScheduleTable.writeCsv(out, assessment(), bench.units());
+                    return out.toString().getBytes(StandardCharsets.UTF_8);
+                });
+    }
+
+    void printSchedule() {
+        write("schedule.pdf", "file.pdf", () -> Sheets.schedule(assessment(), bench.units()));
+    }
+
+    void printPath() {
+        bench.diagram()
+                .get()
+                .ifPresent(diagram ->
+                        write(
+                                named("path", diagram),
+                                "file.pdf",
+                                () -> Sheets.path(bench.job(), diagram)));
+    }
+
+    private static String named(String what, Diagram diagram) {
+        return what + "-" + diagram.circuit() + ".pdf";
+    }
+
+    void printBench() {
+        bench.plan()
+                .get()
+                .ifPresent(plan ->
+                        write(
+                                "bench-" + plan.circuit() + ".pdf",
+                                "file.pdf",
+                                () -> Sheets.bench(bench.job(), plan, bench.units())));
+    }
+
+    private Assessment assessment() {
+        return bench.assessed().get().orElseThrow().assessment();
+    }
+
+    /** What makes the content of a file. */
+    private interface Content {
+        byte[] make() throws IOException;
+    }
+
+    private void write(String name, String kind, Content content) {
+        if (bench.assessed().get().isEmpty()) {
+            return;
+        }
+        asking.toWrite(fileName() + "-" + name, kind).ifPresent(path -> write(path, content));
+    }
+
+    private void write(Path path, Content content) {
+        try {
+            java.nio.file.Files.write(path, content.make());
+        } catch (IOException e) {
+            asking.tell(
+                    Words.of("problem.export.title", path.getFileName()),
+                    Troubles.say(
+                            new JobFileException.Unwritable(path, String.valueOf(e.getMessage())),
+                            path));
+        }
+    }
+
+    private static final class Dialogs implements Asking {
+        private final Window owner;
+
+        Dialogs(Window owner) {
+            this.owner = owner;
+        }
+
+        private static FileChooser chooser(String kind, String suffix) {
+            var chooser = new FileChooser();
+            chooser.getExtensionFilters().add(new ExtensionFilter(Words.of(kind), "*" + suffix));
+            return chooser;
+        }
+
+        @Override
+        public Optional<Path> toOpen() {
+            return Optional.ofNullable(
+                            chooser("file.aficion", JobStore.SUFFIX).showOpenDialog(owner))
+                    .map(File::toPath);
+        }
+
+        @Override
+        public Optional<Path> toWrite(String name, String kind) {
+            var suffix = name.substring(name.lastIndexOf('.'));
+            var chooser = chooser(kind, suffix);
+            chooser.setInitialFileName(name);
+            return Optional.ofNullable(chooser.showSaveDialog(owner))
+                    .map(file ->
+                            file.getName().endsWith(suffix)
+                                    ? file
+                                    : new File(file.getPath() + suffix))
+                    .map(File::toPath);
+        }
+
+        @Override
+        public Answer aboutUnsaved(String name) {
+            var save = new ButtonType(Words.of("ask.save"), ButtonData.YES);
+            var discard = new ButtonType(Words.of("ask.discard"), ButtonData.NO);
+            var stay = new ButtonType(Words.of("ask.cancel"), ButtonData.CANCEL_CLOSE);
+            var alert =
+                    new Alert(
+                            Alert.AlertType.CONFIRMATION,
+                            Words.of("ask.unsaved.text", name),
+                            save,
+                            discard,
+                            stay);
+            dress(alert, Words.of("ask.unsaved.title"));
+            var answer = alert.showAndWait().orElse(stay);
+            return answer == save ? Answer.SAVE : answer == discard ? Answer.DISCARD : Answer.STAY;
+        }
+
+        @Override
+        public void tell(String title, String text) {
+            var alert =
+                    new Alert(
+                            Alert.AlertType.ERROR,
+                            text,
+                            new ButtonType(Words.of("ask.ok"), ButtonData.OK_DONE));
+            dress(alert, title);
+            alert.showAndWait();
+        }
+
+        private void dress(Alert alert, String title) {
+            alert.initOwner(owner);
+            alert.setTitle(title);
+            alert.setHeaderText(title);
+            alert.getDialogPane().setMinHeight(Region.USE_PREF_SIZE);
+        }
+    }
+}

@@ -1,0 +1,203 @@
+package aficion.desktop.shell;
+
+import aficion.desktop.shell.Shell.View;
+import aficion.desktop.theme.Theme;
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Circuit;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.quantity.Rpm;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Scene;
+import javafx.scene.image.WritableImage;
+import javax.imageio.ImageIO;
+
+/** Pictures of each main view of a job, with everything of the circuit switched on. */
+public final class Shots {
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+    private static final long PATIENCE_SECONDS = 60;
+
+    private final Job job;
+    private final Path folder;
+    private final List<Path> written = new ArrayList<>();
+
+    private Shots(Job job, Path folder) {
+        this.job = job;
+        this.folder = folder;
+    }
+
+    /**
+     * Starts the screen platform, takes the pictures and ends it.
+     *
+     * @return the files written
+     */
+    public static List<Path> take(Job job, Path folder) throws IOException {
+        System.setProperty("java.awt.headless", "true");
+        var shots = new Shots(job, folder);
+        var started = new CountDownLatch(1);
+        Platform.startup(started::countDown);
+        try {
+            started.await();
+            shots.run();
+            return shots.written;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        } finally {
+            Platform.exit();
+        }
+    }
+
+    private void run() throws IOException, InterruptedException {
+        Workbench[] bench = new Workbench[1];
+        Scene[] scene = new Scene[1];
+        onScreen(() -> {
+            Theme.install();
+            bench[0] = AficionApp.bench(Clock.systemDefaultZone());
+            var files = new Files(bench[0], Files.dialogs(null));
+            scene[0] = Shell.scene(bench[0], files, () -> {}, WIDTH, HEIGHT);
+            bench[0].take(job);
+            return null;
+        });
+        for (var circuit : job.circuits()) {
+            picture(
+                    bench[0],
+                    scene[0],
+                    View.TRACE,
+                    circuit,
+                    Optional.empty(),
+                    "trace-" + circuit.id());
+        }
+        var first =
+                job.circuits().stream()
+                        .filter(circuit -> !job.wiresOf(circuit.id()).isEmpty())
+                        .findFirst();
+        if (first.isPresent()) {
+            for (var view : List.of(View.MAKE, View.BENCH)) {
+                picture(
+                        bench[0],
+                        scene[0],
+                        view,
+                        first.get(),
+                        Optional.empty(),
+                        view.name().toLowerCase(Locale.ROOT));
+            }
+        }
+        bench[0].close();
+    }
+
+    private void picture(
+            Workbench bench,
+            Scene scene,
+            View view,
+            Circuit circuit,
+            Optional<Selection> selection,
+            String name)
+            throws IOException, InterruptedException {
+        onScreen(() -> {
+            ((Shell) scene.getRoot()).show(view);
+            bench.selection().set(selection.orElse(new Selection.Nothing()));
+            bench.conditions().set(busy(circuit));
+            bench.focus().set(Optional.of(circuit.id()));
+            return null;
+        });
+        settle(bench, circuit);
+        var image =
+                onScreen(() -> {
+                    scene.getRoot().applyCss();
+                    scene.getRoot().layout();
+                    return scene.snapshot(new WritableImage((int) WIDTH, (int) HEIGHT));
+                });
+        var path = folder.resolve(name + ".png");
+        ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", path.toFile());
+        written.add(path);
+    }
+
+    /** Key on and every switch of the circuit where it joins most, the engine running. */
+    private Conditions busy(Circuit circuit) {
+        var state = Conditions.REST.withEngine(new Rpm(1500));
+        var key = Controls.of(job).key();
+        if (key.isPresent()) {
+            state = state.with(key.get().name(), lasting(key.get()));
+        }
+        for (var control : Controls.of(job, circuit.id()).controls()) {
+            if (control.action() != Kind.Action.KEY) {
+                state = state.with(control.name(), most(control));
+            }
+        }
+        return state;
+    }
+
+    private static String lasting(Controls.Control control) {
+        return control.positions().stream()
+                .filter(position -> !position.springs())
+                .toList()
+                .getLast()
+                .name();
+    }
+
+    private static String most(Controls.Control control) {
+        return control.positions().stream()
+                .reduce((best, other) -> other.joins().size() > best.joins().size() ? other : best)
+                .orElseThrow()
+                .name();
+    }
+
+    private void settle(Workbench bench, Circuit circuit) throws IOException, InterruptedException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+        while (!onScreen(() -> isReady(bench, circuit))) {
+            if (System.nanoTime() > end) {
+                throw new IOException("the drawing of " + circuit.id() + " did not come");
+            }
+            Thread.sleep(20);
+        }
+        for (int i = 0; i < 3; i++) {
+            Thread.sleep(40);
+            onScreen(() -> null);
+        }
+    }
+
+    private static boolean isReady(Workbench bench, Circuit circuit) {
+        return bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
+                && bench.diagram()
+                        .get()
+                        .filter(found -> found.circuit().equals(circuit.id()))
+                        .isPresent()
+                && bench.plan()
+                        .get()
+                        .filter(found -> found.circuit().equals(circuit.id()))
+                        .isPresent()
+                && (bench.point()
+                                .filter(point ->
+                                        point.conditions().equals(bench.conditions().get()))
+                                .isPresent()
+                        || bench.point().isEmpty() && bench.outcome().get().isPresent());
+    }
+
+    private static <T> T onScreen(Callable<T> work) throws IOException, InterruptedException {
+        var task = new FutureTask<>(work);
+        Platform.runLater(task);
+        try {
+            return task.get();
+        } catch (ExecutionException e) {
+            throw new IOException(e.getCause());
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package aficion.words;
+
+import aficion.diagram.Lettering;
+import aficion.job.Job;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Wire;
+import aficion.quantity.UserUnits;
+import java.util.function.ToDoubleFunction;
+
+/** The words of a job's drawings; how wide they are, whoever draws them says. */
+public final class DrawingWords implements Lettering {
+    /** The size of words on a drawing, in its units. */
+    public static final double SIZE = 12.5;
+
+    private final Job job;
+    private final Speech speech;
+    private final ToDoubleFunction<String> width;
+
+    public DrawingWords(Job job, UserUnits units, ToDoubleFunction<String> width) {
+        this.job = job;
+        this.speech = new Speech(job, units);
+        this.width = width;
+    }
+
+    @Override
+    public String wire(Wire wire) {
+        return speech.label(wire);
+    }
+
+    @Override
+    public String shortWire(Wire wire) {
+        return wire.number();
+    }
+
+    @Override
+    public String part(Part part) {
+        return part.id() + "  " + part.name();
+    }
+
+    @Override
+    public String earth(PartId earth) {
+        return earth + " " + job.part(earth).name();
+    }
+
+    @Override
+    public double width(String text) {
+        return width.applyAsDouble(text);
+    }
+}
