@@ -102,7 +102,7 @@ public record Diagram(
             Optional<WireId> wire, Terminal pin, PartId earth, Point from, Point at) {}
 
     /** A pin whose wire belongs to another circuit. */
-    public record Jump(Terminal pin, WireId wire, CircuitId circuit, Point at) {}
+    public record Jump(Terminal pin, WireId wire, CircuitId circuit, Point at, Side side) {}
 
     /** What a label names. */
     public sealed interface Named {}

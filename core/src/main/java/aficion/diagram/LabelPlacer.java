@@ -44,6 +44,26 @@ final class LabelPlacer {
         return keep(stroke, text, onTheWire(stroke, lettering.width(text)), true);
     }
 
+    /**
+     * A free place for a text near a point: over it, under it, to either side; over it when none is
+     * free.
+     */
+    Box around(Point point, double width, double height) {
+        double near = 9;
+        var spots = new ArrayList<Box>();
+        for (double y : new double[] {point.y() - near - height, point.y() + near}) {
+            for (double x :
+                    new double[] {
+                        point.x() - width / 2, point.x() + near, point.x() - near - width
+                    }) {
+                spots.add(new Box(Math.max(2, x), y, width, height));
+            }
+        }
+        var place = spots.stream().filter(this::isFree).findFirst().orElse(spots.getFirst());
+        taken.add(place);
+        return place;
+    }
+
     private Label keep(Stroke stroke, String text, Box box, boolean backed) {
         taken.add(box);
         return new Label(new NamesWire(stroke.wire()), text, box, backed);

@@ -32,13 +32,21 @@ public final class Layout {
     /** One step of the grid in drawing units. */
     static final double STEP = 12;
 
-    private static final int MARGIN = 2;
+    private static final int MARGIN = 1;
+
+    /** Rows under which the names of the lanes stand. */
+    private static final int HEAD_ROWS = 2;
+
     private static final int COLUMN_GAP = 6;
-    private static final int JUMP_ROOM = 5;
-    private static final int STUB = 6;
+    private static final int WORK_GAP = 6;
+    private static final int JUMP_ROOM = 4;
+    private static final int STUB = 7;
     private static final int SHORT_STUB = 2;
     private static final double NAME_HEIGHT = 15;
     private static final double SIGN = 12;
+
+    /** Room under a body for the word that says its state. */
+    private static final double CAPTION = 16;
 
     private final Job job;
     private final CircuitId circuit;
@@ -78,9 +86,19 @@ public final class Layout {
         for (int i = 0; i < placement.columns.size(); i++) {
             left += hasJumps(i) ? JUMP_ROOM : 0;
             lefts.add(left);
-            left += placement.columns.get(i).width() + COLUMN_GAP;
+            left += placement.columns.get(i).width() + gapAfter(i);
         }
         right = left;
+    }
+
+    /**
+     * Room for tracks and words behind a column; more where the work begins and earth signs stand
+     * before it.
+     */
+    private int gapAfter(int column) {
+        boolean last = column == placement.columns.size() - 1;
+        boolean workNext = !last && placement.columns.get(column + 1).lane() == Lane.WORK;
+        return workNext ? WORK_GAP : COLUMN_GAP;
     }
 
     private boolean hasJumps(int column) {
@@ -96,6 +114,7 @@ public final class Layout {
     }
 
     private Diagram draw() {
+        router.block(0, right + 16, 0, HEAD_ROWS);
         placement.spots.values().forEach(this::body);
         placement.spots.values().forEach(this::wall);
         bodies.values().forEach(body -> placer.take(body.box()));
@@ -111,6 +130,7 @@ public final class Layout {
         drawn.sort(Comparator.comparingDouble(this::distance));
         drawn.forEach(this::stroke);
         strokes.forEach(stroke -> placer.take(stroke.points()));
+        placement.spots.values().forEach(this::nameJoint);
         var byWire = new HashMap<Object, Stroke>();
         strokes.forEach(stroke -> byWire.put(stroke.wire(), stroke));
         for (var wire : placement.wires()) {
@@ -183,24 +203,37 @@ public final class Layout {
     private void wall(Placement.Spot spot) {
         int left = left(spot);
         if (spot.outline().width() > 0) {
-            router.block(left, left + spot.outline().width(), spot.top(), spot.bottom());
+            router.block(left, left + spot.outline().width(), spot.top(), spot.bottom() + 1);
+            var box = bodies.get(spot.part().id()).box();
+            placer.take(new Box(box.x(), box.bottom(), box.width(), CAPTION));
         }
     }
 
     private void name(Placement.Spot spot) {
         var box = bodies.get(spot.part().id()).box();
+        if (isJoint(spot)) {
+            return;
+        }
         var text = lettering.part(spot.part());
-        double width = lettering.width(text);
-        boolean joint = box.width() == 0;
-        double x = joint ? box.x() - width / 2 : box.x();
-        double y = box.y() - NAME_HEIGHT - (joint ? 7 : 3);
-        var place = new Box(Math.max(2, x), y, width, NAME_HEIGHT);
+        var place = new Box(box.x(), box.y() - NAME_HEIGHT - 3, lettering.width(text), NAME_HEIGHT);
         labels.add(new Label(new NamesPart(spot.part().id()), text, place, false));
         placer.take(place);
-        if (!joint) {
-            int left = left(spot);
-            router.block(
-                    left, (int) Math.ceil(place.right() / STEP), spot.top() - 1, spot.top() - 1);
+        int left = left(spot);
+        router.block(left, (int) Math.ceil(place.right() / STEP), spot.top() - 1, spot.top() - 1);
+    }
+
+    private static boolean isJoint(Placement.Spot spot) {
+        return spot.outline().width() == 0;
+    }
+
+    /** Names a joint where the wires around it leave room. */
+    private void nameJoint(Placement.Spot spot) {
+        if (isJoint(spot)) {
+            var text = lettering.part(spot.part());
+            var at = bodies.get(spot.part().id()).box();
+            var place =
+                    placer.around(new Point(at.x(), at.y()), lettering.width(text), NAME_HEIGHT);
+            labels.add(new Label(new NamesPart(spot.part().id()), text, place, false));
         }
     }
 
@@ -213,23 +246,25 @@ public final class Layout {
     }
 
     private void jump(Placement.Spot spot) {
+        boolean works = placement.columns.get(spot.column()).lane() == Lane.WORK;
         for (var pin : bodies.get(spot.part().id()).pins()) {
-            var terminal = spot.part().terminal(pin.name());
-            var wire =
-                    pin.side() == Side.LEFT ? comesFromElsewhere(terminal) : Optional.<Wire>empty();
-            wire.ifPresent(found -> {
-                jumps.add(new Jump(terminal, found.id(), found.circuit(), pin.at()));
-                int column = (int) (pin.at().x() / STEP);
-                int row = (int) (pin.at().y() / STEP);
-                router.block(column - JUMP_ROOM + 1, column, row, row);
-                placer.take(
-                        new Box(
-                                pin.at().x() - JUMP_ROOM * STEP,
-                                pin.at().y() - STEP,
-                                JUMP_ROOM * STEP,
-                                2 * STEP));
-            });
+            boolean shown = pin.side() == Side.LEFT || pin.side() == Side.RIGHT && works;
+            if (shown) {
+                var terminal = spot.part().terminal(pin.name());
+                comesFromElsewhere(terminal).ifPresent(wire -> jump(pin, terminal, wire));
+            }
         }
+    }
+
+    private void jump(Pin pin, Terminal terminal, Wire wire) {
+        int direction = pin.side() == Side.LEFT ? -1 : 1;
+        jumps.add(new Jump(terminal, wire.id(), wire.circuit(), pin.at(), pin.side()));
+        int column = (int) Math.round(pin.at().x() / STEP);
+        int row = (int) Math.round(pin.at().y() / STEP);
+        int far = column + direction * (JUMP_ROOM - 1);
+        router.block(Math.min(column, far), Math.max(column, far), row, row);
+        double left = pin.at().x() + (direction < 0 ? -JUMP_ROOM * STEP : 0);
+        placer.take(new Box(left, pin.at().y() - STEP, JUMP_ROOM * STEP, 2 * STEP));
     }
 
     /**
@@ -280,15 +315,16 @@ public final class Layout {
         earths.add(flag);
         var text = isLast(pin) ? lettering.earth(earth) : earth.value();
         double width = lettering.width(text);
-        double x = direction > 0 ? at.x() + SIGN + 3 : at.x() - SIGN - 3 - width;
-        var box = new Box(x, y - NAME_HEIGHT / 2, width, NAME_HEIGHT);
+        double left = wire.isPresent() && isLast(pin) ? from.x() + 6 : at.x() - 4;
+        double x = direction > 0 ? left : 2 * from.x() - left - width;
+        var box = new Box(x, y + (wire.isPresent() && isLast(pin) ? 4 : 9), width, NAME_HEIGHT);
         labels.add(new Label(new NamesEarth(earth), text, box, false));
         placer.take(box);
         placer.take(new Box(Math.min(at.x(), at.x() + direction * SIGN), y - 9, SIGN, 18));
         int near = (int) Math.round(seat.at().x() / STEP);
-        int far = (int) Math.ceil((direction > 0 ? box.right() : box.x()) / STEP);
+        int far = (int) Math.round(at.x() / STEP) + direction;
         int row = (int) Math.round(y / STEP);
-        router.block(Math.min(near, far), Math.max(near, far), row, row);
+        router.block(Math.min(near, far), Math.max(near, far), row, row + 1);
         return flag;
     }
 
@@ -309,8 +345,8 @@ public final class Layout {
     private void stroke(Wire wire) {
         var from = pin(wire.from().terminal());
         var to = pin(wire.to().terminal());
-        var start = new Router.Anchor(wire.from().terminal(), beside(from));
-        var goal = new Router.Anchor(wire.to().terminal(), beside(to));
+        var start = new Router.Anchor(wire.from().terminal(), beside(from), true);
+        var goal = new Router.Anchor(wire.to().terminal(), beside(to), to.side() != Side.ALL);
         var points = new ArrayList<Point>();
         var dots = new ArrayList<Point>();
         var way = router.route(start, goal);
@@ -380,7 +416,8 @@ public final class Layout {
                                     != placement.columns.get(i).lane();
             if (ends) {
                 double end =
-                        (lefts.get(i) + placement.columns.get(i).width() + COLUMN_GAP / 2.0) * STEP;
+                        (lefts.get(i) + placement.columns.get(i).width() + gapAfter(i) / 2.0)
+                                * STEP;
                 double stop = i == placement.columns.size() - 1 ? end - STEP : end;
                 bands.add(new Band(placement.columns.get(i).lane(), left, stop - left));
                 left = stop;

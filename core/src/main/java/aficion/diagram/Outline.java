@@ -32,11 +32,11 @@ record Outline(int width, int height, List<Seat> seats) {
      */
     static Outline of(Part part, Set<String> used) {
         return switch (part.kind()) {
-            case Kind.Battery _ -> new Outline(5, 4, List.of(right("+", 1), right("-", 3)));
+            case Kind.Battery _ -> new Outline(5, 6, List.of(right("+", 2), right("-", 4)));
             case Kind.Alternator _ ->
-                    new Outline(7, 6, List.of(right("B+", 1), right("D+", 3), right("31", 5)));
+                    new Outline(7, 7, List.of(right("B+", 2), right("D+", 4), right("31", 6)));
             case Kind.Starter _ ->
-                    new Outline(8, 4, List.of(left("30", 1), left("50", 3), right("31", 2)));
+                    new Outline(8, 6, List.of(left("30", 2), left("50", 4), right("31", 3)));
             case Kind.Switch hand -> hand(hand, used);
             case Kind.Fuse _ -> through(5, 2, 1, "1", "2");
             case Kind.FuseBox(var ways) -> fuseBox(ways, used);
@@ -80,7 +80,7 @@ record Outline(int width, int height, List<Seat> seats) {
         var ins = hand.pins().stream().filter(pin -> !outs.contains(pin)).toList();
         var shownOuts = hand.pins().stream().filter(outs::contains).toList();
         int rows = Math.max(ins.size(), shownOuts.size());
-        int height = Math.max(4, 2 * rows + 1);
+        int height = Math.max(4, 2 * rows + 2);
         var seats = new ArrayList<Seat>();
         spread(ins, Side.LEFT, height, seats);
         spread(shownOuts, Side.RIGHT, height, seats);
@@ -88,7 +88,7 @@ record Outline(int width, int height, List<Seat> seats) {
     }
 
     private static void spread(List<String> pins, Side side, int height, List<Seat> seats) {
-        int first = (height - 2 * (pins.size() - 1)) / 2;
+        int first = (height - 2 * (pins.size() - 1) + 1) / 2;
         for (int i = 0; i < pins.size(); i++) {
             seats.add(new Seat(pins.get(i), side, first + 2 * i));
         }
@@ -117,14 +117,14 @@ record Outline(int width, int height, List<Seat> seats) {
 
     private static Outline lamp(List<Kind.Filament> filaments) {
         if (filaments.size() == 1) {
-            return through(8, 4, 2, filaments.getFirst().pin(), "31");
+            return through(8, 5, 2, filaments.getFirst().pin(), "31");
         }
         return new Outline(
                 8,
                 8,
                 List.of(
                         left(filaments.getFirst().pin(), 2),
-                        left(filaments.getLast().pin(), 6),
+                        left(filaments.getLast().pin(), 5),
                         right("31", 4)));
     }
 

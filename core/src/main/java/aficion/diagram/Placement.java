@@ -9,6 +9,7 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -27,8 +28,8 @@ import java.util.stream.Collectors;
  */
 final class Placement {
     private static final int GAP_ROWS = 3;
-    private static final int TOP_ROWS = 5;
-    private static final int MOST_CONTROL_COLUMNS = 2;
+    private static final int TOP_ROWS = 6;
+    private static final int MOST_COLUMNS = 5;
 
     final Map<PartId, Spot> spots = new LinkedHashMap<>();
     final List<Column> columns = new ArrayList<>();
@@ -96,10 +97,8 @@ final class Placement {
         var order = visitOrder(lanes);
         var byColumn = new LinkedHashMap<Integer, List<PartId>>();
         for (var lane : Lane.values()) {
-            addColumns(
-                    lane,
-                    order.stream().filter(part -> lanes.get(part) == lane).toList(),
-                    byColumn);
+            var members = order.stream().filter(part -> lanes.get(part) == lane).toList();
+            addColumns(lane, members, mostColumns(lane, lanes), byColumn);
         }
         byColumn.forEach(this::stack);
         for (int pass = 0; pass < 2; pass++) {
@@ -110,8 +109,37 @@ final class Placement {
     }
 
     private Lane lane(Part part) {
+        return lane(part, new HashSet<>());
+    }
+
+    /**
+     * The lane of a part's kind, unless its feeders say otherwise: a joint stands with what feeds
+     * it, a fuse behind a switch with the switch, a switch behind a load with the load it earths.
+     */
+    private Lane lane(Part part, Set<PartId> onTheWay) {
+        var own = ownLane(part);
+        if (own == Lane.WORK || !onTheWay.add(part.id())) {
+            return own;
+        }
+        var fed =
+                feeders(part.id()).stream()
+                        .map(feeder -> lane(parts.get(feeder), onTheWay))
+                        .toList();
+        onTheWay.remove(part.id());
+        if (fed.isEmpty()) {
+            return own;
+        }
+        if (part.kind() instanceof Kind.Splice) {
+            return Collections.max(fed);
+        }
+        boolean movedOn =
+                own != Lane.SOURCE && fed.stream().allMatch(lane -> lane.compareTo(own) > 0);
+        return movedOn ? Collections.min(fed) : own;
+    }
+
+    private static Lane ownLane(Part part) {
         return switch (part.kind()) {
-            case Kind.Battery _, Kind.Alternator _ -> Lane.SOURCE;
+            case Kind.Battery _, Kind.Alternator _, Kind.Splice _ -> Lane.SOURCE;
             case Kind.Fuse _, Kind.FuseBox _ -> Lane.GUARD;
             case Kind.Switch _,
                     Kind.Relay _,
@@ -120,7 +148,6 @@ final class Placement {
                     Kind.Stabiliser _,
                     Kind.Connector _ ->
                     Lane.CONTROL;
-            case Kind.Splice() -> fedByControl(part) ? Lane.CONTROL : Lane.SOURCE;
             case Kind.Starter _,
                     Kind.Lamp _,
                     Kind.WarningLamp _,
@@ -133,13 +160,6 @@ final class Placement {
                     Kind.EarthPoint _ ->
                     Lane.WORK;
         };
-    }
-
-    private boolean fedByControl(Part splice) {
-        return feeders(splice.id()).stream()
-                .map(parts::get)
-                .anyMatch(
-                        part -> !(part.kind() instanceof Kind.Splice) && lane(part) != Lane.SOURCE);
     }
 
     private List<PartId> feeders(PartId part) {
@@ -183,12 +203,32 @@ final class Placement {
         }
     }
 
-    private void addColumns(Lane lane, List<PartId> members, Map<Integer, List<PartId>> byColumn) {
+    /**
+     * The lanes of source, guard and work take what they need, up to three columns; control takes
+     * what is left.
+     */
+    private int mostColumns(Lane lane, Map<PartId, Lane> lanes) {
+        if (lane != Lane.CONTROL) {
+            return lane == Lane.GUARD ? 3 : 2;
+        }
+        int taken = 0;
+        for (var other : List.of(Lane.SOURCE, Lane.GUARD, Lane.WORK)) {
+            var members = lanes.keySet().stream().filter(part -> lanes.get(part) == other).toList();
+            int deepest =
+                    members.stream()
+                            .mapToInt(part -> depth(part, members, new HashSet<>()) + 1)
+                            .max()
+                            .orElse(0);
+            taken += Math.min(deepest, mostColumns(other, lanes));
+        }
+        return Math.max(2, MOST_COLUMNS - taken);
+    }
+
+    private void addColumns(
+            Lane lane, List<PartId> members, int most, Map<Integer, List<PartId>> byColumn) {
         var depths = new HashMap<PartId, Integer>();
         for (var part : members) {
-            int most = lane == Lane.CONTROL ? MOST_CONTROL_COLUMNS - 1 : 1;
-            int depth = lane == Lane.SOURCE ? 0 : depth(part, members, new HashSet<>());
-            depths.put(part, Math.min(depth, most));
+            depths.put(part, Math.min(depth(part, members, new HashSet<>()), most - 1));
         }
         var used = depths.values().stream().distinct().sorted().toList();
         for (int depth : used) {

@@ -44,8 +44,12 @@ final class Router {
     /** A grid node by column and row. */
     record Node(int column, int row) {}
 
-    /** One end of a stroke: the key of its trunk and the node next to its pin. */
-    record Anchor(Object key, Node node) {}
+    /**
+     * One end of a stroke: the key of its trunk and the node next to its pin.
+     *
+     * @param shares whether it may meet its trunk on the way rather than at the pin
+     */
+    record Anchor(Object key, Node node, boolean shares) {}
 
     /** A way found, end to end. */
     record Way(List<Node> nodes, boolean startsOnTrunk, boolean endsOnTrunk) {}
@@ -78,7 +82,9 @@ final class Router {
     }
 
     private Set<Integer> ends(Anchor anchor) {
-        var ends = new HashSet<>(trunks.getOrDefault(anchor.key(), Set.of()));
+        var ends =
+                new HashSet<>(
+                        anchor.shares() ? trunks.getOrDefault(anchor.key(), Set.of()) : Set.of());
         ends.removeIf(
                 index -> across[index] != 0 && along[index] != 0 && across[index] != along[index]);
         ends.add(index(anchor.node()));

@@ -126,7 +126,7 @@ final class SolveCommand extends Commands.Printing {
     }
 
     private int print(Job job, OperatingPoint point) throws IOException {
-        var printer = CSVFormat.RFC4180.print(out());
+        var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         printer.printRecord("kind", "name", "volts", "amps", "state");
         for (var part : job.parts()) {
             for (var terminal : part.terminals()) {

@@ -55,6 +55,11 @@ public final class CircuitList extends VBox {
         refresh();
     }
 
+    @Override
+    public void requestFocus() {
+        list.requestFocus();
+    }
+
     private void refresh() {
         following = true;
         var circuits =
@@ -95,11 +100,12 @@ public final class CircuitList extends VBox {
                 return;
             }
             setId("circuit-" + circuit.number());
+            setPrefWidth(0);
             var name = Texts.label(circuit.name(), "circuit-name");
             var middle = new VBox(5, name, Marks.pips(circuit.done()));
             HBox.setHgrow(middle, Priority.ALWAYS);
             var number = Texts.label(String.valueOf(circuit.number()), "circuit-number");
-            var row = new HBox(10, number, middle);
+            var row = new HBox(8, number, middle);
             row.setStyle("-fx-alignment: center-left;");
             var assessed = bench.assessed().get();
             assessed.flatMap(found -> found.worst(circuit.id()))

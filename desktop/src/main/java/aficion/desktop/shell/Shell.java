@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -70,7 +71,8 @@ public final class Shell extends BorderPane {
                         View.MAKE, new MakeView(bench, files::exportCsv, files::printSchedule),
                         View.BENCH, new BenchView(bench));
         setTop(top);
-        setLeft(new CircuitList(bench));
+        var circuits = new CircuitList(bench);
+        setLeft(circuits);
         setRight(new Inspector(bench));
         setBottom(new ConditionsBar(bench));
         var centre = new BorderPane(middle);
@@ -78,6 +80,7 @@ public final class Shell extends BorderPane {
         setCenter(centre);
         show(View.TRACE);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        Platform.runLater(circuits::requestFocus);
     }
 
     /** A scene with a shell in it, dressed in the theme. */

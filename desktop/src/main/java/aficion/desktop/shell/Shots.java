@@ -26,6 +26,7 @@ import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 
 /** Pictures of each main view of a job, with everything of the circuit switched on. */
@@ -73,6 +74,9 @@ public final class Shots {
             bench[0] = AficionApp.bench(Clock.systemDefaultZone());
             var files = new Files(bench[0], Files.dialogs(null));
             scene[0] = Shell.scene(bench[0], files, () -> {}, WIDTH, HEIGHT);
+            var stage = new Stage();
+            stage.setScene(scene[0]);
+            stage.show();
             bench[0].take(job);
             return null;
         });
@@ -121,8 +125,6 @@ public final class Shots {
         settle(bench, circuit);
         var image =
                 onScreen(() -> {
-                    scene.getRoot().applyCss();
-                    scene.getRoot().layout();
                     return scene.snapshot(new WritableImage((int) WIDTH, (int) HEIGHT));
                 });
         var path = folder.resolve(name + ".png");

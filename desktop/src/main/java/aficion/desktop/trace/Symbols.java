@@ -63,7 +63,7 @@ final class Symbols {
             case Kind.Stabiliser(var mean) -> stabiliser(UserUnits.METRIC.print(mean));
             case Kind.Resistor _ -> resistor("1", "2", false);
             case Kind.Diode _ -> diode();
-            case Kind.Load _ -> circled("", "+", "31");
+            case Kind.Load load -> circled(demand(load), "+", "31");
             case Kind.Splice() -> nodes.add(solid(body.box().x(), body.box().y(), 5));
             case Kind.Connector(var ways, _) ->
                     ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
@@ -104,19 +104,18 @@ final class Symbols {
     }
 
     private void battery() {
-        double x = body.box().x() + 22;
-        double top = body.box().y() + 10;
-        double bottom = body.box().bottom() - 10;
-        double step = (bottom - top) / 3;
+        double x = body.box().x() + 24;
         var plus = pin("+");
         var minus = pin("-");
+        double step = (minus.y() - plus.y()) / 3;
+        boolean flows = flows("output");
         for (int i = 0; i < 4; i++) {
-            double y = top + i * step;
-            double half = i % 2 == 0 ? 12 : 6;
+            double y = plus.y() + i * step;
+            double half = i % 2 == 0 ? 13 : 7;
             nodes.add(Ink.line(x - half, y, x + half, y));
         }
-        nodes.add(Ink.line(x, top, plus.x(), plus.y()));
-        nodes.add(Ink.line(x, bottom, minus.x(), minus.y()));
+        nodes.add(Ink.line(x, plus.y(), plus.x(), plus.y(), live(flows)));
+        nodes.add(Ink.line(x, minus.y(), minus.x(), minus.y(), live(flows)));
         pinName("+", plus);
         pinName("-", minus);
     }
@@ -167,7 +166,7 @@ final class Symbols {
         for (var pin : body.pins()) {
             double inward = pin.side() == Side.LEFT ? 12 : -12;
             nodes.add(Ink.line(pin.at().x(), pin.at().y(), pin.at().x() + inward, pin.at().y()));
-            nodes.add(Ink.circle(pin.at().x() + inward, pin.at().y(), 3, "pin"));
+            nodes.add(Ink.circle(pin.at().x() + inward, pin.at().y(), 3, "seat"));
             pinName(pin.name(), pin.at());
         }
         for (var contact : position.joins()) {
@@ -242,8 +241,8 @@ final class Symbols {
         double seat = makes.x() - 14;
         nodes.add(Ink.line(common.x(), common.y(), hinge, common.y(), live(flows("30-87"))));
         nodes.add(Ink.line(seat, makes.y(), makes.x(), makes.y(), live(flows("30-87"))));
-        nodes.add(Ink.circle(hinge, common.y(), 3, "pin"));
-        nodes.add(Ink.circle(seat, makes.y(), 3, "pin"));
+        nodes.add(Ink.circle(hinge, common.y(), 3, "seat"));
+        nodes.add(Ink.circle(seat, makes.y(), 3, "seat"));
         nodes.add(
                 Ink.line(
                         hinge,
@@ -260,7 +259,7 @@ final class Symbols {
                                     pin.at().x(),
                                     pin.at().y(),
                                     live(flows("30-87a"))));
-                    nodes.add(Ink.circle(seat, pin.at().y(), 3, "pin"));
+                    nodes.add(Ink.circle(seat, pin.at().y(), 3, "seat"));
                     pinName("87a", pin.at());
                 });
         var in = pin("86");
@@ -276,15 +275,18 @@ final class Symbols {
     private void filament(String feed, Point back) {
         var in = pin(feed);
         double x = in.x() + 34;
+        double bus = back.x() - 14;
         double light =
                 point.flatMap(solved -> solved.light(part.id(), feed))
                         .map(share -> share.value())
                         .orElse(0.0);
         boolean flows = flows(feed);
-        nodes.add(Ink.line(in.x(), in.y(), x - 13, in.y(), live(flows)));
-        nodes.add(Ink.line(x + 13, in.y(), back.x(), back.y(), live(flows)));
-        nodes.add(Ink.circle(x, in.y(), 13, live(light > 0.01)));
-        double arm = 13 * Math.sqrt(0.5);
+        nodes.add(Ink.line(in.x(), in.y(), x - 12, in.y(), live(flows)));
+        nodes.add(Ink.line(x + 12, in.y(), bus, in.y(), live(flows)));
+        nodes.add(Ink.line(bus, in.y(), bus, back.y(), live(flows)));
+        nodes.add(Ink.line(bus, back.y(), back.x(), back.y(), live(flows)));
+        nodes.add(Ink.circle(x, in.y(), 12, live(light > 0.01)));
+        double arm = 12 * Math.sqrt(0.5);
         nodes.add(Ink.line(x - arm, in.y() - arm, x + arm, in.y() + arm));
         nodes.add(Ink.line(x - arm, in.y() + arm, x + arm, in.y() - arm));
         boolean shown = light > 0.01;
@@ -293,19 +295,21 @@ final class Symbols {
                     shown
                             ? Words.of("trace.light", Math.round(light * 100))
                             : Words.of("trace.dark");
-            nodes.add(
-                    Ink.text(
-                            x + 17,
-                            in.y() + (back.y() < in.y() ? 11 : -11),
-                            words,
-                            shown ? "live" : "dim"));
+            nodes.add(Ink.centred(x, in.y() + 18, words, shown ? "live" : "dim"));
         }
         pinName(feed, in);
     }
 
+    private static String demand(Kind.Load load) {
+        return switch (load.demand()) {
+            case Kind.InWatts(var watts) -> UserUnits.METRIC.print(watts);
+            case Kind.InAmps(var amps) -> UserUnits.METRIC.print(amps);
+        };
+    }
+
     private void circled(String letter, String in, String out) {
         join(pin(in), pin(out), flows("body"));
-        nodes.add(Ink.circle(centre(), middle(), 16, live(flows("body"))));
+        nodes.add(Ink.circle(centre(), middle(), 18, live(flows("body"))));
         nodes.add(Ink.centred(centre(), middle(), letter));
         pinName(in, pin(in));
         pinName(out, pin(out));
@@ -337,8 +341,8 @@ final class Symbols {
         nodes.add(Ink.line(in.x(), in.y(), in.x() + 20, in.y(), live(flows)));
         nodes.add(Ink.line(out.x() - 20, out.y(), out.x(), out.y(), live(flows)));
         nodes.add(Ink.line(in.x() + 20, in.y(), out.x() - 22, in.y() - 9, live(flows)));
-        nodes.add(Ink.circle(in.x() + 20, in.y(), 3, "pin"));
-        nodes.add(Ink.circle(out.x() - 20, out.y(), 3, "pin"));
+        nodes.add(Ink.circle(in.x() + 20, in.y(), 3, "seat"));
+        nodes.add(Ink.circle(out.x() - 20, out.y(), 3, "seat"));
         nodes.add(Ink.box(centre() - 6, middle() + 6, 12, 12));
         pinName("1", in);
     }
@@ -362,7 +366,7 @@ final class Symbols {
                         .map(amps -> Math.abs(amps.value()) / gauge.fullScale().value())
                         .orElse(0.0);
         join(pin("B"), pin("T"), flows("body"));
-        nodes.add(Ink.circle(centre(), middle(), 16, live(flows("body"))));
+        nodes.add(Ink.circle(centre(), middle(), 18, live(flows("body"))));
         double angle = Math.toRadians(220 - 260 * Math.clamp(share, 0, 1.1));
         nodes.add(
                 Ink.line(

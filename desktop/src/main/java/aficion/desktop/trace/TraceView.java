@@ -46,7 +46,7 @@ import javafx.scene.transform.Scale;
  */
 public final class TraceView extends BorderPane {
     private static final double HEAD = 28;
-    private static final double LEAST_SCALE = 0.9;
+    private static final double LEAST_SCALE = 0.88;
     private static final double MOST_SCALE = 1.25;
     private static final double TICKS_A_SECOND = 28;
 
@@ -228,10 +228,18 @@ public final class TraceView extends BorderPane {
     private void jump(Jump jump, Job job) {
         double x = jump.at().x();
         double y = jump.at().y();
+        int out = jump.side() == Diagram.Side.LEFT ? -1 : 1;
         var circuit = job.circuit(jump.circuit());
-        var shape = new Polygon(x - 2, y, x - 9, y - 8, x - 44, y - 8, x - 44, y + 8, x - 9, y + 8);
+        double tip = x + out * 2;
+        double neck = x + out * 9;
+        double end = x + out * 44;
+        var shape =
+                out < 0
+                        ? new Polygon(tip, y, neck, y - 8, end, y - 8, end, y + 8, neck, y + 8)
+                        : new Polygon(
+                                tip, y - 8, end - 7, y - 8, end, y, end - 7, y + 8, tip, y + 8);
         shape.getStyleClass().add("jump");
-        var text = Ink.text(x - 41, y, job.wire(jump.wire()).number(), "dim");
+        var text = Ink.text(out < 0 ? x - 41 : x + 6, y, job.wire(jump.wire()).number(), "dim");
         var group = new Group(shape, text);
         group.setId("jump-" + jump.pin());
         group.setCursor(Cursor.HAND);
@@ -250,7 +258,9 @@ public final class TraceView extends BorderPane {
         }
         var diagram = shown.get();
         var room = scroll.getViewportBounds();
-        double scale = Math.clamp((room.getWidth() - 2) / diagram.width(), LEAST_SCALE, MOST_SCALE);
+        double wide = (room.getWidth() - 2) / diagram.width();
+        double high = (room.getHeight() - 2) / (diagram.height() + HEAD);
+        double scale = Math.clamp(Math.min(wide, high), LEAST_SCALE, MOST_SCALE);
         canvas.getTransforms().setAll(new Scale(scale, scale));
         double height = Math.max(diagram.height() + HEAD, (room.getHeight() - 2) / scale);
         double width = Math.max(diagram.width(), (room.getWidth() - 2) / scale);
