@@ -96,7 +96,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
             add(
                     "ohms " + wire.id(),
                     new TestStep.Continuity(wire.id()),
-                    Optional.of(new Expected.Near(new Ohms(ohms), PROBES)));
+                    Optional.of(new Expected.AtMost(new Ohms(ohms + PROBES))));
         }
 
         /** One step for each live net: the first terminal of wires that hang together. */

@@ -32,6 +32,22 @@ public sealed interface Expected {
         }
     }
 
+    /** A greatest value: up to that passes, up to twice of it is near. */
+    record AtMost(Quantity value) implements Expected {
+        @Override
+        public Unit unit() {
+            return value.unit();
+        }
+
+        @Override
+        public Verdict judge(double reading) {
+            if (reading <= value.value()) {
+                return Verdict.PASS;
+            }
+            return reading <= 2 * value.value() ? Verdict.NEAR : Verdict.FAIL;
+        }
+    }
+
     /** A least value: at least that passes, at least half of it is near. */
     record AtLeast(Quantity value) implements Expected {
         @Override

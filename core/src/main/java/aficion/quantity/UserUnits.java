@@ -20,6 +20,12 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
     /** Feet and degrees Fahrenheit. */
     public static final UserUnits FOOT = new UserUnits(LengthUnit.FOOT, TemperatureUnit.FAHRENHEIT);
 
+    /** What a meter shows when a resistance is over its range. */
+    public static final String OVER_RANGE = "OL";
+
+    /** The resistance that {@link #OVER_RANGE} is kept as. */
+    public static final double OVER_RANGE_OHMS = 1e9;
+
     private static final double METRES_A_FOOT = 0.3048;
     private static final Pattern NUMBER_AND_UNIT =
             Pattern.compile("([+-]?[0-9]+(?:[.,][0-9]+)?|[.,][0-9]+)\\s*(.*)", Pattern.DOTALL);
@@ -51,6 +57,8 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
             case Amps a -> fixed(a.value(), Math.abs(a.value()) < 1 ? 2 : 1) + " A";
             case Ohms o when Math.abs(o.value()) < 0.1 ->
                     significant(o.value() * 1000) + " m\u03a9";
+            case Ohms o when Math.abs(o.value()) >= 1e6 ->
+                    significant(o.value() / 1e6) + " M\u03a9";
             case Ohms o -> significant(o.value()) + " \u03a9";
             case Henries h -> significant(h.value() * 1000) + " mH";
             case Rpm r -> fixed(r.value(), 0) + " rpm";
@@ -91,9 +99,13 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
 
     /**
      * Reads a number followed by the unit's symbol or by nothing, as a meter reading is written:
-     * {@code 12.4}, {@code 12,4V}, {@code 250 mV}; empty when the text is no such number.
+     * {@code 12.4}, {@code 12,4V}, {@code 250 mV}, {@code OL} for ohms over the range; empty when
+     * the text is no such number.
      */
     public static Optional<Double> parseReading(String text, Unit unit) {
+        if (unit == Unit.OHM && text.strip().equalsIgnoreCase(OVER_RANGE)) {
+            return Optional.of(OVER_RANGE_OHMS);
+        }
         var match = NUMBER_AND_UNIT.matcher(text.strip());
         if (!match.matches()) {
             return Optional.empty();
@@ -109,6 +121,9 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
         }
         if (symbol.equals("k" + unit.symbol()) || symbol.equals("k" + plain)) {
             return Optional.of(value * 1000);
+        }
+        if (symbol.equals("M" + unit.symbol()) || symbol.equals("M" + plain)) {
+            return Optional.of(value * 1e6);
         }
         return Optional.empty();
     }

@@ -88,10 +88,11 @@ public final class Speech {
     }
 
     public String ends(Wire wire) {
-        return Words.of(
-                "wire.between",
-                Words.of("termination", wire.from().termination()),
-                Words.of("termination", wire.to().termination()));
+        var from = Words.of("termination", wire.from().termination());
+        var to = Words.of("termination", wire.to().termination());
+        return from.equals(to)
+                ? Words.of("wire.ends.alike", from)
+                : Words.of("wire.between", from, to);
     }
 
     /** The fuse that guards a wire, or why there is none. */
@@ -207,6 +208,7 @@ public final class Speech {
                                             say(like(middle, tolerance)));
                             case Expected.AtLeast(var least) ->
                                     Words.of("bench.atLeast", say(least));
+                            case Expected.AtMost(var most) -> Words.of("bench.atMost", say(most));
                         })
                 .orElseGet(() -> Words.of("bench.looks"));
     }

@@ -126,7 +126,7 @@ public final class BenchView extends VBox {
         HBox.setHgrow(task, Priority.ALWAYS);
         task.setMaxWidth(Double.MAX_VALUE);
         var expected = Texts.label(bench.speech().expected(step.expected()), "condensed");
-        expected.setMinWidth(130);
+        expected.setMinWidth(110);
         expected.setStyle("-fx-font-size: 14px;");
         var verdict = Texts.label("", "verdict");
         var problem = Texts.wrapped("", "danger-text");
@@ -146,20 +146,20 @@ public final class BenchView extends VBox {
         } else {
             box.getChildren()
                     .addAll(
-                            Texts.button(
-                                    Words.of("bench.ok"),
-                                    "plain-button",
-                                    () -> seen(step, Verdict.PASS)),
-                            Texts.button(
-                                    Words.of("bench.bad"),
-                                    "plain-button",
-                                    () -> seen(step, Verdict.FAIL)));
+                            judging("bench.ok", step, Verdict.PASS),
+                            judging("bench.bad", step, Verdict.FAIL));
         }
         verdict.setMinWidth(Region.USE_PREF_SIZE);
         verdict.setPrefWidth(48);
         box.getChildren().add(verdict);
         rows.put(step.key(), new Row(step, box, field, verdict, problem));
         return new VBox(box, problem);
+    }
+
+    private Node judging(String words, TestStep step, Verdict verdict) {
+        var button = Texts.button(Words.of(words), "plain-button", () -> seen(step, verdict));
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
     }
 
     private void start() {
@@ -264,6 +264,9 @@ public final class BenchView extends VBox {
     }
 
     private static String plain(double value) {
+        if (value >= UserUnits.OVER_RANGE_OHMS) {
+            return UserUnits.OVER_RANGE;
+        }
         return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
     }
 }

@@ -94,12 +94,12 @@ public final class MakeView extends VBox {
     }
 
     private void columns() {
-        var number = column("make.number", 64, Line::number);
+        var number = column("make.number", 58, Line::number);
         number.setComparator(ScheduleRow::byNumber);
         var size =
                 measured(
                         "make.size",
-                        72,
+                        76,
                         Line::size,
                         line -> line.row().wire().conductor().copper().value());
         var length =
@@ -112,13 +112,13 @@ public final class MakeView extends VBox {
                 .setAll(
                         List.of(
                                 number,
-                                column("make.from", 70, Line::from),
-                                column("make.to", 70, Line::to),
-                                column("make.colour", 116, Line::colour),
+                                column("make.from", 66, Line::from),
+                                column("make.to", 66, Line::to),
+                                column("make.colour", 104, Line::colour),
                                 size,
                                 length,
-                                column("make.ends", 140, Line::ends),
-                                column("make.fuse", 120, Line::fuse)));
+                                column("make.ends", 150, Line::ends),
+                                column("make.fuse", 100, Line::fuse)));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
     }
 

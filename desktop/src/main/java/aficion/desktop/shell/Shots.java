@@ -81,13 +81,7 @@ public final class Shots {
             return null;
         });
         for (var circuit : job.circuits()) {
-            picture(
-                    bench[0],
-                    scene[0],
-                    View.TRACE,
-                    circuit,
-                    Optional.empty(),
-                    "trace-" + circuit.id());
+            picture(bench[0], scene[0], View.TRACE, circuit, "trace-" + circuit.id());
         }
         var first =
                 job.circuits().stream()
@@ -100,24 +94,17 @@ public final class Shots {
                         scene[0],
                         view,
                         first.get(),
-                        Optional.empty(),
                         view.name().toLowerCase(Locale.ROOT));
             }
         }
         bench[0].close();
     }
 
-    private void picture(
-            Workbench bench,
-            Scene scene,
-            View view,
-            Circuit circuit,
-            Optional<Selection> selection,
-            String name)
+    private void picture(Workbench bench, Scene scene, View view, Circuit circuit, String name)
             throws IOException, InterruptedException {
         onScreen(() -> {
             ((Shell) scene.getRoot()).show(view);
-            bench.selection().set(selection.orElse(new Selection.Nothing()));
+            bench.selection().set(worst(bench, circuit));
             bench.conditions().set(busy(circuit));
             bench.focus().set(Optional.of(circuit.id()));
             return null;
@@ -130,6 +117,17 @@ public final class Shots {
         var path = folder.resolve(name + ".png");
         ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", path.toFile());
         written.add(path);
+    }
+
+    /**
+     * What the worst finding of a circuit is about; nothing where nothing is wrong or known yet.
+     */
+    private static Selection worst(Workbench bench, Circuit circuit) {
+        return bench.assessed()
+                .get()
+                .flatMap(found -> found.of(circuit.id()).stream().findFirst())
+                .map(finding -> Selection.of(finding.subject()))
+                .orElse(new Selection.Nothing());
     }
 
     /** Key on and every switch of the circuit where it joins most, the engine running. */

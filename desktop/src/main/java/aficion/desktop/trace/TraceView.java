@@ -125,7 +125,9 @@ public final class TraceView extends BorderPane {
             layer.getChildren().clear();
         }
         if (diagram.isEmpty() || diagram.get().bodies().isEmpty()) {
-            var empty = new javafx.scene.control.Label(Words.of("trace.empty"));
+            boolean noJob = bench.job().circuits().isEmpty();
+            var empty =
+                    new javafx.scene.control.Label(Words.of(noJob ? "trace.noJob" : "trace.empty"));
             empty.getStyleClass().add("empty");
             scroll.setContent(empty);
             return;
