@@ -7,6 +7,9 @@ import aficion.quantity.Unit;
 /** What a reading should be. */
 public sealed interface Expected {
 
+    /** What adding and taking away in binary may leave of a decimal reading. */
+    double ROUNDING = 1e-9;
+
     Unit unit();
 
     Verdict judge(double reading);
@@ -24,7 +27,7 @@ public sealed interface Expected {
 
         @Override
         public Verdict judge(double reading) {
-            double off = Math.abs(reading - value.value());
+            double off = Math.abs(reading - value.value()) - ROUNDING;
             if (off <= tolerance) {
                 return Verdict.PASS;
             }

@@ -59,9 +59,20 @@ public final class Sizing {
         var peak = heldAmps.value() > steadyAmps.value() ? held : steady;
         var path = FlowPath.through(peak.map(WorstCase.Peak::point).orElse(rest), wire);
         var current = new Amps(Math.max(steadyAmps.value(), heldAmps.value()));
-        Predicate<Conductor> cool = conductor -> coolEnough(wire, conductor, steadyAmps, heldAmps);
+        Predicate<Conductor> cool =
+                conductor -> {
+                    double more = freed(wire, conductor, current);
+                    return coolEnough(
+                            wire,
+                            conductor,
+                            new Amps(steadyAmps.value() * more),
+                            new Amps(heldAmps.value() * more));
+                };
         Predicate<Conductor> little =
-                conductor -> drop(wire, conductor, current, path).limit().orElseThrow().kept();
+                conductor -> {
+                    var freed = new Amps(current.value() * freed(wire, conductor, current));
+                    return drop(wire, conductor, freed, path).limit().orElseThrow().kept();
+                };
         Predicate<Conductor> strong =
                 conductor ->
                         conductor.copper().value() >= job.rules().leastSection().value() * 0.999;
@@ -97,6 +108,18 @@ public final class Sizing {
 
     private static Amps magnitude(Optional<WorstCase.Peak> peak) {
         return new Amps(peak.map(found -> Math.abs(found.amps().value())).orElse(0.0));
+    }
+
+    /**
+     * How much more flows, as a factor, when a wire is replaced by a thicker one: the volts it no
+     * longer loses drive a load of resistance, which is the most any load takes; nothing less for a
+     * thinner one.
+     */
+    private double freed(Wire wire, Conductor conductor, Amps current) {
+        double saved = wire.conductor().perMetre().value() - conductor.perMetre().value();
+        double volts = current.value() * saved * wire.length().metres().value();
+        double system = job.vehicle().system().value();
+        return volts <= 0 ? 1 : 1 / (1 - Math.min(volts / system, 0.5));
     }
 
     private boolean coolEnough(Wire wire, Conductor conductor, Amps steady, Amps held) {

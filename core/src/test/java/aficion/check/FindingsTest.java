@@ -1,0 +1,338 @@
+package aficion.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.job.Job;
+import aficion.job.JobBuilder;
+import aficion.job.Kind;
+import aficion.job.PartId;
+import aficion.job.Unguarded;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
+import aficion.size.Assessment;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class FindingsTest {
+
+    private static List<Finding> findings(Job job) {
+        return Findings.of(Assessment.of(job));
+    }
+
+    private static <F extends Finding> F only(Job job, Class<F> kind) {
+        var found = findings(job).stream().filter(kind::isInstance).toList();
+        assertThat(found).hasSize(1);
+        return kind.cast(found.getFirst());
+    }
+
+    /** A finding's first remedy, once applied, must take the finding away. */
+    private static void assertMended(Job job, Finding finding) {
+        var mended = finding.remedies().getFirst().apply(job);
+        assertThat(findings(mended))
+                .noneMatch(found ->
+                        found.rule().equals(finding.rule())
+                                && found.subject().equals(finding.subject()));
+    }
+
+    /** A fused, sound circuit: 8 A over 2.5 mm² behind 15 A. */
+    private static JobBuilder sound() {
+        return JobBuilder.twelveVolts()
+                .fuse("F1", 15)
+                .onOff("S1", "x", 20)
+                .load("X1", 8)
+                .wire("B1.+", "F1.1", "2.5mm2", 0.15)
+                .stated(Unguarded.WITHIN_REACH)
+                .wire("F1.2", "S1.1", "2.5mm2", 1)
+                .wire("S1.2", "X1.+", "2.5mm2", 2);
+    }
+
+    @Test
+    void aSoundCircuitHasNoFindings() {
+        assertThat(findings(sound().build())).isEmpty();
+    }
+
+    @Test
+    void anEmptyJobHasNoFindings() {
+        assertThat(findings(new JobBuilder(12).build())).isEmpty();
+    }
+
+    @Test
+    void aWireThatGetsTooHotIsFoundAndMended() {
+        var job = sound().load("X2", 20).wire("F1.2", "X2.+", "0.5mm2", 0.3).build();
+        var changed = new Edit.FitFuse(new PartId("F1"), "", new Amps(40)).apply(job);
+
+        var found = only(changed, Finding.WireTooThinByHeat.class);
+
+        assertThat(found.wire()).isEqualTo(new WireId("w5"));
+        assertThat(found.severity()).isEqualTo(Severity.DANGER);
+        assertThat(found.carried().value()).isGreaterThan(found.limit().value());
+        assertMended(changed, found);
+    }
+
+    @Test
+    void aWireThatLosesTooMuchIsFoundAndMended() {
+        var job = sound().load("X2", 3).wire("S1.2", "X2.+", "0.5mm2", 14).build();
+
+        var found = only(job, Finding.WireTooThinByDrop.class);
+
+        assertThat(found.lost().value()).isGreaterThan(found.limit().value());
+        assertThat(found.severity()).isEqualTo(Severity.FIX);
+        assertMended(job, found);
+    }
+
+    @Test
+    void aFuseLargerThanItsWireIsFoundAndMended() {
+        var job = sound().lamp("H1", 5).wire("S1.2", "H1.58", "0.5mm2", 1).build();
+
+        var found = only(job, Finding.GuardLargerThanWire.class);
+
+        assertThat(found.fuse()).hasToString("F1");
+        assertThat(found.passes()).isEqualTo(new Amps(15));
+        assertThat(found.remedies()).allMatch(edit -> edit instanceof Edit.Resize);
+        assertMended(job, found);
+    }
+
+    @Test
+    void aSmallerFuseIsOfferedFirstWhereTheLoadAllowsIt() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", 15)
+                        .lamp("H1", 5)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.15)
+                        .stated(Unguarded.WITHIN_REACH)
+                        .wire("F1.2", "H1.58", "0.5mm2", 1)
+                        .build();
+
+        var found = only(job, Finding.GuardLargerThanWire.class);
+
+        assertThat(found.remedies().getFirst())
+                .isEqualTo(new Edit.FitFuse(new PartId("F1"), "", new Amps(10)));
+        assertMended(job, found);
+    }
+
+    @Test
+    void anUnguardedLeadIsFoundAndGivenAFuse() {
+        var job = JobBuilder.twelveVolts().load("X1", 2).wire("B1.+", "X1.+", "1mm2", 2).build();
+
+        var found = only(job, Finding.LeadWithoutGuard.class);
+
+        assertThat(found.severity()).isEqualTo(Severity.DANGER);
+        assertThat(found.remedies().getFirst()).isInstanceOf(Edit.InsertFuse.class);
+        assertMended(job, found);
+        assertThat(findings(found.remedies().getFirst().apply(job))).isEmpty();
+    }
+
+    @Test
+    void aLeadThatIsStatedUnguardedIsLeftAlone() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .load("X1", 2)
+                        .wire("B1.+", "X1.+", "1mm2", 2)
+                        .stated(Unguarded.SHORT_AND_SLEEVED)
+                        .build();
+
+        assertThat(findings(job)).isEmpty();
+    }
+
+    @Test
+    void onlyTheFirstOfUnguardedLeadsInARowIsNamed() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .part("J1", new Kind.Splice())
+                        .load("X1", 2)
+                        .wire("B1.+", "J1.J", "1mm2", 2)
+                        .wire("J1.J", "X1.+", "1mm2", 2)
+                        .build();
+
+        assertThat(only(job, Finding.LeadWithoutGuard.class).wire()).isEqualTo(new WireId("w2"));
+    }
+
+    /**
+     * 8 A are 80 % of 10; a 10 A fuse with 8.4 A steady is overloaded, and 15 A still guards 2.5
+     * mm².
+     */
+    @Test
+    void aFuseNearItsLimitIsFoundAndMended() {
+        var job = new Edit.FitFuse(new PartId("F1"), "", new Amps(10)).apply(sound().build());
+
+        var found = only(job, Finding.FuseOverloaded.class);
+
+        assertThat(found.carried().value()).isBetween(8.0, 8.6);
+        assertThat(found.remedies().getFirst())
+                .isEqualTo(new Edit.FitFuse(new PartId("F1"), "", new Amps(15)));
+        assertMended(job, found);
+    }
+
+    private static Job overloadedSwitch() {
+        return JobBuilder.twelveVolts()
+                .fuse("F1", 15)
+                .onOff("S1", "lights", 6)
+                .load("X1", 8)
+                .wire("B1.+", "F1.1", "2.5mm2", 0.15)
+                .stated(Unguarded.WITHIN_REACH)
+                .wire("F1.2", "S1.1", "2.5mm2", 1)
+                .wire("S1.2", "X1.+", "2.5mm2", 2)
+                .build();
+    }
+
+    @Test
+    void anOverloadedSwitchIsFoundAndGivenARelay() {
+        var job = overloadedSwitch();
+        var found = only(job, Finding.ContactOverloaded.class);
+
+        assertThat(found.contact()).isEqualTo("1-2");
+        assertThat(found.rating()).isEqualTo(new Amps(6));
+        assertMended(job, found);
+        var mended = found.remedies().getFirst().apply(job);
+        assertThat(mended.part(new PartId("K1")).kind()).isInstanceOf(Kind.Relay.class);
+        assertThat(mended.wiresAt(mended.part(new PartId("K1")).terminal("87")))
+                .extracting(wire -> wire.number())
+                .containsExactly("4");
+    }
+
+    @Test
+    void anOverloadedRelayContactIsFound() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", 25)
+                        .onOff("S1", "fan", 5)
+                        .part(
+                                "K1",
+                                new Kind.Relay(
+                                        new Volts(12),
+                                        new Ohms(85),
+                                        new Ratio(0.65),
+                                        new Ratio(0.2),
+                                        new Amps(10),
+                                        Optional.empty()))
+                        .load("X1", 15)
+                        .wire("B1.+", "F1.1", "4mm2", 0.15)
+                        .stated(Unguarded.WITHIN_REACH)
+                        .wire("F1.2", "K1.30", "4mm2", 1)
+                        .wire("F1.2", "S1.1", "4mm2", 1)
+                        .wire("S1.2", "K1.86", "4mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .wire("K1.87", "X1.+", "4mm2", 1)
+                        .build();
+
+        var found = only(job, Finding.ContactOverloaded.class);
+
+        assertThat(found.part()).isEqualTo(new PartId("K1"));
+        assertThat(found.remedies()).isEmpty();
+    }
+
+    @Test
+    void aCaseThatIsNotEarthedIsFoundAndMended() {
+        var job =
+                sound().part("R1", new Kind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                        .part("P1", new Kind.Gauge(new Ohms(60), new Amps(0.1)))
+                        .wire("S1.2", "P1.B", "2.5mm2", 1)
+                        .wire("P1.T", "R1.T", "0.75mm2", 3)
+                        .build();
+
+        var found = only(job, Finding.TerminalUnconnected.class);
+
+        assertThat(found.terminal()).hasToString("R1.31");
+        assertThat(found.remedies().getFirst())
+                .isEqualTo(new Edit.Mount(new PartId("R1"), new PartId("E1")));
+        assertMended(job, found);
+        assertThat(findings(job)).noneMatch(Finding.NoWayBack.class::isInstance);
+    }
+
+    @Test
+    void spareWaysAndContactsMayStayOpen() {
+        var job =
+                sound().part(
+                                "FB1",
+                                new Kind.FuseBox(
+                                        List.of(
+                                                new Kind.Way(
+                                                        "1",
+                                                        aficion.catalogue.FuseType.BLADE,
+                                                        new Amps(10)))))
+                        .build();
+
+        assertThat(findings(job)).isEmpty();
+    }
+
+    @Test
+    void aSwitchWithOneWireOnlyIsFound() {
+        var job = sound().onOff("S2", "lost", 5).wire("S1.2", "S2.1", "2.5mm2", 1).build();
+
+        assertThat(only(job, Finding.TerminalUnconnected.class).terminal()).hasToString("S2.2");
+    }
+
+    @Test
+    void aPartOnAnIslandHasNoWayBack() {
+        var job =
+                sound().part(
+                                "L1",
+                                new Kind.WarningLamp(
+                                        new aficion.quantity.Watts(2.2), new Volts(13.5)))
+                        .part("R1", new Kind.Resistor(new Ohms(10)))
+                        .wire("L1.1", "R1.1", "0.75mm2", 1)
+                        .wire("R1.2", "L1.2", "0.75mm2", 1)
+                        .build();
+
+        var found = only(job, Finding.NoWayBack.class);
+
+        assertThat(found.part()).isEqualTo(new PartId("L1"));
+        assertThat(found.remedies()).isEmpty();
+    }
+
+    @Test
+    void twoWiresWithOneLabelAreFoundAndMended() {
+        var job = new Edit.Renumber(new WireId("w4"), "2").apply(sound().build());
+
+        var found = only(job, Finding.SameLabel.class);
+
+        assertThat(found.number()).isEqualTo("2");
+        assertThat(found.wire()).isEqualTo(new WireId("w4"));
+        assertThat(found.other()).isEqualTo(new WireId("w2"));
+        assertThat(found.remedies().getFirst())
+                .isEqualTo(new Edit.Renumber(new WireId("w4"), "1.01"));
+        assertMended(job, found);
+    }
+
+    @Test
+    void aChatteringRelayIsADanger() {
+        var job =
+                sound().part(
+                                "K1",
+                                new Kind.Relay(
+                                        new Volts(12),
+                                        new Ohms(85),
+                                        new Ratio(0.6),
+                                        new Ratio(0.2),
+                                        new Amps(30),
+                                        Optional.of(new Amps(20))))
+                        .wire("S1.2", "K1.30", "2.5mm2", 1)
+                        .wire("K1.87a", "K1.86", "2.5mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .build();
+
+        var found = only(job, Finding.RelaysChatter.class);
+
+        assertThat(found.relay()).isEqualTo(new PartId("K1"));
+        assertThat(found.severity()).isEqualTo(Severity.DANGER);
+    }
+
+    @Test
+    void theWorstFindingsComeFirst() {
+        var job =
+                new Edit.Renumber(new WireId("w4"), "2")
+                        .apply(sound().lamp("H1", 5).wire("B1.+", "H1.58", "0.5mm2", 1).build());
+
+        assertThat(findings(job)).extracting(Finding::severity).isSorted();
+        assertThat(findings(job))
+                .extracting(Finding::rule)
+                .containsExactly("LeadWithoutGuard", "SameLabel");
+        assertThat(findings(job).getFirst().subject().circuits(job))
+                .containsExactly(new aficion.job.CircuitId("1"));
+    }
+}

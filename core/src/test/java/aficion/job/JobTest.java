@@ -1,0 +1,203 @@
+package aficion.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import aficion.catalogue.Zone;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class JobTest {
+    private final Job job =
+            JobBuilder.twelveVolts().lamp("H1", 21).wire("B1.+", "H1.58", "1mm2", 2).build();
+
+    @Test
+    void aWireToAPartThatIsNotThereIsNamedWithItsPlace() {
+        var wires = new ArrayList<>(job.wires());
+        wires.add(
+                wires.getLast()
+                        .withTo(new End(new Terminal(new PartId("H9"), "58"), Termination.BULLET)));
+
+        var invalid = catchThrowableOfType(InvalidJob.class, () -> job.withWires(wires));
+
+        assertThat(invalid.problems())
+                .extracting(JobProblem::list, JobProblem::index, JobProblem::field)
+                .contains(org.assertj.core.groups.Tuple.tuple("wires", 2, "to"));
+        assertThat(invalid).hasMessageContaining("H9, which is not there");
+    }
+
+    @Test
+    void aWireToAPinThatThePartLacksSaysWhichPinsThereAre() {
+        var wrong =
+                job.wires()
+                        .getLast()
+                        .withTo(new End(new Terminal(new PartId("H1"), "56"), Termination.BULLET));
+
+        assertThatThrownBy(() -> job.withWires(List.of(wrong)))
+                .hasMessageContaining("H1.56")
+                .hasMessageContaining("58, 31");
+    }
+
+    @Test
+    void everyProblemIsListedNotOnlyTheFirst() {
+        var twice = List.of(job.parts().getFirst(), job.parts().getFirst());
+
+        var invalid = catchThrowableOfType(InvalidJob.class, () -> job.withParts(twice));
+
+        assertThat(invalid.problems()).hasSizeGreaterThan(2);
+        assertThat(invalid.problems().getFirst())
+                .isEqualTo(new JobProblem("parts", 1, "id", "B1 stands twice"));
+    }
+
+    @Test
+    void aPartIsMountedToAnEarthPointOnly() {
+        var lamp = job.part(new PartId("H1")).withMount(new PartId("B1"));
+
+        assertThatThrownBy(() -> job.withParts(List.of(job.part(new PartId("B1")), lamp)))
+                .hasMessageContaining("H1 is mounted to B1, which is no earth point");
+    }
+
+    @Test
+    void aPartWithoutACaseCannotBeMounted() {
+        var gauge = new Kind.Gauge(new Ohms(60), new Amps(0.1));
+
+        assertThatThrownBy(() ->
+                        new Part(
+                                new PartId("P1"),
+                                "gauge",
+                                Zone.DASH,
+                                Optional.of(new PartId("E1")),
+                                gauge))
+                .hasMessageContaining("P1 has no case");
+    }
+
+    @Test
+    void aCircuitKnowsItsWiresAndTheirParts() {
+        assertThat(job.wiresOf(new CircuitId("1"))).hasSize(2);
+        assertThat(job.partsOf(new CircuitId("1")))
+                .extracting(part -> part.id().value())
+                .containsExactly("B1", "E1", "H1");
+        assertThat(job.wiresOf(new CircuitId("2"))).isEmpty();
+    }
+
+    @Test
+    void askingForWhatIsNotThereIsACallersMistake() {
+        assertThatThrownBy(() -> job.part(new PartId("X"))).hasMessageContaining("no part X");
+        assertThatThrownBy(() -> job.wire(new WireId("X"))).hasMessageContaining("no wire X");
+        assertThatThrownBy(() -> job.circuit(new CircuitId("X")))
+                .hasMessageContaining("no circuit X");
+        assertThatThrownBy(() -> job.part(new PartId("H1")).terminal("99"))
+                .hasMessageContaining("H1 has no terminal 99");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "a b", "H1;", "<b>", "012345678901234567890123456789012"})
+    void namesAreShortAndPlain(String name) {
+        assertThatThrownBy(() -> new PartId(name)).hasMessageContaining("is no short name");
+    }
+
+    @Test
+    void aTerminalReadsAsItIsWritten() {
+        assertThat(Terminal.parse("H1.56b")).contains(new Terminal(new PartId("H1"), "56b"));
+        assertThat(Terminal.parse("B1.+").orElseThrow()).hasToString("B1.+");
+        assertThat(List.of("H1", ".56", "H1.", ""))
+                .allSatisfy(text -> assertThat(Terminal.parse(text)).isEmpty());
+    }
+
+    @Test
+    void nonsensicalQuantitiesAreRefusedWithTheirName() {
+        assertThatThrownBy(() -> new Kind.Battery(new Volts(12), new Ohms(0)))
+                .hasMessageContaining("internal resistance must be above zero");
+        assertThatThrownBy(() -> new Kind.Filament("58", new Watts(-5)))
+                .hasMessageContaining("lamp watts");
+        assertThatThrownBy(() -> new RunLength.Measured(new Metres(-1)))
+                .hasMessageContaining("0 to 100 m");
+        assertThatThrownBy(() -> new RunLength.Assumed(new Metres(101)))
+                .hasMessageContaining("0 to 100 m");
+        assertThatThrownBy(() -> new Kind.Points(0, new Ratio(0.6)))
+                .hasMessageContaining("cylinders");
+        assertThatThrownBy(() -> new Kind.Points(4, new Ratio(1))).hasMessageContaining("dwell");
+        assertThatThrownBy(() -> new Vehicle("x", 1960, new Volts(13), Vehicle.Pole.NEGATIVE))
+                .hasMessageContaining("6, 12 or 24 V");
+        assertThatThrownBy(() -> new Kind.Lamp(new Volts(12), List.of()))
+                .hasMessageContaining("one filament or two");
+    }
+
+    @Test
+    void aRelayLetsGoBelowWhereItPullsIn() {
+        assertThatThrownBy(() ->
+                        new Kind.Relay(
+                                new Volts(12),
+                                new Ohms(85),
+                                new Ratio(0.6),
+                                new Ratio(0.6),
+                                new Amps(30),
+                                Optional.empty()))
+                .hasMessageContaining("lets go below");
+    }
+
+    @Test
+    void aSwitchJoinsOnlyPinsItHas() {
+        var off = new Kind.Position("off", false, List.of());
+        var on = new Kind.Position("on", false, List.of(new Kind.Contact("1", "3")));
+
+        assertThatThrownBy(() ->
+                        new Kind.Switch(
+                                Kind.Action.LEVER,
+                                "lights",
+                                List.of("1", "2"),
+                                List.of(off, on),
+                                new Amps(5)))
+                .hasMessageContaining("joins 1-3");
+        assertThatThrownBy(() ->
+                        new Kind.Switch(
+                                Kind.Action.LEVER,
+                                "lights",
+                                List.of("1", "2"),
+                                List.of(off),
+                                new Amps(5)))
+                .hasMessageContaining("two positions");
+        assertThatThrownBy(() -> new Kind.Contact("1", "1")).hasMessageContaining("to itself");
+    }
+
+    @Test
+    void aWireHasTwoDifferentEndsAndASizeThatIsSold() {
+        var wire = job.wires().getLast();
+
+        assertThatThrownBy(() -> wire.withTo(wire.from()))
+                .hasMessageContaining("both ends on B1.+");
+    }
+
+    @Test
+    void stagesAreKeptInTheirOrder() {
+        var circuit =
+                job.circuits()
+                        .getFirst()
+                        .withDone(Circuit.Stage.MADE, true)
+                        .withDone(Circuit.Stage.PLANNED, true);
+
+        assertThat(circuit.done()).containsExactly(Circuit.Stage.PLANNED, Circuit.Stage.MADE);
+        assertThat(circuit.withDone(Circuit.Stage.MADE, false).done())
+                .containsExactly(Circuit.Stage.PLANNED);
+    }
+
+    @Test
+    void listsGivenToAJobAreCopied() {
+        var wires = new ArrayList<>(job.wires());
+        var copied = job.withWires(wires);
+        wires.clear();
+
+        assertThat(copied.wires()).hasSize(2);
+    }
+}

@@ -1,0 +1,155 @@
+package aficion.netlist;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.JobBuilder;
+import aficion.job.Kind;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class StatesTest {
+    private static final CircuitId CIRCUIT = new CircuitId("1");
+
+    private static JobBuilder keyed() {
+        var off = new Kind.Position("off", false, List.of());
+        var run = new Kind.Position("run", false, List.of(new Kind.Contact("30", "15")));
+        var start = new Kind.Position("start", true, List.of(new Kind.Contact("30", "50")));
+        return JobBuilder.twelveVolts()
+                .part(
+                        "S1",
+                        new Kind.Switch(
+                                Kind.Action.KEY,
+                                "key",
+                                List.of("30", "15", "50"),
+                                List.of(off, run, start),
+                                new Amps(30)))
+                .onOff("S2", "lights", 10)
+                .push("S3", "horn", 10)
+                .onOff("S9", "elsewhere", 10)
+                .wire("B1.+", "S1.30", "4mm2", 1)
+                .wire("S1.15", "S2.1", "1mm2", 1)
+                .wire("S1.15", "S3.1", "1mm2", 1);
+    }
+
+    @Test
+    void aCircuitIsTriedInEveryPositionOfTheKeyAndItsOwnSwitches() {
+        var states = OperatingStates.of(keyed().build(), CIRCUIT, Conditions.REST);
+
+        assertThat(states).hasSize(3 * 2 * 2).doesNotHaveDuplicates();
+        assertThat(states).noneMatch(state -> state.positions().containsKey("elsewhere"));
+        assertThat(states.getFirst().positions()).containsEntry("key", "off");
+    }
+
+    @Test
+    void tooManySwitchesAreMovedOneAtATime() {
+        var builder = keyed();
+        for (int i = 0; i < 9; i++) {
+            builder.onOff("T" + i, "t" + i, 5).wire("S1.15", "T" + i + ".1", "1mm2", 1);
+        }
+
+        assertThat(OperatingStates.of(builder.build(), CIRCUIT, Conditions.REST))
+                .hasSize(3 + 2 * 11);
+    }
+
+    @Test
+    void aPositionThatSpringsBackIsHeld() {
+        var job = keyed().build();
+
+        assertThat(OperatingStates.isHeld(job, Conditions.REST.with("key", "start"))).isTrue();
+        assertThat(OperatingStates.isHeld(job, Conditions.REST.with("horn", "on"))).isTrue();
+        assertThat(OperatingStates.isHeld(job, Conditions.REST.with("key", "run"))).isFalse();
+    }
+
+    @Test
+    void aLastingStateMeetsEverySourceAHeldOneTheBatteryAlone() {
+        var job = keyed().build();
+
+        assertThat(OperatingStates.withSources(job, Conditions.REST.with("key", "run"))).hasSize(3);
+        assertThat(OperatingStates.withSources(job, Conditions.REST.with("key", "start")))
+                .hasSize(1);
+    }
+
+    @Test
+    void theHeaviestStateLeavesOutWhatAHandHolds() {
+        var heaviest =
+                OperatingStates.heaviest(
+                        keyed().build(),
+                        Conditions.REST,
+                        state ->
+                                (double)
+                                        state.positions().values().stream()
+                                                .filter("on"::equals)
+                                                .count());
+
+        assertThat(heaviest.positions())
+                .containsEntry("lights", "on")
+                .containsEntry("elsewhere", "on")
+                .doesNotContainKey("horn");
+    }
+
+    @Test
+    void controlsAreThoseOfTheSwitchesAndLevelsThoseOfTheSenders() {
+        Job job =
+                keyed().mounted("R1", "E1", new Kind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                        .build();
+        var controls = Controls.of(job);
+
+        assertThat(controls.controls())
+                .extracting(Controls.Control::name)
+                .containsExactly("key", "lights", "horn", "elsewhere");
+        assertThat(controls.levels()).containsExactly("fuel");
+        assertThat(controls.key().orElseThrow().rest()).isEqualTo("off");
+        assertThat(
+                        Controls.position(
+                                controls.key().orElseThrow(), Conditions.REST.with("key", "run")))
+                .isEqualTo("run");
+    }
+
+    @Test
+    void conditionsOutOfReasonAreRefused() {
+        assertThatThrownBy(() -> Conditions.REST.withEngine(new Rpm(-1)))
+                .hasMessageContaining("rpm");
+        assertThatThrownBy(() -> Conditions.REST.withCharge(new Ratio(1.2)))
+                .hasMessageContaining("charged");
+        assertThatThrownBy(() -> Conditions.REST.withLevel("fuel", 2))
+                .hasMessageContaining("level fuel");
+        assertThatThrownBy(() -> Conditions.REST.withAir(new aficion.quantity.Celsius(400)))
+                .hasMessageContaining("air");
+    }
+
+    /** The quarters of the trade: 11.9, 12.05, 12.2, 12.45, 12.7; halved for 6 V. */
+    @Test
+    void aRestedBatteryStandsAtTheVoltsOfItsCharge() {
+        assertThat(SourceCurves.restVolts(12, 1)).isCloseTo(12.7, within(1e-9));
+        assertThat(SourceCurves.restVolts(12, 0.75)).isCloseTo(12.45, within(1e-9));
+        assertThat(SourceCurves.restVolts(12, 0.5)).isCloseTo(12.2, within(1e-9));
+        assertThat(SourceCurves.restVolts(12, 0.125)).isCloseTo(11.975, within(1e-9));
+        assertThat(SourceCurves.restVolts(6, 1)).isCloseTo(6.35, within(1e-9));
+    }
+
+    @Test
+    void anAlternatorGivesNothingAtACrawlAndItsRatingAtSpeed() {
+        assertThat(SourceCurves.alternatorAmps(45, 1000)).isZero();
+        assertThat(SourceCurves.alternatorAmps(45, 6000)).isCloseTo(45, within(1e-9));
+        assertThat(SourceCurves.alternatorAmps(45, 12000)).isEqualTo(45);
+        assertThat(SourceCurves.alternatorAmps(45, 2500)).isBetween(20.0, 35.0);
+    }
+
+    @Test
+    void aTerminalThatIsNotThereIsACallersMistake() {
+        var netlist = Netlist.of(keyed().build());
+
+        assertThatThrownBy(() ->
+                        netlist.node(new aficion.job.Terminal(new aficion.job.PartId("Z9"), "1")))
+                .hasMessageContaining("no terminal Z9.1");
+        assertThat(netlist.inside(new aficion.job.PartId("Z9"))).isEmpty();
+    }
+}

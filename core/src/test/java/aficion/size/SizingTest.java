@@ -1,0 +1,250 @@
+package aficion.size;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.job.Job;
+import aficion.job.JobBuilder;
+import aficion.job.Kind;
+import aficion.job.Unguarded;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.quantity.Ohms;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class SizingTest {
+
+    private static WireSizing sizing(Job job, int wire) {
+        return Assessment.of(job).sizing(new WireId("w" + wire)).orElseThrow();
+    }
+
+    private static JobBuilder fed(String size, double metres, double amps) {
+        return JobBuilder.twelveVolts()
+                .load("X1", amps)
+                .wire("B1.+", "X1.+", size, metres)
+                .stated(Unguarded.SHORT_AND_SLEEVED);
+    }
+
+    /**
+     * 10 A at 12 V is 1.2 Ω. Out and back 5.3 m of 2.5 mm²: I = 12.7/(1.2 + 0.006 + 0.039 + ...) =
+     * 10.19 A; at about 62 °C r = 7.6 · 1.165 = 8.85 mΩ/m; 10.19 · 0.00885 · 5.3 = 0.478 V of the
+     * 1.2 V an ordinary circuit may lose.
+     */
+    @Test
+    void theDropIsWorkedOutAndBackOverTheWholeWay() {
+        var sizing = sizing(fed("2.5mm2", 5, 10).build(), 2);
+
+        assertThat(sizing.steady().value()).isCloseTo(10.19, within(0.05));
+        assertThat(sizing.path().length().value()).isCloseTo(5.3, within(1e-9));
+        assertThat(sizing.drop().result().value()).isCloseTo(0.478, within(0.02));
+        assertThat(sizing.drop().limit().orElseThrow().value().value())
+                .isCloseTo(1.2, within(1e-9));
+        assertThat(sizing.losesLittle()).isTrue();
+    }
+
+    @Test
+    void aStrictCircuitMayLoseThreePercentAndNeedsMoreCopper() {
+        var strict = sizing(fed("2.5mm2", 5, 10).strict().build(), 2);
+
+        assertThat(strict.drop().limit().orElseThrow().value().value())
+                .isCloseTo(0.36, within(1e-9));
+        assertThat(strict.losesLittle()).isFalse();
+        assertThat(strict.reason()).isEqualTo(WireSizing.Reason.DROP);
+        assertThat(strict.needed().orElseThrow().size()).hasToString("4mm2");
+    }
+
+    /** A short wire in the cabin at 30 A: at a rise of 40 K 2.5 mm² carries 28.4 A, 3 mm² 32.5. */
+    @Test
+    void aShortWireIsDecidedByHeat() {
+        var sizing = sizing(fed("1mm2", 0.3, 30).build(), 2);
+
+        assertThat(sizing.coolEnough()).isFalse();
+        assertThat(sizing.reason()).isEqualTo(WireSizing.Reason.HEAT);
+        assertThat(sizing.needed().orElseThrow().size()).hasToString("3mm2");
+    }
+
+    @Test
+    void aTinyLoadIsDecidedByStrength() {
+        var sizing = sizing(fed("1mm2", 1, 0.2).build(), 2);
+
+        assertThat(sizing.reason()).isEqualTo(WireSizing.Reason.STRENGTH);
+        assertThat(sizing.needed().orElseThrow().size()).hasToString("0.5mm2");
+    }
+
+    @Test
+    void americanSizesStayAmerican() {
+        var sizing = sizing(fed("18awg", 5, 10).build(), 2);
+
+        assertThat(sizing.needed().orElseThrow().size().standard())
+                .isEqualTo(WireSize.Standard.AWG);
+    }
+
+    @Test
+    void noSizeIsNamedWhenNoneThatIsSoldWillDo() {
+        var sizing = sizing(fed("120mm2", 60, 400).strict().build(), 2);
+
+        assertThat(sizing.needed()).isEmpty();
+    }
+
+    @Test
+    void onTheEngineTheSameWireCarriesLess() {
+        var cabin = sizing(fed("2.5mm2", 1, 5).build(), 2);
+        var job =
+                JobBuilder.twelveVolts()
+                        .load("X1", 5)
+                        .zone(Zone.ON_ENGINE)
+                        .insulation(Insulation.XLPE125)
+                        .wire("B1.+", "X1.+", "2.5mm2", 1)
+                        .build();
+
+        assertThat(sizing(job, 2).carries().result().value())
+                .isLessThan(cabin.carries().result().value());
+    }
+
+    /**
+     * A starter draws 12.7/(0.006 + 0.05 + ...) ≈ 215 A for seconds: 25 mm² carries 150 A for good
+     * but 400 A for half a minute.
+     */
+    @Test
+    void aHeldLoadMayUseTheShortTime() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .push("S1", "start", 20)
+                        .mounted("M1", "E1", new Kind.Starter(new Ohms(0.05), new Ohms(1)))
+                        .wire("B1.+", "M1.30", "25mm2", 1)
+                        .stated(Unguarded.STARTER_FEED)
+                        .wire("B1.+", "S1.1", "2.5mm2", 1)
+                        .wire("S1.2", "M1.50", "2.5mm2", 1)
+                        .build();
+        var sizing = sizing(job, 2);
+
+        assertThat(sizing.steady().value()).isLessThan(1e-6);
+        assertThat(sizing.held().value()).isBetween(180.0, 225.0);
+        assertThat(sizing.held().value()).isGreaterThan(sizing.carries().result().value());
+        assertThat(sizing.coolEnough()).isTrue();
+    }
+
+    @Test
+    void aPathFollowsTheLargerCurrentFromSourceToSource() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .part("J1", new Kind.Splice())
+                        .load("X1", 2)
+                        .load("X2", 8)
+                        .wire("B1.+", "J1.J", "4mm2", 2)
+                        .wire("J1.J", "X1.+", "1mm2", 1)
+                        .wire("J1.J", "X2.+", "2.5mm2", 3)
+                        .build();
+        var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
+
+        var feed = FlowPath.through(point, job.wire(new WireId("w2")));
+        var small = FlowPath.through(point, job.wire(new WireId("w3")));
+
+        assertThat(feed.wires()).extracting(Wire::number).containsExactly("2", "4", "1");
+        assertThat(small.wires()).extracting(Wire::number).containsExactly("2", "3", "1");
+        assertThat(feed.lost().value())
+                .isCloseTo(
+                        feed.wires().stream()
+                                .mapToDouble(wire -> Math.abs(point.lostIn(wire).value()))
+                                .sum(),
+                        within(1e-12));
+    }
+
+    @Test
+    void aDeadWireIsItsOwnPath() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .onOff("S1", "x", 5)
+                        .lamp("H1", 5)
+                        .wire("B1.+", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "H1.58", "1mm2", 2)
+                        .build();
+        var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
+
+        assertThat(FlowPath.through(point, job.wire(new WireId("w3"))).wires())
+                .extracting(Wire::number)
+                .containsExactly("3");
+    }
+
+    private static Map<WireId, Guard> guards(Job job) {
+        return Guards.of(job);
+    }
+
+    @Test
+    void aGuardIsTheNearestFuseTowardsTheSource() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", 30)
+                        .fuse("F2", 10)
+                        .onOff("S1", "x", 20)
+                        .lamp("H1", 21)
+                        .wire("B1.+", "F1.1", "6mm2", 0.2)
+                        .wire("F1.2", "S1.1", "4mm2", 1)
+                        .wire("S1.2", "F2.1", "2.5mm2", 1)
+                        .wire("F2.2", "H1.58", "1mm2", 1)
+                        .build();
+        var guards = guards(job);
+
+        assertThat(guards.get(new WireId("w1"))).isEqualTo(new Guard.EarthSide());
+        assertThat(guards.get(new WireId("w2"))).isEqualTo(new Guard.Unguarded());
+        assertThat(guards.get(new WireId("w3")).fuse().orElseThrow().seat()).hasToString("F1");
+        assertThat(guards.get(new WireId("w4")).fuse().orElseThrow().seat()).hasToString("F1");
+        assertThat(guards.get(new WireId("w5")).fuse().orElseThrow().seat()).hasToString("F2");
+    }
+
+    @Test
+    void aWireThatTwoFusesCanFeedIsGuardedByTheLarger() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", 10)
+                        .fuse("F2", 20)
+                        .part("J1", new Kind.Splice())
+                        .lamp("H1", 21)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                        .wire("B1.+", "F2.1", "2.5mm2", 0.1)
+                        .wire("F1.2", "J1.J", "2.5mm2", 1)
+                        .wire("F2.2", "J1.J", "2.5mm2", 1)
+                        .wire("J1.J", "H1.58", "2.5mm2", 1)
+                        .build();
+
+        assertThat(guards(job).get(new WireId("w6")).fuse().orElseThrow().seat()).hasToString("F2");
+    }
+
+    @Test
+    void whatLiesBehindALoadIsNeitherGuardedNorUnguarded() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .part("R1", new Kind.Resistor(new Ohms(1.5)))
+                        .lamp("H1", 5)
+                        .wire("B1.+", "R1.1", "1mm2", 1)
+                        .wire("R1.2", "H1.58", "1mm2", 1)
+                        .build();
+
+        assertThat(List.of(guards(job).get(new WireId("w2")), guards(job).get(new WireId("w3"))))
+                .containsExactly(new Guard.Unguarded(), new Guard.BehindLoad());
+    }
+
+    @Test
+    void withThePositivePoleEarthedTheNegativeOneIsLive() {
+        var job =
+                new JobBuilder(12)
+                        .positiveEarth()
+                        .battery(0.006)
+                        .lamp("H1", 5)
+                        .wire("B1.+", "E1.E", "25mm2", 0.3)
+                        .wire("B1.-", "H1.58", "1mm2", 1)
+                        .build();
+
+        assertThat(guards(job).get(new WireId("w1"))).isEqualTo(new Guard.EarthSide());
+        assertThat(guards(job).get(new WireId("w2"))).isEqualTo(new Guard.Unguarded());
+    }
+}
