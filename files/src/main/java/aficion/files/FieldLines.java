@@ -7,20 +7,16 @@ import tools.jackson.core.ObjectReadContext;
 import tools.jackson.core.TokenStreamContext;
 import tools.jackson.core.json.JsonFactory;
 
-/**
- * Finds the line of a field in a job's text, for problems that show only once all of it has been
- * read.
- */
+/** Finds the line of a field in a job's text, for problems whose place is known by name only. */
 final class FieldLines {
     private FieldLines() {}
 
-    /** The line, from 1, of a field of an element of one of the job's lists. */
-    static Optional<Integer> find(String text, String list, int index, String field) {
+    /** The line, from 1, of a field such as {@code wires[3].size}. */
+    static Optional<Integer> find(String text, String field) {
         try (JsonParser parser = new JsonFactory().createParser(ObjectReadContext.empty(), text)) {
             while (parser.nextToken() != null) {
                 if (parser.currentToken() == JsonToken.PROPERTY_NAME
-                        && field.equals(parser.currentName())
-                        && isElement(parser.streamReadContext().getParent(), list, index)) {
+                        && field.equals(path(parser.streamReadContext()))) {
                     return Optional.of(parser.currentTokenLocation().getLineNr());
                 }
             }
@@ -28,11 +24,12 @@ final class FieldLines {
         return Optional.empty();
     }
 
-    private static boolean isElement(TokenStreamContext context, String list, int index) {
-        return context != null
-                && context.inArray()
-                && context.getCurrentIndex() == index
-                && context.getParent() != null
-                && list.equals(context.getParent().currentName());
+    private static String path(TokenStreamContext context) {
+        var outer = context.getParent();
+        var before = outer == null || outer.inRoot() ? "" : path(outer);
+        if (context.inArray()) {
+            return before + "[" + context.getCurrentIndex() + "]";
+        }
+        return before.isEmpty() ? context.currentName() : before + "." + context.currentName();
     }
 }

@@ -96,7 +96,7 @@ public final class JobCodec {
         } catch (InvalidJob invalid) {
             throw new JobFileException(located(text, invalid));
         } catch (JacksonException e) {
-            throw new JobFileException(damage(e));
+            throw new JobFileException(damage(e, text));
         }
     }
 
@@ -107,7 +107,7 @@ public final class JobCodec {
         } catch (JacksonException e) {
             boolean ours =
                     text.stripLeading().startsWith("{") && text.contains("\"" + FORMAT + "\"");
-            throw new JobFileException(ours ? damage(e) : new Foreign());
+            throw new JobFileException(ours ? damage(e, text) : new Foreign());
         }
         if (!tree.isObject() || !FORMAT.equals(tree.path("format").asString(""))) {
             throw new JobFileException(new Foreign());
@@ -125,17 +125,14 @@ public final class JobCodec {
     private static Damaged located(String text, InvalidJob invalid) {
         var first = invalid.problems().getFirst();
         var field = first.list() + "[" + first.index() + "]." + first.field();
-        return new Damaged(
-                FieldLines.find(text, first.list(), first.index(), first.field()),
-                field,
-                first.text());
+        return new Damaged(FieldLines.find(text, field), field, first.text());
     }
 
-    private static Damaged damage(JacksonException e) {
+    private static Damaged damage(JacksonException e, String text) {
         var location = Optional.ofNullable(e.getLocation());
         var line = location.map(TokenStreamLocation::getLineNr).filter(number -> number > 0);
         var field = e instanceof DatabindException databind ? path(databind) : "";
-        return new Damaged(line, field, reason(e));
+        return new Damaged(line.or(() -> FieldLines.find(text, field)), field, reason(e));
     }
 
     private static String path(DatabindException e) {

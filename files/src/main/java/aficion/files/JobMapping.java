@@ -37,6 +37,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
@@ -47,6 +48,9 @@ import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.cfg.MapperConfig;
+import tools.jackson.databind.introspect.AnnotatedMember;
+import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
 
@@ -60,6 +64,7 @@ final class JobMapping {
 
     static JsonMapper mapper() {
         return JsonMapper.builder()
+                .annotationIntrospector(new PrimitivesRequired())
                 .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                 .enable(
                         DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
@@ -76,6 +81,18 @@ final class JobMapping {
                 .addMixIn(RunLength.class, LengthMixIn.class)
                 .addModule(module())
                 .build();
+    }
+
+    /** A number or a truth value that is left out is missing, not 0 or false. */
+    private static final class PrimitivesRequired extends JacksonAnnotationIntrospector {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        public @Nullable Boolean hasRequiredMarker(MapperConfig<?> config, AnnotatedMember member) {
+            return member.getRawType().isPrimitive()
+                    ? Boolean.TRUE
+                    : super.hasRequiredMarker(config, member);
+        }
     }
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")

@@ -1,42 +1,246 @@
 package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
-import aficion.check.Findings;
-import aficion.size.Assessment;
+import aficion.catalogue.FuseType;
+import aficion.catalogue.Zone;
+import aficion.files.JobFileException.Damaged;
+import aficion.files.JobFileException.Foreign;
+import aficion.files.JobFileException.Newer;
+import aficion.files.JobFileException.Trouble;
+import aficion.job.BenchRun;
+import aficion.job.BenchRun.Verdict;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.quantity.Henries;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class JobCodecTest {
+    private final Job demo = DemoJobs.find("roadster").orElseThrow();
+    private final String text = JobCodec.write(demo);
+
+    private static Trouble trouble(String text) {
+        return catchThrowableOfType(JobFileException.class, () -> JobCodec.read(text)).trouble();
+    }
+
+    private static Damaged damaged(String text) {
+        var trouble = trouble(text);
+        assertThat(trouble).isInstanceOf(Damaged.class);
+        return (Damaged) trouble;
+    }
+
+    /** The line, from 1, in which a text stands. */
+    private static int lineOf(String text, String wanted) {
+        return (int) text.substring(0, text.indexOf(wanted)).lines().count();
+    }
+
     @Test
-    void demo() throws Exception {
-        var job = DemoJobs.find("roadster").orElseThrow();
-        assertThat(JobCodec.read(JobCodec.write(job))).isEqualTo(job);
-        for (int i = 0; i < 5; i++) {
-            long t = System.nanoTime();
-            var a = Assessment.of(job);
-            System.out.println(
-                    (System.nanoTime() - t) / 1e6 + " ms, troubles " + a.worst().troubles());
+    void aJobComesBackAsItWas() throws JobFileException {
+        assertThat(JobCodec.read(text)).isEqualTo(demo);
+        assertThat(JobCodec.write(JobCodec.read(text))).isEqualTo(text);
+    }
+
+    /** Every kind of part, and a bench run, through the file and back. */
+    @Test
+    void everyKindComesBackAsItWas() throws JobFileException {
+        var parts = new ArrayList<>(demo.parts());
+        var kinds =
+                List.of(
+                        new Kind.Motor(new Amps(6.5), new Volts(12)),
+                        new Kind.Diode(new Amps(6)),
+                        new Kind.Connector(List.of("1", "2"), new Amps(15)),
+                        new Kind.Relay(
+                                new Volts(12),
+                                new Ohms(85),
+                                new Ratio(0.65),
+                                new Ratio(0.2),
+                                new Amps(30),
+                                Optional.of(new Amps(20))),
+                        new Kind.FuseBox(List.of(new Kind.Way("1", FuseType.GLASS, new Amps(35)))),
+                        new Kind.IgnitionCoil(new Ohms(3), new Henries(0.0071)),
+                        new Kind.Load(new Kind.InWatts(new Watts(1.0 / 3)), new Volts(12)));
+        for (int i = 0; i < kinds.size(); i++) {
+            parts.add(
+                    new Part(
+                            new PartId("N" + i),
+                            "new \u2013 \"quoted\" \u00fc",
+                            Zone.UNDERBODY,
+                            Optional.empty(),
+                            kinds.get(i)));
         }
-        var a = Assessment.of(job);
-        Findings.of(a).forEach(System.out::println);
-        a.sizings()
-                .values()
-                .forEach(s ->
-                        System.out.printf(
-                                "%s %s I=%.2f held=%.1f carries=%.1f short=%.0f drop=%.3f/%.2f L=%.2f needed=%s %s guard=%s%n",
-                                s.wire().number(),
-                                s.wire().size(),
-                                s.steady().value(),
-                                s.held().value(),
-                                s.carries().result().value(),
-                                s.carriesShortly().result().value(),
-                                s.drop().result().value(),
-                                s.drop().limit().get().value().value(),
-                                s.path().length().value(),
-                                s.needed().map(c -> c.size()),
-                                s.reason(),
-                                a.guard(s.wire().id())
-                                        .fuse()
-                                        .map(f -> f.seat() + " " + f.marking().value())));
+        var at = Instant.parse("2026-11-25T09:30:00.123456789Z");
+        var run =
+                new BenchRun(
+                        new CircuitId("5"),
+                        at,
+                        List.of(
+                                new BenchRun.Reading(
+                                        "quiet", Optional.of(0.1 + 0.2), Verdict.FAIL, at),
+                                new BenchRun.Reading(
+                                        "look w1", Optional.empty(), Verdict.PASS, at)));
+        var full = new Edit.KeepRun(run).apply(demo.withParts(parts));
+
+        var written = JobCodec.write(full);
+
+        assertThat(JobCodec.read(written)).isEqualTo(full);
+        assertThat(violations(written)).isEmpty();
+        assertThat(full.parts().stream().map(part -> part.kind().getClass()).distinct())
+                .hasSize(Kind.class.getPermittedSubclasses().length);
+    }
+
+    private static List<String> violations(String json) {
+        try {
+            var schema =
+                    SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                            .getSchema(
+                                    Files.readString(Path.of("../docs/aficion-job.schema.json")),
+                                    InputFormat.JSON);
+            return schema.validate(json, InputFormat.JSON).stream().map(Object::toString).toList();
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    @Test
+    void thePublishedSchemaDescribesTheFileAndRefusesOthers() {
+        assertThat(violations(text)).isEmpty();
+        assertThat(violations(text.replace("\"blue/red\"", "17"))).isNotEmpty();
+        assertThat(violations(text.replace("\"zone\"", "\"place\""))).isNotEmpty();
+        assertThat(violations(text.replace("\"type\" : \"battery\"", "\"type\" : \"dynamo\"")))
+                .isNotEmpty();
+    }
+
+    @Test
+    void aFileComparesLineByLine() {
+        assertThat(text).endsWith("}\n").doesNotContain("\r").contains("\n  \"vehicle\" : {\n");
+        var renumbered =
+                JobCodec.write(new Edit.Renumber(demo.wires().getFirst().id(), "9.99").apply(demo));
+        var before = text.lines().toList();
+        var after = renumbered.lines().toList();
+        assertThat(after).hasSameSizeAs(before);
+        long changed =
+                java.util.stream.IntStream.range(0, before.size())
+                        .filter(i -> !before.get(i).equals(after.get(i)))
+                        .count();
+        assertThat(changed).isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "hello",
+                "[]",
+                "{}",
+                "{\"format\": \"something-else\", \"version\": 1}",
+                "\u0000\u0001",
+                "%PDF-1.7"
+            })
+    void whatIsNoJobIsForeign(String foreign) {
+        assertThat(trouble(foreign)).isEqualTo(new Foreign());
+    }
+
+    @Test
+    void aLaterVersionSaysSo() {
+        assertThat(trouble(text.replace("\"version\" : 1", "\"version\" : 7")))
+                .isEqualTo(new Newer(7, 1));
+    }
+
+    @Test
+    void aVersionThatIsNoneIsDamage() {
+        assertThat(damaged(text.replace("\"version\" : 1", "\"version\" : 0")).field())
+                .isEqualTo("version");
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0.1, 0.5, 0.9, 0.999})
+    void aTruncatedFileIsDamagedWhereItEnds(double share) {
+        var cut = text.substring(0, (int) (text.length() * share));
+
+        assertThat(damaged(cut).line().orElseThrow())
+                .isBetween((int) cut.lines().count() - 1, (int) cut.lines().count() + 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"size\" : \"2.5mm2\"|\"size\" : \"2.6mm2\"|size|2.6mm2",
+                "\"colour\" : \"blue/red\"|\"colour\" : \"blue/mauve\"|colour|mauve",
+                "\"zone\" : \"boot\"|\"zone\" : \"attic\"|zone|attic",
+                "\"nominal\" : 12|\"nominal\" : \"twelve\"|nominal|number",
+                "\"internal\" : 0.008|\"internal\" : -1|kind|above zero",
+                "\"type\" : \"battery\"|\"type\" : \"reactor\"|kind|reactor",
+                "\"system\" : 12|\"system\" : 13|vehicle|6, 12 or 24",
+                "\"year\" : 1963,|\"year\" : 1963, \"owner\" : 1,|owner|owner",
+                "\"measured\" : 3.6|\"measured\" : 3600|length|100 m"
+            })
+    void whatIsWrongIsNamedWithLineAndField(
+            String old, String changed, String field, String detail) {
+        assertThat(text).contains(old);
+        var broken = text.replaceFirst(java.util.regex.Pattern.quote(old), changed);
+
+        var damage = damaged(broken);
+
+        assertThat(damage.field()).contains(field);
+        assertThat(damage.detail()).contains(detail);
+        assertThat(damage.line().orElseThrow())
+                .isBetween(lineOf(text, old) - 1, lineOf(text, old) + 12);
+    }
+
+    @Test
+    void aFieldThatStandsTwiceIsDamage() {
+        assertThat(
+                        damaged(
+                                        text.replace(
+                                                "\"year\" : 1963,",
+                                                "\"year\" : 1963, \"year\" : 1964,"))
+                                .detail())
+                .contains("year");
+    }
+
+    @Test
+    void aMissingFieldIsDamage() {
+        assertThat(damaged(text.replaceFirst("\"year\" : 1963,", "")).detail()).contains("year");
+        assertThat(damaged(text.replaceFirst("\"insulation\" : \"[a-z0-9]+\",", "")).detail())
+                .contains("insulation");
+    }
+
+    @Test
+    void aWireToNowhereIsNamedWithItsLine() {
+        var broken = text.replaceFirst("\"terminal\" : \"M1.30\"", "\"terminal\" : \"M7.30\"");
+
+        var damage = damaged(broken);
+
+        assertThat(damage.field()).isEqualTo("wires[1].to");
+        assertThat(damage.detail()).contains("M7, which is not there");
+        assertThat(damage.line()).contains(lineOf(broken, "M7.30") - 1);
+    }
+
+    @Test
+    void somethingBehindTheEndIsDamage() {
+        assertThat(damaged(text + "{}").line()).isPresent();
     }
 }

@@ -1,0 +1,158 @@
+package aficion.files.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.bench.BenchPlan;
+import aficion.diagram.Layout;
+import aficion.files.DemoJobs;
+import aficion.job.BenchRun;
+import aficion.job.BenchRun.Verdict;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.edit.Edit;
+import aficion.netlist.Netlist;
+import aficion.quantity.UserUnits;
+import aficion.size.Assessment;
+import aficion.solve.Solver;
+import aficion.words.DrawingWords;
+import java.io.IOException;
+import java.io.StringReader;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+
+class SheetsTest {
+    private static final CircuitId HEADLAMPS = new CircuitId("5");
+
+    private final Job job = DemoJobs.find("roadster").orElseThrow();
+
+    private static String text(byte[] pdf) throws IOException {
+        try (var document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void theScheduleHasEveryWireOnSeveralNumberedPages() throws IOException {
+        var text = text(Sheets.schedule(Assessment.of(job), UserUnits.METRIC));
+
+        assertThat(job.wires()).allSatisfy(wire -> assertThat(text).contains(wire.number()));
+        assertThat(text)
+                .contains(
+                        "Marlowe Tern 1600",
+                        "blue/red",
+                        "1.5 mm\u00b2",
+                        "page 1 of 3",
+                        "F5 \u00b7 15 A");
+    }
+
+    @Test
+    void thePathHasItsPartsLanesAndWires() throws IOException {
+        var width = new FontWidth();
+        var words =
+                new DrawingWords(
+                        job, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
+
+        var text = text(Sheets.path(job, Layout.of(job, HEADLAMPS, words)));
+
+        assertThat(text)
+                .contains(
+                        "Circuit 5: Headlamps",
+                        "SOURCE",
+                        "RETURN",
+                        "dip relay",
+                        "headlamp, left",
+                        "5.12",
+                        "E2 left wing");
+    }
+
+    @Test
+    void theBenchSheetHasExpectedReadingsAndWhatWasMeasured() throws IOException {
+        var at = Instant.parse("2026-11-25T10:00:00Z");
+        var reading =
+                new BenchRun.Reading(
+                        "volts H1.56b dip=dip,key=off,lights=head",
+                        Optional.of(9.5),
+                        Verdict.FAIL,
+                        at);
+        var tested = new Edit.KeepRun(new BenchRun(HEADLAMPS, at, List.of(reading))).apply(job);
+        var plan = BenchPlan.of(new Solver(Netlist.of(tested)), HEADLAMPS);
+
+        var text = text(Sheets.bench(tested, plan, UserUnits.METRIC));
+
+        assertThat(plan.find(reading.step())).isPresent();
+        assertThat(text)
+                .contains(
+                        "Bench sheet, circuit 5: Headlamps",
+                        "Continuity, end to end",
+                        "9.5 V",
+                        "fail",
+                        "lights head");
+    }
+
+    @Test
+    void wordsTheFontLacksDoNotStopThePrinting() throws IOException {
+        var odd =
+                job.withCircuits(
+                        job.circuits().stream()
+                                .map(circuit ->
+                                        new aficion.job.Circuit(
+                                                circuit.id(),
+                                                circuit.number(),
+                                                "\u706f " + circuit.name(),
+                                                circuit.drops(),
+                                                circuit.done()))
+                                .toList());
+        var plan = BenchPlan.of(new Solver(Netlist.of(odd)), HEADLAMPS);
+
+        assertThat(text(Sheets.bench(odd, plan, UserUnits.METRIC))).contains("? Headlamps");
+    }
+
+    @Test
+    void theCsvHasAHeadingAndALineForEachWire() throws IOException {
+        var out = new StringBuilder();
+
+        ScheduleTable.writeCsv(out, Assessment.of(job), UserUnits.METRIC);
+
+        try (var parsed =
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader()
+                        .setSkipHeaderRecord(true)
+                        .get()
+                        .parse(new StringReader(out.toString()))) {
+            assertThat(parsed.getHeaderNames())
+                    .containsExactly(
+                            "No.", "From", "To", "Colour", "Size", "Length", "Ends", "Fuse");
+            var records = parsed.getRecords();
+            assertThat(records).hasSize(62);
+            assertThat(records.getFirst().toList())
+                    .containsExactly(
+                            "1.01",
+                            "B1.-",
+                            "E1.E",
+                            "black",
+                            "35 mm\u00b2",
+                            "0.40 m",
+                            "post clamp to ring M8",
+                            "earth side");
+            assertThat(records)
+                    .anySatisfy(
+                            line -> assertThat(line.get("Length")).isEqualTo("2.00 m (assumed)"));
+        }
+        assertThat(out).contains("\r\n");
+    }
+
+    @Test
+    void theFontMeasuresWithoutAScreen() {
+        var width = new FontWidth();
+
+        assertThat(width.of("5.07 blue/red 1.5", 12)).isBetween(60.0, 100.0);
+        assertThat(width.of("", 12)).isZero();
+        assertThat(width.of("mm", 24)).isEqualTo(2 * width.of("mm", 12));
+    }
+}

@@ -1,0 +1,221 @@
+package aficion.words;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.bench.TestStep;
+import aficion.catalogue.Colour;
+import aficion.catalogue.FuseType;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.check.Finding;
+import aficion.check.Severity;
+import aficion.diagram.Lane;
+import aficion.files.DemoJobs;
+import aficion.files.JobFileException;
+import aficion.files.JobFileException.Trouble;
+import aficion.job.BenchRun;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Kind;
+import aficion.job.PartId;
+import aficion.job.RunLength;
+import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.Unguarded;
+import aficion.job.Vehicle;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.quantity.UserUnits;
+import aficion.quantity.Volts;
+import aficion.size.Guard;
+import aficion.size.WireSizing;
+import aficion.working.Working;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class WordsTest {
+    private static final WireId WIRE = new WireId("w32");
+
+    private final Job job = DemoJobs.find("roadster").orElseThrow();
+    private final Speech speech = new Speech(job, UserUnits.METRIC);
+
+    @Test
+    void everyConstantOfTheCoreHasItsWords() {
+        Map<String, Enum<?>[]> constants =
+                Map.ofEntries(
+                        Map.entry("severity", Severity.values()),
+                        Map.entry("lane", Lane.values()),
+                        Map.entry("stage", Circuit.Stage.values()),
+                        Map.entry("colour", Colour.values()),
+                        Map.entry("zone", Zone.values()),
+                        Map.entry("insulation", Insulation.values()),
+                        Map.entry("termination", Termination.values()),
+                        Map.entry("unguarded", Unguarded.values()),
+                        Map.entry("topic", Working.Topic.values()),
+                        Map.entry("origin", Working.Origin.values()),
+                        Map.entry("reason", WireSizing.Reason.values()),
+                        Map.entry("pole", Vehicle.Pole.values()),
+                        Map.entry("fuse", FuseType.values()),
+                        Map.entry("bench.stage", TestStep.Stage.values()),
+                        Map.entry("bench.verdict", BenchRun.Verdict.values()));
+        constants.forEach((prefix, values) ->
+                assertThat(Arrays.stream(values).map(value -> Words.of(prefix, value)))
+                        .allSatisfy(words -> assertThat(words).isNotBlank()));
+        for (var kind : Kind.class.getPermittedSubclasses()) {
+            assertThat(Words.of("kind." + kind.getSimpleName())).isNotBlank();
+        }
+        for (var rule : Finding.class.getPermittedSubclasses()) {
+            assertThat(Words.of("finding." + rule.getSimpleName() + ".title")).isNotBlank();
+        }
+    }
+
+    @Test
+    void aFindingIsSaidWithItsFigures() {
+        var thin =
+                new Finding.WireTooThinByDrop(
+                        WIRE, new Amps(4.24), new Volts(0.457), new Volts(0.36), List.of());
+        var fuse =
+                new Finding.FuseOverloaded(
+                        new FuseSeat(new PartId("FB1"), "2"),
+                        new Amps(9.1),
+                        new Amps(10),
+                        List.of());
+        var label = new Finding.SameLabel(WIRE, new WireId("w31"), "5.11", List.of());
+
+        assertThat(speech.title(thin)).isEqualTo("Wire too thin: volts lost");
+        assertThat(speech.reason(thin))
+                .isEqualTo(
+                        "At 4.2 A the way out and back at this size loses 0.457 V; the house rule allows 0.360 V.");
+        assertThat(speech.reason(fuse)).contains("FB1.2", "9.1 A", "80 %", "10.0 A");
+        assertThat(speech.reason(label)).contains("K1.87 to H2.56b", "K1.87 to H1.56b", "5.11");
+        assertThat(speech.where(thin.subject())).isEqualTo("5.12");
+    }
+
+    @Test
+    void everyFindingCanBeSaid() {
+        var part = new PartId("K1");
+        var terminal = new Terminal(new PartId("R2"), "31");
+        List<Finding> all =
+                List.of(
+                        new Finding.WireTooThinByHeat(WIRE, new Amps(20), new Amps(15), List.of()),
+                        new Finding.GuardLargerThanWire(
+                                WIRE,
+                                new FuseSeat(part, ""),
+                                new Amps(25),
+                                new Amps(19),
+                                List.of()),
+                        new Finding.LeadWithoutGuard(WIRE, List.of()),
+                        new Finding.ContactOverloaded(
+                                part, "30-87", new Amps(35), new Amps(30), List.of()),
+                        new Finding.TerminalUnconnected(terminal, List.of()),
+                        new Finding.NoWayBack(part, terminal),
+                        new Finding.RelaysChatter(part));
+
+        assertThat(all)
+                .allSatisfy(finding ->
+                        assertThat(speech.title(finding) + speech.reason(finding))
+                                .doesNotContain("{")
+                                .isNotBlank());
+    }
+
+    @Test
+    void everyEditCanBeSaid() {
+        var run = new BenchRun(new CircuitId("5"), Instant.EPOCH, List.of());
+
+        assertThat(
+                        List.of(
+                                speech.edit(
+                                        new Edit.Resize(
+                                                WIRE, WireSize.parse("1.5mm2").orElseThrow())),
+                                speech.edit(new Edit.Renumber(WIRE, "5.99")),
+                                speech.edit(
+                                        new Edit.SetLength(
+                                                WIRE, new RunLength.Measured(new Metres(2.4)))),
+                                speech.edit(new Edit.FitFuse(new PartId("F6"), "", new Amps(15))),
+                                speech.edit(
+                                        new Edit.FitFuse(new PartId("FB1"), "1", new Amps(7.5))),
+                                speech.edit(new Edit.Mount(new PartId("R2"), new PartId("E5"))),
+                                speech.edit(new Edit.RemoveWire(WIRE)),
+                                speech.edit(new Edit.AddWire(job.wire(WIRE))),
+                                speech.edit(
+                                        new Edit.SetStage(
+                                                new CircuitId("5"), Circuit.Stage.MADE, true)),
+                                speech.edit(
+                                        new Edit.SetStage(
+                                                new CircuitId("5"), Circuit.Stage.MADE, false)),
+                                speech.edit(new Edit.KeepRun(run)),
+                                speech.edit(new Edit.Together(List.of()))))
+                .containsExactly(
+                        "Make wire 5.12 1.5 mm\u00b2",
+                        "Label it 5.99 instead of 5.12",
+                        "Set wire 5.12 to 2.40 m",
+                        "Fit 15 A in F6",
+                        "Fit 7.5 A in FB1.1",
+                        "Earth the case of R2 at E5",
+                        "Remove wire 5.12",
+                        "Add wire 5.12",
+                        "Mark Headlamps made",
+                        "Mark Headlamps not made",
+                        "Keep readings of Headlamps",
+                        "Change several things");
+    }
+
+    @Test
+    void wiresAreSaidInTheTradesWords() {
+        var wire = job.wire(WIRE);
+
+        assertThat(speech.label(wire)).isEqualTo("5.12 blue/red 1");
+        assertThat(speech.longColour(wire.colour())).isEqualTo("blue with red");
+        assertThat(speech.length(wire.length())).isEqualTo("2.00 m (assumed)");
+        assertThat(speech.size(WireSize.parse("14awg").orElseThrow())).isEqualTo("14 AWG");
+        assertThat(speech.guard(new Guard.Unguarded(), job.wire(new WireId("w2"))))
+                .isEqualTo("none: feeds the starter");
+        assertThat(speech.guard(new Guard.Unguarded(), wire)).isEqualTo("none");
+        assertThat(speech.volts(Optional.empty())).isEqualTo("floating");
+    }
+
+    @Test
+    void positionsAreSaidWithoutWhatIsAtRest() {
+        assertThat(speech.conditions(Conditions.REST.with("key", "run").with("dip", "dip")))
+                .isEqualTo("key run");
+        assertThat(speech.conditions(Conditions.REST)).isEqualTo("everything off");
+    }
+
+    @Test
+    void everyTroubleSaysWhatToDo() {
+        var path = Path.of("tern.aficion");
+        List<Trouble> all =
+                List.of(
+                        new JobFileException.Unreadable("gone"),
+                        new JobFileException.Foreign(),
+                        new JobFileException.Newer(2, 1),
+                        new JobFileException.TooLarge(100L << 20, 64L << 20),
+                        new JobFileException.Damaged(
+                                Optional.of(12), "wires[3].size", "no such size"),
+                        new JobFileException.Damaged(Optional.of(12), "", "cut off"),
+                        new JobFileException.Damaged(Optional.empty(), "version", "no number"),
+                        new JobFileException.Damaged(Optional.empty(), "", "not text"),
+                        new JobFileException.Unwritable(path, "full"),
+                        new JobFileException.ChangedOutside(path));
+
+        assertThat(all)
+                .allSatisfy(trouble -> assertThat(Troubles.say(trouble, path)).doesNotContain("{"));
+        assertThat(Troubles.say(all.get(4), path))
+                .contains(
+                        "line 12, wires[3].size: no such size",
+                        "tern.previous.aficion",
+                        "Nothing was changed");
+        assertThat(Troubles.say(all.get(3), path)).contains("100 MB", "64 MB");
+    }
+}
