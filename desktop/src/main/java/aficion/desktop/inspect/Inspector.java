@@ -69,7 +69,30 @@ public final class Inspector extends StackPane {
         refresh();
     }
 
+    /**
+     * Shows everything anew and leaves the keyboard where it was, as far as that place is still
+     * there.
+     */
     private void refresh() {
+        var focused = getScene() == null ? null : getScene().getFocusOwner();
+        var place = focused != null && isInside(focused) ? focused.getId() : null;
+        rebuild();
+        var again = place == null ? null : body.lookup("#" + place);
+        if (again != null) {
+            again.requestFocus();
+        }
+    }
+
+    private boolean isInside(Node node) {
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (at == this) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void rebuild() {
         body.getChildren().clear();
         switch (bench.selection().get()) {
             case Selection.Nothing() -> circuit();
@@ -243,12 +266,6 @@ public final class Inspector extends StackPane {
             if (sizing.held().value() > sizing.steady().value()) {
                 add(working(sizing.carriesShortly()));
             }
-        } else {
-            add(
-                    working(
-                            sizing.reason() == WireSizing.Reason.HEAT
-                                    ? sizing.carries()
-                                    : sizing.drop()));
         }
     }
 

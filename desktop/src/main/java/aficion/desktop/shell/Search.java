@@ -11,17 +11,22 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.geometry.Side;
-import javafx.scene.control.ContextMenu;
-import javafx.scene.control.MenuItem;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Popup;
 
 /** One field that finds any wire, part, terminal or finding and puts it in focus. */
 final class Search extends TextField {
     private static final int MOST = 12;
+    private static final double ROW = 30;
+    private static final double EXTRA_WIDTH = 80;
 
     private final Workbench bench;
-    private final ContextMenu menu = new ContextMenu();
+    private final Popup popup = new Popup();
+    private final ListView<Hit> found = new ListView<>();
 
     /** Something found: its words, the circuit it is in, and what to choose. */
     private record Hit(String text, Optional<CircuitId> circuit, Selection selection) {}
@@ -32,35 +37,67 @@ final class Search extends TextField {
         setPromptText(Words.of("top.search"));
         setAccessibleText(Words.of("top.search"));
         setPrefWidth(300);
+        found.setId("search-found");
+        found.getStyleClass().add("search-found");
+        found.setFocusTraversable(false);
+        found.setPlaceholder(new Label(Words.of("top.search.none")));
+        found.setFixedCellSize(ROW);
+        found.setCellFactory(_ -> new Cell());
+        found.setOnMouseClicked(_ -> goToChosen());
+        popup.setAutoHide(true);
+        popup.getContent().add(found);
         textProperty().addListener((_, _, text) -> offer(text));
-        setOnAction(_ -> hits(getText()).stream().findFirst().ifPresent(this::go));
+        focusedProperty()
+                .addListener((_, _, focused) -> {
+                    if (!focused) {
+                        popup.hide();
+                    }
+                });
+        setOnAction(_ -> goToChosen());
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    }
+
+    private static final class Cell extends ListCell<Hit> {
+        @Override
+        protected void updateItem(Hit hit, boolean empty) {
+            super.updateItem(hit, empty);
+            setText(empty || hit == null ? null : hit.text());
+        }
+    }
+
+    private void pressed(KeyEvent event) {
+        var choice = found.getSelectionModel();
+        switch (event.getCode()) {
+            case DOWN -> choice.selectNext();
+            case UP -> choice.selectPrevious();
+            case ESCAPE -> clear();
+            default -> {
+                return;
+            }
+        }
+        event.consume();
     }
 
     private void offer(String text) {
-        menu.getItems().clear();
-        if (text.isBlank() || !isFocused()) {
-            menu.hide();
+        found.getItems().setAll(text.isBlank() ? List.of() : hits(text));
+        found.getSelectionModel().selectFirst();
+        if (text.isBlank() || getScene() == null) {
+            popup.hide();
             return;
         }
-        for (var hit : hits(text)) {
-            var item = new MenuItem(hit.text());
-            item.setOnAction(_ -> go(hit));
-            menu.getItems().add(item);
-        }
-        if (menu.getItems().isEmpty()) {
-            var none = new MenuItem(Words.of("top.search.none"));
-            none.setDisable(true);
-            menu.getItems().add(none);
-        }
-        if (!menu.isShowing() && getScene() != null) {
-            menu.show(this, Side.BOTTOM, 0, 2);
-        }
+        found.setPrefSize(getWidth() + EXTRA_WIDTH, ROW * Math.max(1, found.getItems().size()) + 4);
+        var corner = localToScreen(0, getHeight() + 3);
+        popup.getScene().getStylesheets().setAll(getScene().getStylesheets());
+        popup.show(this, corner.getX(), corner.getY());
+    }
+
+    private void goToChosen() {
+        Optional.ofNullable(found.getSelectionModel().getSelectedItem()).ifPresent(this::go);
     }
 
     private void go(Hit hit) {
         hit.circuit().ifPresent(circuit -> bench.focus().set(Optional.of(circuit)));
         bench.selection().set(hit.selection());
-        menu.hide();
         clear();
         getScene().getRoot().requestFocus();
     }

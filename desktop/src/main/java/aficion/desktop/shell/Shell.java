@@ -79,14 +79,16 @@ public final class Shell extends BorderPane {
         centre.setTop(tabs());
         setCenter(centre);
         show(View.TRACE);
-        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+
         Platform.runLater(circuits::requestFocus);
     }
 
     /** A scene with a shell in it, dressed in the theme. */
     public static Scene scene(
             Workbench bench, Files files, Runnable quit, double width, double height) {
-        var scene = new Scene(new Shell(bench, files, quit), width, height);
+        var shell = new Shell(bench, files, quit);
+        var scene = new Scene(shell, width, height);
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, shell::pressed);
         Theme.dress(scene);
         return scene;
     }

@@ -94,6 +94,9 @@ public final class TraceView extends BorderPane {
         setBottom(bar);
         canvas.getChildren().addAll(bands, flags, wireLayer, words, partLayer, volts);
         bench.diagram().addListener((_, _, diagram) -> draw(diagram));
+        bench.history()
+                .addListener(
+                        (_, _, _) -> shown.ifPresentOrElse(_ -> {}, () -> draw(Optional.empty())));
         bench.outcome().addListener((_, _, _) -> update());
         bench.selection().addListener((_, _, _) -> choose());
         voltsAtPins.setOnAction(_ -> update());

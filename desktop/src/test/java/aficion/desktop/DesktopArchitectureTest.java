@@ -1,0 +1,77 @@
+package aficion.desktop;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** desktop uses files uses core, and never the other way; views do not know each other. */
+@AnalyzeClasses(packages = "aficion", importOptions = ImportOption.DoNotIncludeTests.class)
+class DesktopArchitectureTest {
+    private static final String[] CORE = {
+        "aficion.quantity..",
+        "aficion.working..",
+        "aficion.catalogue..",
+        "aficion.job..",
+        "aficion.netlist..",
+        "aficion.solve..",
+        "aficion.size..",
+        "aficion.check..",
+        "aficion.make..",
+        "aficion.bench..",
+        "aficion.diagram.."
+    };
+
+    @ArchTest
+    static final ArchRule theCoreUsesNeitherFilesNorDesktop =
+            noClasses()
+                    .that()
+                    .resideInAnyPackage(CORE)
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage("aficion.files..", "aficion.words..", "aficion.desktop..");
+
+    @ArchTest
+    static final ArchRule filesDoNotUseTheDesktop =
+            noClasses()
+                    .that()
+                    .resideInAnyPackage("aficion.files..", "aficion.words..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage("aficion.desktop..", "javafx..");
+
+    @ArchTest
+    static final ArchRule viewsDoNotKnowEachOther =
+            noClasses()
+                    .that()
+                    .resideInAnyPackage(
+                            "aficion.desktop.trace",
+                            "aficion.desktop.inspect",
+                            "aficion.desktop.control",
+                            "aficion.desktop.make",
+                            "aficion.desktop.bench")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage("aficion.desktop.shell", "aficion.desktop.cli");
+
+    @ArchTest
+    static final ArchRule viewsDoNotSolve =
+            noClasses()
+                    .that()
+                    .resideInAnyPackage(
+                            "aficion.desktop.trace",
+                            "aficion.desktop.inspect",
+                            "aficion.desktop.control",
+                            "aficion.desktop.make",
+                            "aficion.desktop.bench")
+                    .should()
+                    .dependOnClassesThat()
+                    .haveFullyQualifiedName("aficion.solve.Solver");
+
+    @ArchTest
+    static final ArchRule desktopPackagesHaveNoCycles =
+            slices().matching("aficion.desktop.(*)..").should().beFreeOfCycles();
+}

@@ -1,0 +1,228 @@
+package aficion.desktop.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.files.DemoJobs;
+import aficion.files.JobCodec;
+import aficion.files.JobStore;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CommandsTest {
+    @TempDir Path folder;
+
+    /** What a command printed, and the code it ended with. */
+    private record Ran(int code, String out, String err) {}
+
+    private static Ran run(String... arguments) {
+        var out = new StringWriter();
+        var err = new StringWriter();
+        int code = Commands.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments);
+        return new Ran(code, out.toString(), err.toString());
+    }
+
+    private static List<CSVRecord> rows(String csv) {
+        try (var parser =
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader()
+                        .setSkipHeaderRecord(true)
+                        .get()
+                        .parse(new StringReader(csv))) {
+            return parser.getRecords();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    @Test
+    void checkPrintsALineForEachFindingAndEndsWithOne() {
+        var ran = run("check", "demo:roadster");
+
+        assertThat(ran.code()).isEqualTo(1);
+        assertThat(ran.out().lines()).hasSize(5);
+        assertThat(ran.out().lines().findFirst().orElseThrow().split("\t"))
+                .hasSize(4)
+                .startsWith("danger", "GuardLargerThanWire", "5.13");
+    }
+
+    @Test
+    void aJobWithoutDangerEndsWithNought() throws IOException {
+        var file = folder.resolve("empty.aficion");
+        JobStore.save(
+                file,
+                DemoJobs.find("roadster").orElseThrow().withWires(List.of()).withParts(List.of()),
+                Optional.empty());
+
+        assertThat(run("check", file.toString())).isEqualTo(new Ran(0, "", ""));
+    }
+
+    @Test
+    void solvePrintsEveryTerminalAndWireInFullPrecision() {
+        var ran =
+                run(
+                        "solve",
+                        "demo:roadster",
+                        "--set",
+                        "key=run",
+                        "--set",
+                        "lights=head",
+                        "--set",
+                        "rpm=2000",
+                        "--format",
+                        "csv");
+        var rows = rows(ran.out());
+
+        assertThat(ran.code()).isZero();
+        assertThat(ran.out()).startsWith("kind,name,volts,amps,state\n");
+        assertThat(rows.stream().filter(row -> row.get("kind").equals("wire"))).hasSize(62);
+        var lamp =
+                rows.stream()
+                        .filter(row -> row.get("name").equals("H1.56b"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(Double.parseDouble(lamp.get("volts"))).isBetween(13.0, 14.2);
+        assertThat(lamp.get("amps")).isEmpty();
+        assertThat(lamp.get("state")).isEqualTo("driven");
+        var wire =
+                rows.stream()
+                        .filter(row -> row.get("name").equals("5.11"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(Double.parseDouble(wire.get("amps"))).isBetween(4.0, 5.0);
+        assertThat(wire.get("volts")).hasSizeGreaterThan(8);
+    }
+
+    /**
+     * What flows into a lamp by its wires leaves by its earth, and the volts lost agree with the
+     * volts at both ends.
+     */
+    @Test
+    void theSumsCanBeCheckedByOthers() {
+        var rows = rows(run("solve", "demo:roadster", "--set", "key=run,lights=head").out());
+        var volts = new java.util.HashMap<String, Double>();
+        rows.stream()
+                .filter(row -> row.get("kind").equals("terminal") && !row.get("volts").isEmpty())
+                .forEach(row -> volts.put(row.get("name"), Double.valueOf(row.get("volts"))));
+        var amps = new java.util.HashMap<String, Double>();
+        rows.stream()
+                .filter(row -> row.get("kind").equals("wire"))
+                .forEach(row -> amps.put(row.get("name"), Double.valueOf(row.get("amps"))));
+
+        assertThat(amps.get("5.11") + amps.get("5.13"))
+                .isCloseTo(amps.get("5.17"), org.assertj.core.api.Assertions.within(1e-6));
+        var lost =
+                rows.stream()
+                        .filter(row -> row.get("name").equals("5.11"))
+                        .mapToDouble(row -> Double.parseDouble(row.get("volts")))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(volts.get("K1.87") - volts.get("H1.56b"))
+                .isCloseTo(lost, org.assertj.core.api.Assertions.within(1e-12));
+    }
+
+    @Test
+    void whatFloatsHasNoVolts() throws IOException {
+        var demo = DemoJobs.find("roadster").orElseThrow();
+        var cut =
+                demo.withWires(
+                        demo.wires().stream()
+                                .filter(wire -> List.of("1.01", "5.02").contains(wire.number()))
+                                .toList());
+        var file = folder.resolve("cut.aficion");
+        JobStore.save(file, cut, Optional.empty());
+
+        var rows = rows(run("solve", file.toString()).out());
+        var floating = rows.stream().filter(row -> row.get("state").equals("floating")).toList();
+
+        assertThat(floating)
+                .extracting(row -> row.get("name"))
+                .contains("S2.56", "S3.56b", "5.02")
+                .doesNotContain("B1.+", "1.01");
+        assertThat(floating.stream().filter(row -> row.get("kind").equals("terminal")))
+                .allSatisfy(row -> assertThat(row.get("volts")).isEmpty());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "key|Write --set name=value",
+                "radio=on|There is no control radio. There are: key, lights, dip",
+                "key=on|key has no position on. It has: off, run, start",
+                "rpm=fast|rpm needs a number",
+                "rpm=-5|rpm needs a number",
+                "charge=2|charge needs a number",
+                "fuel=9|fuel needs a number"
+            })
+    void badSettingsSayWhatThereIs(String setting, String words) {
+        var ran = run("solve", "demo:roadster", "--set", setting);
+
+        assertThat(ran.code()).isEqualTo(2);
+        assertThat(ran.err()).startsWith(words);
+        assertThat(ran.out()).isEmpty();
+    }
+
+    @Test
+    void otherFormatsAreRefused() {
+        assertThat(run("solve", "demo:roadster", "--format", "xml").err())
+                .startsWith("Only csv is known");
+    }
+
+    @Test
+    void badFilesEndWithTwoAndOneLine() throws IOException {
+        var foreign = folder.resolve("picture.aficion");
+        Files.writeString(foreign, "GIF89a");
+        var newer = folder.resolve("newer.aficion");
+        Files.writeString(
+                newer,
+                JobCodec.write(DemoJobs.find("roadster").orElseThrow())
+                        .replace("\"version\" : 1", "\"version\" : 2"));
+
+        assertThat(run("check", folder.resolve("none.aficion").toString()).code()).isEqualTo(2);
+        assertThat(run("check", foreign.toString()).err().lines())
+                .singleElement()
+                .satisfies(line -> assertThat(line).contains("not an Aficion job"));
+        assertThat(run("solve", newer.toString()).err()).contains("later version", "format 2");
+        assertThat(run("check", "demo:submarine").err())
+                .startsWith("There is no demo called submarine. There are: roadster");
+        assertThat(run("no-such-command-or-file", "x").code()).isEqualTo(2);
+    }
+
+    @Test
+    void reportWritesEverySheet() throws IOException {
+        var ran = run("report", "demo:roadster", folder.resolve("out").toString());
+
+        assertThat(ran.code()).isZero();
+        try (var written = Files.list(folder.resolve("out"))) {
+            assertThat(written.map(path -> path.getFileName().toString()))
+                    .hasSize(22)
+                    .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf");
+        }
+    }
+
+    @Test
+    void aReportThatCannotBeWrittenSaysSo() throws IOException {
+        var file = folder.resolve("taken");
+        Files.writeString(file, "in the way");
+
+        assertThat(run("report", "demo:roadster", file.toString()).code()).isEqualTo(2);
+    }
+
+    @Test
+    void helpNamesEveryCommand() {
+        assertThat(run("--help").out()).contains("check", "solve", "report", "shots", "demo");
+    }
+}

@@ -1,0 +1,196 @@
+package aficion.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.desktop.shell.Files.Answer;
+import aficion.desktop.workbench.Workbench;
+import aficion.files.DemoJobs;
+import aficion.job.CircuitId;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.solve.OperatingPoint;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.stage.Stage;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/**
+ * The real window with the demo roadster in it, worked by mouse and keyboard. File dialogs are
+ * answered by the test.
+ */
+abstract class WindowTest extends ApplicationTest {
+    static final PseudoClass LIVE = PseudoClass.getPseudoClass("live");
+
+    Workbench bench;
+    Files files;
+    Stage stage;
+    final Answers answers = new Answers();
+
+    /** What a person would answer. */
+    static final class Answers implements Files.Asking {
+        Optional<Path> open = Optional.empty();
+        Optional<Path> write = Optional.empty();
+        Answer unsaved = Answer.STAY;
+        int askedAboutUnsaved;
+        final List<String> told = new ArrayList<>();
+
+        @Override
+        public Optional<Path> toOpen() {
+            return open;
+        }
+
+        @Override
+        public Optional<Path> toWrite(String name, String kind) {
+            return write;
+        }
+
+        @Override
+        public Answer aboutUnsaved(String name) {
+            askedAboutUnsaved++;
+            return unsaved;
+        }
+
+        @Override
+        public void tell(String title, String text) {
+            told.add(title + " " + text);
+        }
+    }
+
+    @Override
+    public void start(Stage stage) {
+        this.stage = stage;
+        aficion.desktop.theme.Theme.install();
+        bench =
+                AficionApp.bench(
+                        Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC));
+        files = new Files(bench, answers);
+        AficionApp.open(stage, bench, files);
+        DemoJobs.find("roadster").ifPresent(bench::take);
+        stage.toFront();
+    }
+
+    @Override
+    public void stop() {
+        bench.close();
+    }
+
+    /** Waits until every result shown belongs to the job and conditions as they are. */
+    void settle() {
+        until(() ->
+                bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
+                        && bench.outcome().get().isPresent()
+                        && (bench.point().isEmpty()
+                                || bench.point()
+                                        .get()
+                                        .conditions()
+                                        .equals(bench.conditions().get()))
+                        && bench.diagram()
+                                .get()
+                                .map(found -> found.circuit())
+                                .equals(bench.focus().get())
+                        && bench.plan()
+                                .get()
+                                .map(found -> found.circuit())
+                                .equals(bench.focus().get()));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static void until(Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(
+                    20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
+        } catch (java.util.concurrent.TimeoutException e) {
+            throw new AssertionError("it did not come", e);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void press(String id) {
+        var node = node(id);
+        clickOn(node);
+        settle();
+    }
+
+    /** Does something on the application thread, as an event would. */
+    void onScreen(Runnable action) {
+        interact(action);
+        settle();
+    }
+
+    Node node(String id) {
+        until(() -> find(id).isPresent());
+        return find(id).orElseThrow();
+    }
+
+    private Optional<Node> find(String id) {
+        return Optional.ofNullable(stage.getScene().getRoot().lookup("#" + id.replace(".", "\\.")));
+    }
+
+    /** A node of the scene by its exact id, whatever signs are in it. */
+    Optional<Node> byId(String id) {
+        return all(stage.getScene().getRoot()).filter(node -> id.equals(node.getId())).findFirst();
+    }
+
+    static java.util.stream.Stream<Node> all(javafx.scene.Parent root) {
+        return root.getChildrenUnmodifiable().stream()
+                .flatMap(node ->
+                        node instanceof javafx.scene.Parent parent
+                                ? java.util.stream.Stream.concat(
+                                        java.util.stream.Stream.of(node), all(parent))
+                                : java.util.stream.Stream.of(node));
+    }
+
+    String text(String id) {
+        return ((Labeled) byId(id).orElseThrow()).getText();
+    }
+
+    Node wire(String number) {
+        return byId("wire-" + number).orElseThrow();
+    }
+
+    boolean isLive(String number) {
+        return wire(number).getPseudoClassStates().contains(LIVE);
+    }
+
+    Wire wireOf(String id) {
+        return bench.job().wire(new WireId(id));
+    }
+
+    OperatingPoint point() {
+        return bench.point().orElseThrow();
+    }
+
+    void focusOn(String circuit) {
+        onScreen(() -> bench.focus().set(Optional.of(new CircuitId(circuit))));
+    }
+
+    /** The first button that says that. */
+    Button button(String words) {
+        return all(stage.getScene().getRoot())
+                .filter(Button.class::isInstance)
+                .map(Button.class::cast)
+                .filter(button -> words.equals(button.getText()))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no button says " + words));
+    }
+
+    void assertShows(String words) {
+        assertThat(
+                        all(stage.getScene().getRoot())
+                                .filter(node -> node instanceof Labeled && node.isVisible())
+                                .map(node -> ((Labeled) node).getText()))
+                .anySatisfy(text -> assertThat(text).isNotNull().contains(words));
+    }
+}

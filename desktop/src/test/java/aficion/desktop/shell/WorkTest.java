@@ -1,0 +1,385 @@
+package aficion.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.bench.Expected;
+import aficion.bench.TestStep;
+import aficion.desktop.shell.Files.Answer;
+import aficion.files.DemoJobs;
+import aficion.files.JobStore;
+import aficion.job.BenchRun.Verdict;
+import aficion.job.Circuit.Stage;
+import aficion.job.CircuitId;
+import aficion.job.HouseRules;
+import aficion.job.Job;
+import aficion.job.Vehicle;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.quantity.Volts;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Mending, saving, printing, testing on the bench: nothing is lost. */
+class WorkTest extends WindowTest {
+    private static final Job DEMO = DemoJobs.find("roadster").orElseThrow();
+
+    @TempDir Path folder;
+
+    @BeforeEach
+    void ready() {
+        settle();
+    }
+
+    @Test
+    void aRemedyIsAppliedUndoneSavedAndOpenedAgain() throws IOException {
+        clickOn("Clock and radio");
+        settle();
+        assertShows("Lead without a guard");
+        var before = bench.job();
+
+        clickOn(button("Put a 3 A fuse into wire 10.01"));
+        settle();
+
+        assertThat(bench.assessed().get().orElseThrow().of(new CircuitId("10"))).isEmpty();
+        assertThat(text("saved")).isEqualTo("not saved");
+        assertThat(text("undo")).isEqualTo("Undo: Put a 3 A fuse into wire 10.01");
+        assertThat(byId("part-F3")).isPresent();
+
+        clickOn("#undo");
+        settle();
+        assertThat(bench.job()).isEqualTo(before);
+        assertShows("Lead without a guard");
+
+        clickOn("#redo");
+        settle();
+        var mended = bench.job();
+        var file = folder.resolve("tern.aficion");
+        answers.write = Optional.of(file);
+        push(KeyCode.CONTROL, KeyCode.S);
+        settle();
+        assertThat(text("saved")).startsWith("saved ");
+
+        answers.open = Optional.of(file);
+        push(KeyCode.CONTROL, KeyCode.O);
+        settle();
+
+        assertThat(bench.job()).isEqualTo(mended);
+        assertThat(JobStore.open(file).job()).isEqualTo(mended);
+        assertThat(answers.askedAboutUnsaved).isZero();
+    }
+
+    @Test
+    void undoAndRedoHaveTheirKeys() {
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        interact(() -> byId("circuits").orElseThrow().requestFocus());
+
+        push(KeyCode.CONTROL, KeyCode.Z);
+        settle();
+        assertThat(bench.job()).isEqualTo(DEMO);
+        push(KeyCode.CONTROL, KeyCode.Y);
+        settle();
+        assertThat(wireOf("w1").number()).isEqualTo("1.77");
+    }
+
+    @Test
+    void theWorstOfACircuitShowsInTheList() {
+        assertThat(text("dangers")).isEqualTo("3 dangers");
+        assertThat(byId("circuit-5").orElseThrow().getAccessibleText())
+                .contains("Headlamps", "planned, sized", "Danger");
+        assertThat(byId("circuit-8").orElseThrow().getAccessibleText()).contains("nothing found");
+    }
+
+    @Test
+    void aStageOfTheWorkIsTicked() {
+        clickOn("Horn");
+        settle();
+        var box =
+                all(stage.getScene().getRoot())
+                        .filter(node ->
+                                node instanceof CheckBox check && check.getText().equals("sized"))
+                        .findFirst()
+                        .orElseThrow();
+        clickOn(box);
+        settle();
+
+        assertThat(bench.job().circuit(new CircuitId("8")).done())
+                .containsExactly(Stage.PLANNED, Stage.SIZED);
+        assertThat(text("undo")).isEqualTo("Undo: Mark Horn sized");
+    }
+
+    @Test
+    void unsavedWorkIsAskedAboutBeforeItIsPutAway() {
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        var changed = bench.job();
+
+        answers.unsaved = Answer.STAY;
+        interact(() ->
+                stage.fireEvent(
+                        new javafx.stage.WindowEvent(
+                                stage, javafx.stage.WindowEvent.WINDOW_CLOSE_REQUEST)));
+        assertThat(stage.isShowing()).isTrue();
+        assertThat(answers.askedAboutUnsaved).isEqualTo(1);
+
+        interact(() -> files.openDemo("roadster"));
+        assertThat(bench.job()).isEqualTo(changed);
+        assertThat(answers.askedAboutUnsaved).isEqualTo(2);
+
+        answers.unsaved = Answer.DISCARD;
+        onScreen(() -> files.openDemo("roadster"));
+        assertThat(bench.job()).isEqualTo(DEMO);
+    }
+
+    @Test
+    void choosingToSaveSavesBeforeItIsPutAway() throws IOException {
+        var file = folder.resolve("kept.aficion");
+        answers.write = Optional.of(file);
+        answers.unsaved = Answer.SAVE;
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        var changed = bench.job();
+
+        onScreen(() -> files.openDemo("roadster"));
+
+        assertThat(JobStore.open(file).job()).isEqualTo(changed);
+        assertThat(bench.job()).isEqualTo(DEMO);
+    }
+
+    @Test
+    void aSaveThatIsThoughtBetterOfKeepsTheWorkOnTheBench() {
+        answers.unsaved = Answer.SAVE;
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        var changed = bench.job();
+
+        onScreen(() -> files.openDemo("roadster"));
+
+        assertThat(bench.job()).isEqualTo(changed);
+    }
+
+    @Test
+    void aDamagedFileIsExplainedAndTheBenchStaysAsItWas() throws IOException {
+        var file = folder.resolve("bad.aficion");
+        Files.writeString(
+                file,
+                "{ \"format\" : \"aficion-job\",\n \"version\" : 1,\n \"vehicle\" : { \"name\" ");
+        answers.open = Optional.of(file);
+
+        push(KeyCode.CONTROL, KeyCode.O);
+        settle();
+
+        assertThat(answers.told)
+                .singleElement()
+                .satisfies(text ->
+                        assertThat(text)
+                                .contains(
+                                        "Could not open bad.aficion",
+                                        "line 3",
+                                        "Nothing was changed"));
+        assertThat(bench.job()).isEqualTo(DEMO);
+    }
+
+    @Test
+    void aFileChangedByAnotherProgramIsNotOverwritten() throws IOException {
+        var file = folder.resolve("tern.aficion");
+        JobStore.save(file, DEMO, Optional.empty());
+        interact(() -> files.open(file));
+        settle();
+        Files.writeString(file, Files.readString(file) + "\n");
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+
+        push(KeyCode.CONTROL, KeyCode.S);
+        settle();
+
+        assertThat(answers.told)
+                .singleElement()
+                .satisfies(text -> assertThat(text).contains("changed by another program"));
+        assertThat(text("saved")).isEqualTo("not saved");
+    }
+
+    @Test
+    void theScheduleIsFilteredSortedAndLeadsToItsWire() {
+        press("view-make");
+        TableView<?> table = (TableView<?>) node("schedule");
+        assertThat(table.getItems()).hasSize(62);
+
+        clickOn("#make-filter");
+        write("blue/red");
+        assertThat(table.getItems()).hasSize(3);
+        assertShows("3 of 62 wires");
+        var size = table.getColumns().get(4);
+        interact(() -> {
+            table.getSortOrder().clear();
+            size.setSortType(javafx.scene.control.TableColumn.SortType.DESCENDING);
+            sort(table, 4);
+        });
+        interact(() -> table.getSelectionModel().select(0));
+        assertThat(bench.selection().get())
+                .isEqualTo(new aficion.desktop.workbench.Selection.OfWire(new WireId("w31")));
+
+        interact(() -> ((TextField) byId("make-filter").orElseThrow()).setText("no such thing"));
+        assertThat(table.getItems()).isEmpty();
+    }
+
+    private static <T> void sort(TableView<T> table, int column) {
+        table.getSortOrder().add(table.getColumns().get(column));
+        table.sort();
+    }
+
+    @Test
+    void sheetsAreWrittenWhereTheUserSays() throws IOException {
+        focusOn("5");
+        for (var key : java.util.List.of("schedule", "path", "bench", "csv")) {
+            var file = folder.resolve(key);
+            answers.write = Optional.of(file);
+            clickOn("#print");
+            clickOn("#menu-print-" + key);
+            settle();
+            assertThat(Files.size(file)).isGreaterThan(1000);
+            assertThat(Files.readString(file, java.nio.charset.StandardCharsets.ISO_8859_1))
+                    .startsWith(key.equals("csv") ? "No.," : "%PDF");
+        }
+        answers.write = Optional.of(folder.resolve("no/such/place.pdf"));
+        push(KeyCode.CONTROL, KeyCode.P);
+        assertThat(answers.told)
+                .singleElement()
+                .satisfies(text -> assertThat(text).contains("Could not write place.pdf"));
+    }
+
+    /** What a meter that is right would show. */
+    private static String right(Expected expected) {
+        return switch (expected) {
+            case Expected.Near(var value, _) -> String.format(Locale.ROOT, "%.2f", value.value());
+            case Expected.AtLeast _ -> "OL";
+            case Expected.AtMost _ -> "0.1";
+        };
+    }
+
+    private TextField field(TestStep step) {
+        return (TextField)
+                all((javafx.scene.Parent) byId("step-" + step.key()).orElseThrow())
+                        .filter(TextField.class::isInstance)
+                        .findFirst()
+                        .orElseThrow();
+    }
+
+    @Test
+    void aBenchRunIsWorkedThroughWithOneFailingReading() {
+        clickOn("Horn");
+        settle();
+        press("view-bench");
+        assertShows("Not tested yet.");
+        press("bench-start");
+        assertShows("Run begun 25 November 2026");
+        var plan = bench.plan().get().orElseThrow();
+        var wrong =
+                plan.steps().stream()
+                        .filter(step ->
+                                step.key().startsWith("amps") && step.key().contains("horn=on"))
+                        .findFirst()
+                        .orElseThrow();
+
+        for (var step : plan.steps()) {
+            if (step.expected().isEmpty()) {
+                var sound =
+                        all((javafx.scene.Parent) byId("step-" + step.key()).orElseThrow())
+                                .filter(node ->
+                                        node instanceof javafx.scene.control.Button button
+                                                && button.getText().equals("Sound"))
+                                .findFirst()
+                                .orElseThrow();
+                interact(() -> ((javafx.scene.control.Button) sound).fire());
+            } else {
+                interact(() -> field(step).requestFocus());
+                write(step.equals(wrong) ? "0.2 A" : right(step.expected().get()));
+                type(KeyCode.ENTER);
+            }
+        }
+        settle();
+
+        var run = bench.job().latestRun(new CircuitId("8")).orElseThrow();
+        assertThat(run.readings()).hasSameSizeAs(plan.steps());
+        assertThat(run.reading(wrong.key()).orElseThrow().verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(run.readings().stream().filter(reading -> reading.verdict() != Verdict.PASS))
+                .hasSize(1);
+        assertThat(text("bench-progress"))
+                .isEqualTo(
+                        "All steps done: " + (plan.steps().size() - 1) + " pass, 0 near, 1 fail.");
+        assertThat(text("undo")).isEqualTo("Undo: Keep readings of Horn");
+    }
+
+    @Test
+    void aReadingThatIsNoneIsExplainedAtItsPlace() {
+        clickOn("Horn");
+        settle();
+        press("view-bench");
+        var step = bench.plan().get().orElseThrow().find("quiet").orElseThrow();
+        interact(() -> field(step).requestFocus());
+        write("plenty");
+        type(KeyCode.ENTER);
+
+        assertShows("plenty is no reading in A");
+        assertThat(bench.job().bench()).isEmpty();
+    }
+
+    @Test
+    void theVehicleIsSetAsAStepWantsIt() {
+        clickOn("Horn");
+        settle();
+        press("view-bench");
+        var wanted =
+                bench.plan().get().orElseThrow().steps().stream()
+                        .filter(step ->
+                                step.task()
+                                        .state()
+                                        .filter(state -> "on".equals(state.positions().get("horn")))
+                                        .isPresent())
+                        .findFirst()
+                        .orElseThrow();
+        var set =
+                all(stage.getScene().getRoot())
+                        .filter(node ->
+                                node instanceof javafx.scene.control.Button button
+                                        && button.getText().equals("Set it so"))
+                        .toList();
+        interact(() -> ((javafx.scene.control.Button) set.getLast()).fire());
+        settle();
+
+        assertThat(wanted.task().state()).isPresent();
+        assertThat(bench.conditions().get().positions()).containsEntry("horn", "on");
+    }
+
+    @Test
+    void anEmptyJobSaysWhatToDo() {
+        onScreen(() ->
+                bench.take(
+                        Job.empty(
+                                new Vehicle("Quill 350", 1969, new Volts(6), Vehicle.Pole.POSITIVE),
+                                HouseRules.USUAL)));
+
+        assertShows("Nothing is on the bench.");
+        assertShows("6 V, positive earth");
+        assertThat(text("dangers")).isEqualTo("no dangers");
+        press("view-make");
+        assertShows("0 of 0 wires");
+        press("view-bench");
+        assertShows("This circuit has no wires to test yet.");
+    }
+
+    @Test
+    void theDarkThemeIsASwitchInTheMenu() {
+        clickOn("#menu");
+        clickOn("Dark");
+        assertThat(stage.getScene().getRoot().getStyleClass()).contains("dark");
+        clickOn("#menu");
+        clickOn("Dark");
+        assertThat(stage.getScene().getRoot().getStyleClass()).doesNotContain("dark");
+    }
+}
