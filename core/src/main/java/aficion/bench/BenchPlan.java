@@ -9,6 +9,7 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
@@ -118,6 +119,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         private void states() {
             var points =
                     OperatingStates.of(job, circuit, Conditions.REST).stream()
+                            .filter(this::isOurs)
                             .flatMap(state -> solved(state).stream())
                             .toList();
             if (points.isEmpty()) {
@@ -132,6 +134,20 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
             points.stream()
                     .filter(point -> seen.add(signature(point)))
                     .forEach(point -> state(point, feed));
+        }
+
+        /**
+         * Whether all that a hand has to hold in a state belongs to this circuit: nobody cranks to
+         * test a stop lamp.
+         */
+        private boolean isOurs(Conditions state) {
+            var own = Controls.of(job, circuit).controls();
+            return Controls.of(job).controls().stream()
+                    .filter(control -> !own.contains(control))
+                    .noneMatch(control ->
+                            control.position(Controls.position(control, state))
+                                    .map(Kind.Position::springs)
+                                    .orElse(false));
         }
 
         private Optional<OperatingPoint> solved(Conditions state) {

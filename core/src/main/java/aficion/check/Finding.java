@@ -27,9 +27,29 @@ public sealed interface Finding {
         return getClass().getSimpleName();
     }
 
+    /** A finding about a wire. */
+    sealed interface AboutWire extends Finding {
+        WireId wire();
+
+        @Override
+        default Subject subject() {
+            return new Subject.OfWire(wire());
+        }
+    }
+
+    /** A finding about a part. */
+    sealed interface AboutPart extends Finding {
+        PartId part();
+
+        @Override
+        default Subject subject() {
+            return new Subject.OfPart(part());
+        }
+    }
+
     /** More current than the wire can carry where it runs. */
     record WireTooThinByHeat(WireId wire, Amps carried, Amps limit, List<Edit> remedies)
-            implements Finding {
+            implements AboutWire {
         public WireTooThinByHeat {
             remedies = List.copyOf(remedies);
         }
@@ -38,17 +58,12 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.DANGER;
         }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfWire(wire);
-        }
     }
 
     /** More volts lost than the house rule allows. */
     record WireTooThinByDrop(
             WireId wire, Amps carried, Volts lost, Volts limit, List<Edit> remedies)
-            implements Finding {
+            implements AboutWire {
         public WireTooThinByDrop {
             remedies = List.copyOf(remedies);
         }
@@ -57,17 +72,12 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.FIX;
         }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfWire(wire);
-        }
     }
 
     /** A fuse that lets more through than a wire behind it carries. */
     record GuardLargerThanWire(
             WireId wire, FuseSeat fuse, Amps passes, Amps carries, List<Edit> remedies)
-            implements Finding {
+            implements AboutWire {
         public GuardLargerThanWire {
             remedies = List.copyOf(remedies);
         }
@@ -76,15 +86,10 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.DANGER;
         }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfWire(wire);
-        }
     }
 
     /** A live lead that nothing guards. */
-    record LeadWithoutGuard(WireId wire, List<Edit> remedies) implements Finding {
+    record LeadWithoutGuard(WireId wire, List<Edit> remedies) implements AboutWire {
         public LeadWithoutGuard {
             remedies = List.copyOf(remedies);
         }
@@ -93,16 +98,11 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.DANGER;
         }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfWire(wire);
-        }
     }
 
     /** A fuse that carries more of its rating, for good, than the house rule allows. */
     record FuseOverloaded(FuseSeat fuse, Amps carried, Amps carries, List<Edit> remedies)
-            implements Finding {
+            implements AboutPart {
         public FuseOverloaded {
             remedies = List.copyOf(remedies);
         }
@@ -113,15 +113,15 @@ public sealed interface Finding {
         }
 
         @Override
-        public Subject subject() {
-            return new Subject.OfPart(fuse.part());
+        public PartId part() {
+            return fuse.part();
         }
     }
 
     /** A switch or relay contact that carries more than its rating. */
     record ContactOverloaded(
             PartId part, String contact, Amps carried, Amps rating, List<Edit> remedies)
-            implements Finding {
+            implements AboutPart {
         public ContactOverloaded {
             remedies = List.copyOf(remedies);
         }
@@ -129,11 +129,6 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.FIX;
-        }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfPart(part);
         }
     }
 
@@ -155,15 +150,10 @@ public sealed interface Finding {
     }
 
     /** A part that cannot work whatever is switched: one of its ends has no way to the battery. */
-    record NoWayBack(PartId part, Terminal end) implements Finding {
+    record NoWayBack(PartId part, Terminal end) implements AboutPart {
         @Override
         public Severity severity() {
             return Severity.FIX;
-        }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfPart(part);
         }
 
         @Override
@@ -174,7 +164,7 @@ public sealed interface Finding {
 
     /** Two wires whose labels say the same. */
     record SameLabel(WireId wire, WireId other, String number, List<Edit> remedies)
-            implements Finding {
+            implements AboutWire {
         public SameLabel {
             remedies = List.copyOf(remedies);
         }
@@ -183,23 +173,18 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.FIX;
         }
-
-        @Override
-        public Subject subject() {
-            return new Subject.OfWire(wire);
-        }
     }
 
     /** Relays that pull in and let go for ever in some state. */
-    record RelaysChatter(PartId relay) implements Finding {
+    record RelaysChatter(PartId relay) implements AboutPart {
         @Override
         public Severity severity() {
             return Severity.DANGER;
         }
 
         @Override
-        public Subject subject() {
-            return new Subject.OfPart(relay);
+        public PartId part() {
+            return relay;
         }
 
         @Override

@@ -124,7 +124,7 @@ record Outline(int width, int height, List<Seat> seats) {
                 8,
                 List.of(
                         left(filaments.getFirst().pin(), 2),
-                        left(filaments.getLast().pin(), 5),
+                        left(filaments.getLast().pin(), 6),
                         right("31", 4)));
     }
 

@@ -7,12 +7,16 @@ import aficion.files.JobStore;
 import aficion.job.Job;
 import aficion.words.Troubles;
 import aficion.words.Words;
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import javafx.application.Application;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
@@ -134,9 +138,32 @@ public final class Commands implements Callable<Integer> {
         PrintWriter out() {
             return spec.commandLine().getOut();
         }
+    }
 
-        PrintWriter err() {
-            return spec.commandLine().getErr();
+    /** For commands that write files into a folder. */
+    abstract static class IntoFolder extends Printing {
+        @Mixin private JobArgument job;
+
+        @Parameters(
+                index = "1",
+                paramLabel = "DIR",
+                description = "the folder to write to; made when it is not there")
+        private Path folder;
+
+        /** Writes the files and returns them. */
+        abstract List<Path> write(Job job, Path folder) throws IOException;
+
+        @Override
+        public Integer call() {
+            var loaded = job.load();
+            try {
+                Files.createDirectories(folder);
+                write(loaded, folder).forEach(path -> out().println(Words.of("cli.wrote", path)));
+                return 0;
+            } catch (IOException e) {
+                throw new BadInput(
+                        Words.of("problem.export.title", folder) + ": " + e.getMessage());
+            }
         }
     }
 }

@@ -3,8 +3,9 @@ package aficion.desktop.make;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.sheet.ScheduleTable;
+import aficion.files.sheet.ScheduleTable.Line;
 import aficion.make.ScheduleRow;
-import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.Comparator;
 import java.util.List;
@@ -32,25 +33,6 @@ public final class MakeView extends VBox {
     private final TableView<Line> table = new TableView<>();
     private final TextField filter = new TextField();
     private final Label count = Texts.label("", "quiet");
-
-    /** One line as it reads. */
-    private record Line(
-            ScheduleRow row,
-            String number,
-            String from,
-            String to,
-            String colour,
-            String size,
-            String length,
-            String ends,
-            String fuse) {
-
-        boolean has(String word) {
-            return String.join(" ", number, from, to, colour, size, length, ends, fuse)
-                    .toLowerCase(Locale.ROOT)
-                    .contains(word);
-        }
-    }
 
     /**
      * @param exportCsv asks for a file and writes the schedule
@@ -160,32 +142,18 @@ public final class MakeView extends VBox {
         bench.assessed()
                 .get()
                 .ifPresent(assessed -> {
-                    var speech = new Speech(assessed.job(), bench.units());
-                    lines.setAll(
-                            ScheduleRow.of(assessed.assessment()).stream()
-                                    .map(row -> line(row, speech))
-                                    .toList());
+                    lines.setAll(ScheduleTable.lines(assessed.assessment(), bench.units()));
                     filter();
                 });
     }
 
-    private static Line line(ScheduleRow row, Speech speech) {
-        var wire = row.wire();
-        return new Line(
-                row,
-                wire.number(),
-                wire.from().terminal().toString(),
-                wire.to().terminal().toString(),
-                speech.colour(wire.colour()),
-                speech.size(wire.size()),
-                speech.length(wire.length()),
-                speech.ends(wire),
-                speech.guard(row.guard(), wire));
+    private static boolean has(Line line, String word) {
+        return String.join(" ", line.cells()).toLowerCase(Locale.ROOT).contains(word);
     }
 
     private void filter() {
         var word = filter.getText().strip().toLowerCase(Locale.ROOT);
-        filtered.setPredicate(line -> line.has(word));
+        filtered.setPredicate(line -> has(line, word));
         count.setText(Words.of("make.count", filtered.size(), lines.size()));
     }
 }

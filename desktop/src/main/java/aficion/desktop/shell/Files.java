@@ -1,5 +1,6 @@
 package aficion.desktop.shell;
 
+import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
 import aficion.files.DemoJobs;
@@ -276,6 +277,8 @@ public final class Files {
 
         private void dress(Alert alert, String title) {
             alert.initOwner(owner);
+            alert.setGraphic(null);
+            Theme.dress(alert.getDialogPane(), owner);
             alert.setTitle(title);
             alert.setHeaderText(title);
             alert.getDialogPane().setMinHeight(Region.USE_PREF_SIZE);

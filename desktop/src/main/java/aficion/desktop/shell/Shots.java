@@ -4,6 +4,7 @@ import aficion.desktop.shell.Shell.View;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.Job;
 import aficion.job.Kind;
@@ -14,8 +15,8 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -83,19 +84,15 @@ public final class Shots {
         for (var circuit : job.circuits()) {
             picture(bench[0], scene[0], View.TRACE, circuit, "trace-" + circuit.id());
         }
-        var first =
-                job.circuits().stream()
-                        .filter(circuit -> !job.wiresOf(circuit.id()).isEmpty())
-                        .findFirst();
-        if (first.isPresent()) {
-            for (var view : List.of(View.MAKE, View.BENCH)) {
-                picture(
-                        bench[0],
-                        scene[0],
-                        view,
-                        first.get(),
-                        view.name().toLowerCase(Locale.ROOT));
-            }
+        var small = smallest();
+        if (small.isPresent()) {
+            picture(bench[0], scene[0], View.MAKE, small.get(), "make");
+            picture(bench[0], scene[0], View.BENCH, small.get(), "bench");
+            onScreen(() -> {
+                Theme.setDark(scene[0], true);
+                return null;
+            });
+            picture(bench[0], scene[0], View.TRACE, small.get(), "trace-dark");
         }
         bench[0].close();
     }
@@ -110,13 +107,25 @@ public final class Shots {
             return null;
         });
         settle(bench, circuit);
-        var image =
-                onScreen(() -> {
-                    return scene.snapshot(new WritableImage((int) WIDTH, (int) HEIGHT));
-                });
+        var image = onScreen(() -> scene.snapshot(new WritableImage((int) WIDTH, (int) HEIGHT)));
         var path = folder.resolve(name + ".png");
         ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", path.toFile());
         written.add(path);
+    }
+
+    /**
+     * The circuit that was tested last, else the one with the fewest wires; empty for a job without
+     * wires.
+     */
+    private Optional<Circuit> smallest() {
+        var tested = job.bench().stream().map(BenchRun::circuit).reduce((_, later) -> later);
+        return tested.map(job::circuit)
+                .or(() ->
+                        job.circuits().stream()
+                                .filter(circuit -> !job.wiresOf(circuit.id()).isEmpty())
+                                .min(
+                                        Comparator.comparingInt(
+                                                circuit -> job.wiresOf(circuit.id()).size())));
     }
 
     /**

@@ -8,9 +8,11 @@ import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
 import javafx.scene.Scene;
+import javafx.scene.control.DialogPane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
+import javafx.stage.Window;
 
 /** The look: shipped fonts, the base theme and our style sheet over it. */
 public final class Theme {
@@ -21,6 +23,9 @@ public final class Theme {
                     "Barlow-SemiBold",
                     "BarlowCondensed-Medium",
                     "BarlowCondensed-SemiBold");
+
+    private static final String SHEET = Theme.class.getResource("aficion.css").toExternalForm();
+    private static final String DARK = "dark";
 
     private Theme() {}
 
@@ -33,13 +38,21 @@ public final class Theme {
     }
 
     public static void dress(Scene scene) {
-        scene.getStylesheets().add(Theme.class.getResource("aficion.css").toExternalForm());
+        scene.getStylesheets().add(SHEET);
+    }
+
+    /** Dresses a dialog as the window it belongs to. */
+    public static void dress(DialogPane pane, Window owner) {
+        pane.getStylesheets().add(SHEET);
+        if (owner.getScene() != null && owner.getScene().getRoot().getStyleClass().contains(DARK)) {
+            pane.getStyleClass().add(DARK);
+        }
     }
 
     public static void setDark(Scene scene, boolean dark) {
-        scene.getRoot().getStyleClass().remove("dark");
+        scene.getRoot().getStyleClass().remove(DARK);
         if (dark) {
-            scene.getRoot().getStyleClass().add("dark");
+            scene.getRoot().getStyleClass().add(DARK);
         }
     }
 

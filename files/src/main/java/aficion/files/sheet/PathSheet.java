@@ -65,6 +65,16 @@ final class PathSheet {
                     QUIET);
         }
         for (var label : diagram.labels()) {
+            if (label.backed()) {
+                var box = label.box();
+                paper.fill(
+                        x(box.x()),
+                        y(box.y()),
+                        (float) box.width() * scale,
+                        (float) box.height() * scale,
+                        0xFFFFFF);
+            }
+
             paper.text(
                     Face.CONDENSED,
                     Math.max(6, 12 * scale),

@@ -10,9 +10,45 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 
-/** The wire schedule in words: a heading and a line of cells for each wire. */
+/** The wire schedule in words: a heading and a line for each wire. */
 public final class ScheduleTable {
     private ScheduleTable() {}
+
+    /**
+     * One line as it reads.
+     *
+     * @param row what it says in words
+     */
+    public record Line(
+            ScheduleRow row,
+            String number,
+            String from,
+            String to,
+            String colour,
+            String size,
+            String length,
+            String ends,
+            String fuse) {
+
+        static Line of(ScheduleRow row, Speech speech) {
+            var wire = row.wire();
+            return new Line(
+                    row,
+                    wire.number(),
+                    wire.from().terminal().toString(),
+                    wire.to().terminal().toString(),
+                    speech.colour(wire.colour()),
+                    speech.size(wire.size()),
+                    speech.length(wire.length()),
+                    speech.ends(wire),
+                    speech.guard(row.guard(), wire));
+        }
+
+        /** Its cells, in the order of {@link ScheduleTable#heading}. */
+        public List<String> cells() {
+            return List.of(number, from, to, colour, size, length, ends, fuse);
+        }
+    }
 
     /** The names of the columns. */
     public static List<String> heading() {
@@ -21,23 +57,10 @@ public final class ScheduleTable {
                 .toList();
     }
 
-    /** The cells of every wire, circuit by circuit. */
-    public static List<List<String>> cells(Assessment assessment, UserUnits units) {
+    /** Every wire, circuit by circuit. */
+    public static List<Line> lines(Assessment assessment, UserUnits units) {
         var speech = new Speech(assessment.job(), units);
-        return ScheduleRow.of(assessment).stream().map(row -> cells(row, speech)).toList();
-    }
-
-    private static List<String> cells(ScheduleRow row, Speech speech) {
-        var wire = row.wire();
-        return List.of(
-                wire.number(),
-                wire.from().terminal().toString(),
-                wire.to().terminal().toString(),
-                speech.colour(wire.colour()),
-                speech.size(wire.size()),
-                speech.length(wire.length()),
-                speech.ends(wire),
-                speech.guard(row.guard(), wire));
+        return ScheduleRow.of(assessment).stream().map(row -> Line.of(row, speech)).toList();
     }
 
     /** Writes the schedule as CSV (RFC 4180), with a heading. */
@@ -45,8 +68,8 @@ public final class ScheduleTable {
             throws IOException {
         var printer = CSVFormat.RFC4180.print(out);
         printer.printRecord(heading());
-        for (var line : cells(assessment, units)) {
-            printer.printRecord(line);
+        for (var line : lines(assessment, units)) {
+            printer.printRecord(line.cells());
         }
         printer.flush();
     }

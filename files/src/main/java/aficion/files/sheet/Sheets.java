@@ -44,12 +44,12 @@ public final class Sheets {
         var widths = new float[] {46, 62, 62, 104, 66, 96, 160, 170};
         try (var paper = new Paper(Words.of("sheet.schedule"), subtitle(assessment.job()))) {
             float y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
-            for (var cells : ScheduleTable.cells(assessment, units)) {
+            for (var line : ScheduleTable.lines(assessment, units)) {
                 if (y > Paper.BOTTOM) {
                     paper.newPage();
                     y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
                 }
-                row(paper, cells, widths, y);
+                row(paper, line.cells(), widths, y);
                 y += LINE;
             }
             return paper.finish();
