@@ -5,6 +5,7 @@ import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
+import aficion.job.Position;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -146,7 +147,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
                     .filter(control -> !own.contains(control))
                     .noneMatch(control ->
                             control.position(Controls.position(control, state))
-                                    .map(Kind.Position::springs)
+                                    .map(Position::springs)
                                     .orElse(false));
         }
 

@@ -1,6 +1,7 @@
 package aficion.diagram;
 
 import aficion.diagram.Diagram.Side;
+import aficion.job.Contact;
 import aficion.job.Kind;
 import aficion.job.Part;
 import java.util.ArrayList;
@@ -76,7 +77,7 @@ record Outline(int width, int height, List<Seat> seats) {
      */
     private static Outline hand(Kind.Switch hand, Set<String> used) {
         var contacts = hand.contacts();
-        var outs = contacts.stream().map(Kind.Contact::other).distinct().toList();
+        var outs = contacts.stream().map(Contact::other).distinct().toList();
         var ins = hand.pins().stream().filter(pin -> !outs.contains(pin)).toList();
         var shownOuts = hand.pins().stream().filter(outs::contains).toList();
         int rows = Math.max(ins.size(), shownOuts.size());

@@ -148,43 +148,6 @@ public sealed interface Kind {
         }
     }
 
-    /** How a switch is worked. */
-    enum Action {
-        KEY,
-        LEVER,
-        PUSH,
-        PEDAL
-    }
-
-    /**
-     * One position of a switch.
-     *
-     * @param name what it is called
-     * @param springs whether it returns by itself, so that its load is short
-     * @param joins the pins it connects
-     */
-    record Position(String name, boolean springs, List<Contact> joins) {
-        public Position {
-            Names.require(name);
-            joins = List.copyOf(joins);
-        }
-    }
-
-    /** Two pins that a position joins. */
-    record Contact(String one, String other) {
-        public Contact {
-            if (one.equals(other)) {
-                throw new IllegalArgumentException(
-                        "a contact joins two pins, not " + one + " to itself");
-            }
-        }
-
-        @Override
-        public String toString() {
-            return one + "-" + other;
-        }
-    }
-
     /** One fuse in its holder. */
     record Fuse(FuseType family, Amps marking) implements Kind {
         public Fuse {
@@ -475,24 +438,10 @@ public sealed interface Kind {
         public Ohms resistance() {
             return new Ohms(
                     switch (demand) {
-                        case InWatts(var watts) -> rated.value() * rated.value() / watts.value();
-                        case InAmps(var amps) -> rated.value() / amps.value();
+                        case Demand.InWatts(var watts) ->
+                                rated.value() * rated.value() / watts.value();
+                        case Demand.InAmps(var amps) -> rated.value() / amps.value();
                     });
-        }
-    }
-
-    /** What a load is known by. */
-    sealed interface Demand {}
-
-    record InWatts(Watts watts) implements Demand {
-        public InWatts {
-            Positive.require("load watts", watts);
-        }
-    }
-
-    record InAmps(Amps amps) implements Demand {
-        public InAmps {
-            Positive.require("load current", amps);
         }
     }
 

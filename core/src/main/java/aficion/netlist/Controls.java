@@ -1,9 +1,11 @@
 package aficion.netlist;
 
+import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
+import aficion.job.Position;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +28,7 @@ public record Controls(List<Control> controls, List<String> levels) {
      * @param action how it is worked
      * @param positions what it can be put to, the position of rest first
      */
-    public record Control(String name, Kind.Action action, List<Kind.Position> positions) {
+    public record Control(String name, Action action, List<Position> positions) {
         public Control {
             positions = List.copyOf(positions);
         }
@@ -35,7 +37,7 @@ public record Controls(List<Control> controls, List<String> levels) {
             return positions.getFirst().name();
         }
 
-        public Optional<Kind.Position> position(String wanted) {
+        public Optional<Position> position(String wanted) {
             return positions.stream()
                     .filter(position -> position.name().equals(wanted))
                     .findFirst();
@@ -73,7 +75,7 @@ public record Controls(List<Control> controls, List<String> levels) {
 
     /** The key switch, when there is one. */
     public Optional<Control> key() {
-        return controls.stream().filter(control -> control.action() == Kind.Action.KEY).findFirst();
+        return controls.stream().filter(control -> control.action() == Action.KEY).findFirst();
     }
 
     /** Where a control stands under the conditions. */

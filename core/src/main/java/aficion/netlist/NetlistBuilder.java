@@ -2,6 +2,7 @@ package aficion.netlist;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
+import aficion.job.Contact;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
@@ -255,7 +256,7 @@ final class NetlistBuilder {
         }
     }
 
-    private static boolean joins(Kind.Switch hand, Kind.Contact contact, Conditions conditions) {
+    private static boolean joins(Kind.Switch hand, Contact contact, Conditions conditions) {
         var rest = hand.positions().getFirst();
         var name = conditions.positions().getOrDefault(hand.control(), rest.name());
         return hand.position(name).orElse(rest).joins().contains(contact);

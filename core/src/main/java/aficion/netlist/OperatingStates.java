@@ -1,8 +1,9 @@
 package aficion.netlist;
 
+import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.Position;
 import aficion.netlist.Controls.Control;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
@@ -76,7 +77,7 @@ public final class OperatingStates {
         return Controls.of(job).controls().stream()
                 .anyMatch(control ->
                         control.position(Controls.position(control, state))
-                                .map(Kind.Position::springs)
+                                .map(Position::springs)
                                 .orElse(false));
     }
 
@@ -90,7 +91,7 @@ public final class OperatingStates {
             Job job, Conditions basis, Function<Conditions, Double> load) {
         var state = basis;
         for (var control : Controls.of(job).controls()) {
-            if (control.action() == Kind.Action.KEY) {
+            if (control.action() == Action.KEY) {
                 continue;
             }
             var best = state;

@@ -93,7 +93,8 @@ public final class JobBuilder {
     }
 
     public JobBuilder load(String id, double amps) {
-        return mounted(id, "E1", new Kind.Load(new Kind.InAmps(new Amps(amps)), new Volts(system)));
+        return mounted(
+                id, "E1", new Kind.Load(new Demand.InAmps(new Amps(amps)), new Volts(system)));
     }
 
     public JobBuilder fuse(String id, double marking) {
@@ -101,15 +102,15 @@ public final class JobBuilder {
     }
 
     public JobBuilder onOff(String id, String control, double rating) {
-        return toggle(id, control, rating, Kind.Action.LEVER, false);
+        return toggle(id, control, rating, Action.LEVER, false);
     }
 
     public JobBuilder push(String id, String control, double rating) {
-        return toggle(id, control, rating, Kind.Action.PUSH, true);
+        return toggle(id, control, rating, Action.PUSH, true);
     }
 
     private JobBuilder toggle(
-            String id, String control, double rating, Kind.Action action, boolean springs) {
+            String id, String control, double rating, Action action, boolean springs) {
         return part(
                 id,
                 new Kind.Switch(
@@ -117,9 +118,8 @@ public final class JobBuilder {
                         control,
                         List.of("1", "2"),
                         List.of(
-                                new Kind.Position("off", false, List.of()),
-                                new Kind.Position(
-                                        "on", springs, List.of(new Kind.Contact("1", "2")))),
+                                new Position("off", false, List.of()),
+                                new Position("on", springs, List.of(new Contact("1", "2")))),
                         new Amps(rating)));
     }
 

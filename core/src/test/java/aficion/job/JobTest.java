@@ -149,12 +149,12 @@ class JobTest {
 
     @Test
     void aSwitchJoinsOnlyPinsItHas() {
-        var off = new Kind.Position("off", false, List.of());
-        var on = new Kind.Position("on", false, List.of(new Kind.Contact("1", "3")));
+        var off = new Position("off", false, List.of());
+        var on = new Position("on", false, List.of(new Contact("1", "3")));
 
         assertThatThrownBy(() ->
                         new Kind.Switch(
-                                Kind.Action.LEVER,
+                                Action.LEVER,
                                 "lights",
                                 List.of("1", "2"),
                                 List.of(off, on),
@@ -162,13 +162,13 @@ class JobTest {
                 .hasMessageContaining("joins 1-3");
         assertThatThrownBy(() ->
                         new Kind.Switch(
-                                Kind.Action.LEVER,
+                                Action.LEVER,
                                 "lights",
                                 List.of("1", "2"),
                                 List.of(off),
                                 new Amps(5)))
                 .hasMessageContaining("two positions");
-        assertThatThrownBy(() -> new Kind.Contact("1", "1")).hasMessageContaining("to itself");
+        assertThatThrownBy(() -> new Contact("1", "1")).hasMessageContaining("to itself");
     }
 
     @Test

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.job.Action;
 import aficion.job.CircuitId;
+import aficion.job.Contact;
 import aficion.job.Job;
 import aficion.job.JobBuilder;
 import aficion.job.Kind;
+import aficion.job.Position;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
@@ -19,14 +22,14 @@ class StatesTest {
     private static final CircuitId CIRCUIT = new CircuitId("1");
 
     private static JobBuilder keyed() {
-        var off = new Kind.Position("off", false, List.of());
-        var run = new Kind.Position("run", false, List.of(new Kind.Contact("30", "15")));
-        var start = new Kind.Position("start", true, List.of(new Kind.Contact("30", "50")));
+        var off = new Position("off", false, List.of());
+        var run = new Position("run", false, List.of(new Contact("30", "15")));
+        var start = new Position("start", true, List.of(new Contact("30", "50")));
         return JobBuilder.twelveVolts()
                 .part(
                         "S1",
                         new Kind.Switch(
-                                Kind.Action.KEY,
+                                Action.KEY,
                                 "key",
                                 List.of("30", "15", "50"),
                                 List.of(off, run, start),

@@ -5,9 +5,11 @@ import aficion.catalogue.FuseType;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
+import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.Demand;
 import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -77,7 +79,7 @@ final class JobMapping {
                 .changeDefaultPropertyInclusion(
                         value -> value.withValueInclusion(JsonInclude.Include.NON_ABSENT))
                 .addMixIn(Kind.class, KindMixIn.class)
-                .addMixIn(Kind.Demand.class, DemandMixIn.class)
+                .addMixIn(Demand.class, DemandMixIn.class)
                 .addMixIn(RunLength.class, LengthMixIn.class)
                 .addModule(module())
                 .build();
@@ -122,7 +124,7 @@ final class JobMapping {
     private interface KindMixIn {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.DEDUCTION)
-    @JsonSubTypes({@Type(Kind.InWatts.class), @Type(Kind.InAmps.class)})
+    @JsonSubTypes({@Type(Demand.InWatts.class), @Type(Demand.InAmps.class)})
     private interface DemandMixIn {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.DEDUCTION)
@@ -171,7 +173,7 @@ final class JobMapping {
                 Termination.class,
                 Unguarded.class,
                 BenchRun.Verdict.class,
-                Kind.Action.class,
+                Action.class,
                 Kind.Mass.class);
         return module;
     }

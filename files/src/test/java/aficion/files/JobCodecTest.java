@@ -12,6 +12,7 @@ import aficion.files.JobFileException.Trouble;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
+import aficion.job.Demand;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
@@ -80,7 +81,7 @@ class JobCodecTest {
                                 Optional.of(new Amps(20))),
                         new Kind.FuseBox(List.of(new Kind.Way("1", FuseType.GLASS, new Amps(35)))),
                         new Kind.IgnitionCoil(new Ohms(3), new Henries(0.0071)),
-                        new Kind.Load(new Kind.InWatts(new Watts(1.0 / 3)), new Volts(12)));
+                        new Kind.Load(new Demand.InWatts(new Watts(1.0 / 3)), new Volts(12)));
         for (int i = 0; i < kinds.size(); i++) {
             parts.add(
                     new Part(

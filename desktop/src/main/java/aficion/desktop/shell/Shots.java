@@ -4,10 +4,10 @@ import aficion.desktop.shell.Shell.View;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.Job;
-import aficion.job.Kind;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.Rpm;
@@ -147,7 +147,7 @@ public final class Shots {
             state = state.with(key.get().name(), lasting(key.get()));
         }
         for (var control : Controls.of(job, circuit.id()).controls()) {
-            if (control.action() != Kind.Action.KEY) {
+            if (control.action() != Action.KEY) {
                 state = state.with(control.name(), most(control));
             }
         }

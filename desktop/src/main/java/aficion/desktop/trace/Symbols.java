@@ -3,6 +3,7 @@ package aficion.desktop.trace;
 import aficion.diagram.Diagram.Body;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Side;
+import aficion.job.Demand;
 import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
@@ -302,8 +303,8 @@ final class Symbols {
 
     private static String demand(Kind.Load load) {
         return switch (load.demand()) {
-            case Kind.InWatts(var watts) -> UserUnits.METRIC.print(watts);
-            case Kind.InAmps(var amps) -> UserUnits.METRIC.print(amps);
+            case Demand.InWatts(var watts) -> UserUnits.METRIC.print(watts);
+            case Demand.InAmps(var amps) -> UserUnits.METRIC.print(amps);
         };
     }
 

@@ -1,0 +1,9 @@
+package aficion.job;
+
+/** How a switch is worked. */
+public enum Action {
+    KEY,
+    LEVER,
+    PUSH,
+    PEDAL
+}
