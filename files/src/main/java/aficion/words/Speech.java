@@ -3,6 +3,7 @@ package aficion.words;
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
+import aficion.catalogue.FuseType;
 import aficion.catalogue.WireSize;
 import aficion.check.Finding;
 import aficion.check.Subject;
@@ -110,6 +111,11 @@ public final class Speech {
             case Guard.BehindLoad() -> Words.of("guard.load");
             case Guard.EarthSide() -> Words.of("guard.earth");
         };
+    }
+
+    /** A fuse as it is bought: 15 A blade. */
+    public String fuse(FuseType family, Amps marking) {
+        return Words.of("fuse." + family.name(), plain(marking.value()));
     }
 
     public String title(Finding finding) {

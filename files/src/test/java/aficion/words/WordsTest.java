@@ -182,7 +182,7 @@ class WordsTest {
         assertThat(speech.length(wire.length())).isEqualTo("2.00 m (assumed)");
         assertThat(speech.size(WireSize.parse("14awg").orElseThrow())).isEqualTo("14 AWG");
         assertThat(speech.guard(new Guard.Unguarded(), job.wire(new WireId("w2"))))
-                .isEqualTo("none: feeds the starter");
+                .isEqualTo("none: starter");
         assertThat(speech.guard(new Guard.Unguarded(), wire)).isEqualTo("none");
         assertThat(speech.volts(Optional.empty())).isEqualTo("floating");
     }

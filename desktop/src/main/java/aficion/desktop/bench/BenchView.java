@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -42,6 +43,7 @@ public final class BenchView extends VBox {
     private final Label title = Texts.label("", "sheet-title");
     private final Label state = Texts.label("", "quiet");
     private final Label progress = Texts.label("", "strong");
+    private final Button start = new Button();
     private final VBox list = new VBox();
     private final ScrollPane scroll = new ScrollPane(list);
     private final Map<String, Row> rows = new HashMap<>();
@@ -60,8 +62,9 @@ public final class BenchView extends VBox {
         scroll.getStyleClass().add("bench-scroll");
         scroll.setFitToWidth(true);
         scroll.setFocusTraversable(false);
-        var start = Texts.button(Words.of("bench.start"), "main-button", this::start);
         start.setId("bench-start");
+        start.getStyleClass().add("main-button");
+        start.setOnAction(_ -> start());
         var head = new HBox(14, title, state, Texts.spring(), progress, start);
         head.setStyle("-fx-alignment: center-left;");
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -213,6 +216,7 @@ public final class BenchView extends VBox {
         state.setText(
                 run.map(found -> Words.of("bench.begun", DATE.format(found.begun())))
                         .orElse(Words.of("bench.never")));
+        start.setText(Words.of(run.isPresent() ? "bench.again" : "bench.start"));
         String open = null;
         int done = 0;
         for (var step : plan.map(BenchPlan::steps).orElse(List.of())) {

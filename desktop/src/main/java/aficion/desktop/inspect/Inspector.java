@@ -1,6 +1,7 @@
 package aficion.desktop.inspect;
 
 import aficion.catalogue.Conductors;
+import aficion.catalogue.FuseType;
 import aficion.check.Finding;
 import aficion.check.Severity;
 import aficion.check.Subject;
@@ -432,21 +433,20 @@ public final class Inspector extends StackPane {
     }
 
     private void seats(Part part) {
-        var speech = bench.speech();
-        if (part.kind() instanceof Kind.Fuse fuse) {
+        if (part.kind() instanceof Kind.Fuse(var family, var marking)) {
             section(Words.of("inspect.carries"));
-            seat(new FuseSeat(part.id(), ""), speech.say(fuse.family().carries(fuse.marking())));
+            seat(new FuseSeat(part.id(), ""), family, marking);
         }
         if (part.kind() instanceof Kind.FuseBox(var ways)) {
             section(Words.of("inspect.carries"));
-            ways.forEach(way ->
-                    seat(
-                            new FuseSeat(part.id(), way.name()),
-                            speech.say(way.family().carries(way.marking()))));
+            ways.forEach(
+                    way -> seat(new FuseSeat(part.id(), way.name()), way.family(), way.marking()));
         }
     }
 
-    private void seat(FuseSeat seat, String carries) {
+    private void seat(FuseSeat seat, FuseType family, Amps marking) {
+        var speech = bench.speech();
+        var carries = speech.say(family.carries(marking));
         var conditions = bench.conditions().get();
         boolean out = conditions.pulled().contains(seat);
         var amps =
@@ -455,7 +455,9 @@ public final class Inspector extends StackPane {
                         .map(through -> bench.speech().say(new Amps(Math.abs(through.value()))))
                         .orElse("");
         add(
-                Texts.figure(seat.toString(), Words.of("inspect.fuse.carries", amps, carries)),
+                Texts.figure(
+                        seat + ", " + speech.fuse(family, marking),
+                        Words.of("inspect.fuse.carries", amps, carries)),
                 Texts.button(
                         Words.of(out ? "inspect.push" : "inspect.pull"),
                         "plain-button",

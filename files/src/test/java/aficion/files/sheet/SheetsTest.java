@@ -138,7 +138,7 @@ class SheetsTest {
                             "black",
                             "35 mm\u00b2",
                             "0.40 m",
-                            "post clamp to ring M8",
+                            "clamp to ring M8",
                             "earth side");
             assertThat(records)
                     .anySatisfy(
