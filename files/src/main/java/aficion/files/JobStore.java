@@ -17,6 +17,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Job files on disk. Saving writes beside, forces to disk, keeps what was there as {@code
@@ -84,9 +85,7 @@ public final class JobStore {
         var text = JobCodec.write(job);
         Path beside = null;
         try {
-            beside =
-                    Files.createTempFile(
-                            target.getParent(), "." + target.getFileName(), ".writing");
+            beside = hidden(target, "writing");
             write(beside, text);
             if (Files.exists(target)) {
                 keep(target);
@@ -122,7 +121,10 @@ public final class JobStore {
     private static void write(Path path, String text) throws IOException {
         try (var channel =
                 FileChannel.open(
-                        path, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
+                        path,
+                        StandardOpenOption.CREATE,
+                        StandardOpenOption.WRITE,
+                        StandardOpenOption.TRUNCATE_EXISTING)) {
             var bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
             while (bytes.hasRemaining()) {
                 channel.write(bytes);
@@ -131,9 +133,22 @@ public final class JobStore {
         }
     }
 
+    /**
+     * A name beside a file that only this process uses, so that no one else's half-written file is
+     * taken for ours.
+     */
+    private static Path hidden(Path target, String what) {
+        return target.resolveSibling(
+                "." + target.getFileName() + "." + ProcessHandle.current().pid() + "." + what);
+    }
+
     private static void keep(Path target) throws IOException {
-        var copy = Files.createTempFile(target.getParent(), "." + target.getFileName(), ".keeping");
-        Files.copy(target, copy, StandardCopyOption.REPLACE_EXISTING);
+        var copy = hidden(target, "keeping");
+        Files.copy(
+                target,
+                copy,
+                StandardCopyOption.REPLACE_EXISTING,
+                StandardCopyOption.COPY_ATTRIBUTES);
         Files.move(
                 copy,
                 previous(target),
@@ -141,7 +156,7 @@ public final class JobStore {
                 StandardCopyOption.REPLACE_EXISTING);
     }
 
-    private static void remove(@org.jspecify.annotations.Nullable Path beside) {
+    private static void remove(@Nullable Path beside) {
         if (beside != null) {
             try {
                 Files.deleteIfExists(beside);

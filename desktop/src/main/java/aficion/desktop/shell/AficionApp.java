@@ -40,7 +40,7 @@ public final class AficionApp extends Application {
         Thread.currentThread()
                 .setUncaughtExceptionHandler((_, e) -> LOG.error("something went wrong", e));
         var bench = bench(Clock.systemDefaultZone());
-        var files = new Files(bench, Files.dialogs(stage));
+        var files = new JobFiles(bench, JobFiles.dialogs(stage));
         open(stage, bench, files);
         var jobs = getParameters().getRaw();
         open(bench, files, jobs);
@@ -48,7 +48,7 @@ public final class AficionApp extends Application {
     }
 
     /** Fills and shows a window. */
-    public static void open(Stage stage, Workbench bench, Files files) {
+    public static void open(Stage stage, Workbench bench, JobFiles files) {
         Runnable quit =
                 () -> {
                     if (files.mayLeave()) {
@@ -68,7 +68,7 @@ public final class AficionApp extends Application {
         stage.show();
     }
 
-    private static void open(Workbench bench, Files files, List<String> jobs) {
+    private static void open(Workbench bench, JobFiles files, List<String> jobs) {
         if (jobs.isEmpty()) {
             return;
         }

@@ -62,7 +62,7 @@ public final class Shell extends BorderPane {
         }
     }
 
-    Shell(Workbench bench, Files files, Runnable quit) {
+    Shell(Workbench bench, JobFiles files, Runnable quit) {
         this.bench = bench;
         this.top = new TopBar(bench, files, quit);
         this.views =
@@ -85,7 +85,7 @@ public final class Shell extends BorderPane {
 
     /** A scene with a shell in it, dressed in the theme. */
     public static Scene scene(
-            Workbench bench, Files files, Runnable quit, double width, double height) {
+            Workbench bench, JobFiles files, Runnable quit, double width, double height) {
         var shell = new Shell(bench, files, quit);
         var scene = new Scene(shell, width, height);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, shell::pressed);

@@ -73,7 +73,7 @@ public final class Shots {
         onScreen(() -> {
             Theme.install();
             bench[0] = AficionApp.bench(Clock.systemDefaultZone());
-            var files = new Files(bench[0], Files.dialogs(null));
+            var files = new JobFiles(bench[0], JobFiles.dialogs(null));
             scene[0] = Shell.scene(bench[0], files, () -> {}, WIDTH, HEIGHT);
             var stage = new Stage();
             stage.setScene(scene[0]);

@@ -24,7 +24,7 @@ final class TopBar extends HBox {
             DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault());
 
     private final Workbench bench;
-    private final Files files;
+    private final JobFiles files;
     private final Label job = Texts.label("", "job-name");
     private final Label vehicle = Texts.label("", "quiet");
     private final Label saved = Texts.label("", "quiet");
@@ -32,7 +32,7 @@ final class TopBar extends HBox {
     private final Button redo;
     private final Search search;
 
-    TopBar(Workbench bench, Files files, Runnable quit) {
+    TopBar(Workbench bench, JobFiles files, Runnable quit) {
         this.bench = bench;
         this.files = files;
         getStyleClass().add("top-bar");

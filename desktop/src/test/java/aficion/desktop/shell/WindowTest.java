@@ -2,7 +2,7 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.desktop.shell.Files.Answer;
+import aficion.desktop.shell.JobFiles.Answer;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.DemoJobs;
 import aficion.job.CircuitId;
@@ -34,12 +34,12 @@ abstract class WindowTest extends ApplicationTest {
     static final PseudoClass LIVE = PseudoClass.getPseudoClass("live");
 
     Workbench bench;
-    Files files;
+    JobFiles files;
     Stage stage;
     final Answers answers = new Answers();
 
     /** What a person would answer. */
-    static final class Answers implements Files.Asking {
+    static final class Answers implements JobFiles.Asking {
         Optional<Path> open = Optional.empty();
         Optional<Path> write = Optional.empty();
         Answer unsaved = Answer.STAY;
@@ -75,7 +75,7 @@ abstract class WindowTest extends ApplicationTest {
         bench =
                 AficionApp.bench(
                         Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC));
-        files = new Files(bench, answers);
+        files = new JobFiles(bench, answers);
         AficionApp.open(stage, bench, files);
         DemoJobs.find("roadster").ifPresent(bench::take);
         stage.toFront();

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
-import aficion.desktop.shell.Files.Answer;
+import aficion.desktop.shell.JobFiles.Answer;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.job.BenchRun.Verdict;
@@ -326,7 +326,7 @@ class WorkTest extends WindowTest {
         type(KeyCode.ENTER);
 
         assertShows("plenty is no reading in A");
-        assertThat(bench.job().bench()).isEmpty();
+        assertThat(bench.job()).isEqualTo(DEMO);
     }
 
     @Test

@@ -14,6 +14,7 @@ import aficion.words.Words;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.control.Alert;
@@ -25,7 +26,7 @@ import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 
 /** Opening, saving and printing, with the questions that keep work from being lost. */
-public final class Files {
+public final class JobFiles {
     private final Workbench bench;
     private final Asking asking;
 
@@ -58,7 +59,7 @@ public final class Files {
         STAY
     }
 
-    Files(Workbench bench, Asking asking) {
+    JobFiles(Workbench bench, Asking asking) {
         this.bench = bench;
         this.asking = asking;
     }
@@ -204,7 +205,7 @@ public final class Files {
 
     private void write(Path path, Content content) {
         try {
-            java.nio.file.Files.write(path, content.make());
+            Files.write(path, content.make());
         } catch (IOException e) {
             asking.tell(
                     Words.of("problem.export.title", path.getFileName()),
