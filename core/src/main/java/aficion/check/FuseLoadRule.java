@@ -8,7 +8,6 @@ import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
-import aficion.size.GuardChoice;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -46,17 +45,10 @@ final class FuseLoadRule implements Rule {
         if (load <= share * fuse.carries().value()) {
             return List.of();
         }
-        var wire = assessment.weakestBehind(fuse).orElse(new Amps(0));
         var remedies =
-                GuardChoice.of(
-                                fuse.type(),
-                                new Amps(load),
-                                wire,
-                                assessment.job().rules().fuseLoad())
-                        .marking()
+                assessment.choice(fuse).marking().stream()
                         .<Edit>map(marking ->
                                 new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
-                        .stream()
                         .toList();
         return List.of(
                 new Finding.FuseOverloaded(fuse.seat(), new Amps(load), fuse.carries(), remedies));

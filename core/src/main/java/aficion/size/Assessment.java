@@ -37,6 +37,19 @@ public record Assessment(
     }
 
     /**
+     * The fuse that fits a seat: by the largest lasting load through it and the thinnest wire
+     * behind it.
+     */
+    public GuardChoice choice(Guard.Fitted fuse) {
+        var load =
+                worst.steady(fuse.seat().part(), fuse.seat().way())
+                        .map(peak -> new Amps(Math.abs(peak.amps().value())))
+                        .orElse(new Amps(0));
+        var wire = weakestBehind(fuse).orElse(new Amps(0));
+        return GuardChoice.of(fuse.type(), load, wire, job.rules().fuseLoad());
+    }
+
+    /**
      * What the thinnest wire carries that a fuse alone stands before; empty when it guards none.
      */
     public Optional<Amps> weakestBehind(Guard.Fitted fuse) {

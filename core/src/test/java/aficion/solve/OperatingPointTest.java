@@ -285,6 +285,40 @@ class OperatingPointTest {
     }
 
     @Test
+    void withThePositivePoleEarthedItChargesTheSame() {
+        var job =
+                new JobBuilder(12)
+                        .positiveEarth()
+                        .battery(0.006)
+                        .wire("B1.+", "E1.E", "25mm2", 0.3)
+                        .onOff("S1", "key", 10)
+                        .part("L1", new Kind.WarningLamp(new Watts(2.2), new Volts(13.5)))
+                        .mounted(
+                                "G1",
+                                "E1",
+                                new Kind.Alternator(
+                                        new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.5)))
+                        .load("X1", 5)
+                        .wire("G1.B+", "B1.-", "10mm2", 1.5)
+                        .wire("B1.-", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "L1.1", "0.5mm2", 1)
+                        .wire("L1.2", "G1.D+", "0.5mm2", 2)
+                        .wire("B1.-", "X1.+", "6mm2", 1)
+                        .build();
+        var conditions = Conditions.REST.with("key", "on").withEngine(new Rpm(2500));
+
+        var negative = Supply.of(solved(charging(5), conditions));
+        var positive = Supply.of(solved(job, conditions));
+
+        assertThat(positive.generated().value())
+                .isCloseTo(negative.generated().value(), within(1e-6));
+        assertThat(positive.battery().value()).isCloseTo(negative.battery().value(), within(1e-6));
+        assertThat(positive.volts().orElseThrow().value())
+                .isCloseTo(negative.volts().orElseThrow().value(), within(1e-6));
+        assertThat(positive.drawn().value()).isCloseTo(negative.drawn().value(), within(1e-6));
+    }
+
+    @Test
     void anAlternatorWithoutItsLampFeedNeverWakes() {
         var point = solved(charging(5), Conditions.REST.withEngine(new Rpm(3000)));
 

@@ -22,12 +22,16 @@ import aficion.netlist.Controls;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
+import aficion.size.Guard;
+import aficion.size.GuardChoice;
 import aficion.size.WireSizing;
 import aficion.words.Words;
 import aficion.working.Working;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
@@ -106,8 +110,11 @@ public final class Inspector extends StackPane {
         body.getChildren().addAll(nodes);
     }
 
-    private void section(String caption) {
-        add(Texts.rule(), Texts.caption(caption));
+    private void section(String caption, Node... beside) {
+        var head = new HBox(Texts.caption(caption), Texts.spring());
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getChildren().addAll(beside);
+        add(Texts.rule(), head);
     }
 
     private void circuit() {
@@ -251,23 +258,14 @@ public final class Inspector extends StackPane {
                                                 "inspect.of",
                                                 speech.say(sizing.drop().result()),
                                                 speech.say(limit.value())))));
-        section(Words.of("inspect.why"));
+        section(Words.of("inspect.why"), workingToggle());
         add(Texts.wrapped(why(wire, sizing)));
-        var toggle =
-                new Hyperlink(Words.of(workingShown ? "inspect.working.hide" : "inspect.working"));
-        toggle.setId("show-working");
-        toggle.getStyleClass().add("plain-button");
-        toggle.setOnAction(_ -> {
-            workingShown = !workingShown;
-            refresh();
-        });
-        add(toggle);
-        if (workingShown) {
-            add(working(sizing.drop()), working(sizing.carries()));
-            if (sizing.held().value() > sizing.steady().value()) {
-                add(working(sizing.carriesShortly()));
-            }
+        boolean hot = sizing.reason() == WireSizing.Reason.HEAT;
+        var all = new ArrayList<>(List.of(sizing.drop(), sizing.carries()));
+        if (sizing.held().value() > sizing.steady().value()) {
+            all.add(sizing.carriesShortly());
         }
+        workings(hot ? sizing.carries() : sizing.drop(), all);
     }
 
     private String why(Wire wire, WireSizing sizing) {
@@ -288,38 +286,29 @@ public final class Inspector extends StackPane {
         return text + " " + Words.of("reason." + sizing.reason().name(), thinner);
     }
 
-    private Node working(Working working) {
+    /**
+     * The workings in full where the user has asked for them, else the one that decides in brief.
+     */
+    private void workings(Working deciding, List<Working> all) {
         var speech = bench.speech();
-        var box = new VBox();
-        box.getStyleClass().add("working");
-        box.getChildren().add(Texts.caption(Words.of("topic", working.topic())));
-        box.getChildren().add(Texts.wrapped(working.formula(), "formula"));
-        for (var given : working.givens()) {
-            box.getChildren()
-                    .add(
-                            new HBox(
-                                    8,
-                                    Texts.label(given.symbol() + " = " + speech.say(given.value())),
-                                    Texts.spring(),
-                                    Texts.label(Words.of("origin", given.origin()), "quiet")));
+        if (workingShown) {
+            all.forEach(working -> add(WorkingBox.full(working, speech)));
+        } else {
+            add(WorkingBox.brief(deciding, speech));
         }
-        for (var step : working.steps()) {
-            box.getChildren()
-                    .add(Texts.label(step.symbol() + " = " + speech.say(step.value()), "strong"));
-        }
-        working.limit()
-                .ifPresent(limit ->
-                        box.getChildren()
-                                .add(
-                                        Texts.label(
-                                                Words.of(
-                                                        limit.kept()
-                                                                ? "working.limit.kept"
-                                                                : "working.limit.broken",
-                                                        speech.say(limit.value())),
-                                                limit.kept() ? "good-text" : "danger-text")));
-        box.getChildren().add(Texts.wrapped(Words.of("working.source", working.source()), "quiet"));
-        return box;
+    }
+
+    /** Shows all there is to the workings, or only what decides. */
+    private Hyperlink workingToggle() {
+        var toggle =
+                new Hyperlink(Words.of(workingShown ? "inspect.working.hide" : "inspect.working"));
+        toggle.setId("show-working");
+        toggle.getStyleClass().add("plain-button");
+        toggle.setOnAction(_ -> {
+            workingShown = !workingShown;
+            refresh();
+        });
+        return toggle;
     }
 
     private static List<Finding> about(Assessed assessed, Subject subject) {
@@ -434,11 +423,11 @@ public final class Inspector extends StackPane {
 
     private void seats(Part part) {
         if (part.kind() instanceof Kind.Fuse(var family, var marking)) {
-            section(Words.of("inspect.carries"));
+            section(Words.of("inspect.carries"), workingToggle());
             seat(new FuseSeat(part.id(), ""), family, marking);
         }
         if (part.kind() instanceof Kind.FuseBox(var ways)) {
-            section(Words.of("inspect.carries"));
+            section(Words.of("inspect.carries"), workingToggle());
             ways.forEach(
                     way -> seat(new FuseSeat(part.id(), way.name()), way.family(), way.marking()));
         }
@@ -452,15 +441,28 @@ public final class Inspector extends StackPane {
         var amps =
                 bench.point()
                         .flatMap(point -> point.through(seat.part(), seat.way()))
-                        .map(through -> bench.speech().say(new Amps(Math.abs(through.value()))))
+                        .map(through -> speech.say(new Amps(Math.abs(through.value()))))
                         .orElse("");
         add(
                 Texts.figure(
                         seat + ", " + speech.fuse(family, marking),
-                        Words.of("inspect.fuse.carries", amps, carries)),
+                        Words.of("inspect.fuse.carries", amps, carries)));
+        assessment()
+                .map(found -> found.choice(new Guard.Fitted(seat, family, marking)))
+                .ifPresent(choice -> choice(choice, family, marking));
+        add(
                 Texts.button(
                         Words.of(out ? "inspect.push" : "inspect.pull"),
                         "plain-button",
                         () -> bench.conditions().set(conditions.withPulled(seat, !out))));
+    }
+
+    /** Which fuse fits between load and wire, with its working. */
+    private void choice(GuardChoice choice, FuseType family, Amps marking) {
+        var fitting = choice.marking();
+        var verdict = fitting.isEmpty() ? "none" : fitting.get().equals(marking) ? "fits" : "other";
+        var fuse = fitting.map(found -> bench.speech().fuse(family, found)).orElse("");
+        add(Texts.wrapped(Words.of("guard.choice." + verdict, fuse)));
+        workings(choice.working(), List.of(choice.working()));
     }
 }
