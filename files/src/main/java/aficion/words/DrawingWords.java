@@ -35,7 +35,8 @@ public final class DrawingWords implements Lettering {
 
     @Override
     public String part(Part part) {
-        return part.id() + "  " + part.name();
+        var id = part.id().value();
+        return part.name().equals(id) ? id : id + "  " + part.name();
     }
 
     @Override

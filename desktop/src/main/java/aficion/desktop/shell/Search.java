@@ -104,11 +104,20 @@ final class Search extends TextField {
 
     private List<Hit> hits(String text) {
         var words = text.strip().toLowerCase(Locale.ROOT);
-        return Stream.of(wires(), parts(), terminals(), findings())
+        return Stream.of(circuits(), wires(), parts(), terminals(), findings())
                 .flatMap(hits -> hits)
                 .filter(hit -> hit.text().toLowerCase(Locale.ROOT).contains(words))
                 .limit(MOST)
                 .toList();
+    }
+
+    private Stream<Hit> circuits() {
+        return bench.job().circuits().stream()
+                .map(circuit ->
+                        new Hit(
+                                Words.of("search.circuit", circuit.number(), circuit.name()),
+                                Optional.of(circuit.id()),
+                                new Selection.Nothing()));
     }
 
     private Stream<Hit> wires() {

@@ -42,7 +42,7 @@ final class TopBar extends HBox {
         redo = Texts.button(Words.of("top.redo"), "plain-button", bench::redo);
         undo.setId("undo");
         redo.setId("redo");
-        undo.setMaxWidth(210);
+        undo.setMaxWidth(236);
         getChildren()
                 .addAll(
                         Texts.label(Words.of("app.name"), "brand"),

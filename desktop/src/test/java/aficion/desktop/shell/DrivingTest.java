@@ -248,6 +248,12 @@ class DrivingTest extends WindowTest {
         assertThat(bench.selection().get()).isEqualTo(new Selection.OfPart(new PartId("R2")));
 
         push(KeyCode.CONTROL, KeyCode.K);
+        write("horn");
+        type(KeyCode.ENTER);
+        settle();
+        assertThat(bench.focus().get()).contains(new CircuitId("8"));
+
+        push(KeyCode.CONTROL, KeyCode.K);
         write("without a guard");
         type(KeyCode.ENTER);
         settle();
