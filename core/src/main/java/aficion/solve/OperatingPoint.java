@@ -13,6 +13,9 @@ import aficion.quantity.Volts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Volts at every terminal and amps in every wire under one set of conditions, checked to add up.
@@ -71,14 +74,15 @@ public final class OperatingPoint {
         var point = new OperatingPoint(netlist, conditions, branches, state, islands, newton);
         var astray = point.nodesThatDoNotSum();
         if (!astray.isEmpty()) {
-            return new Outcome.Unsolvable(Outcome.Reason.CURRENTS_DO_NOT_SUM, astray);
+            return new Outcome.Unsolvable(
+                    Outcome.Reason.CURRENTS_DO_NOT_SUM, point.terminalsOf(astray));
         }
         return point.powerBalances()
                 ? new Outcome.Solved(point)
                 : new Outcome.Unsolvable(Outcome.Reason.POWER_DOES_NOT_BALANCE, List.of());
     }
 
-    private List<Terminal> nodesThatDoNotSum() {
+    private Set<Integer> nodesThatDoNotSum() {
         var sum = new double[volts.length];
         double largest = 0;
         for (int i = 0; i < branches.length; i++) {
@@ -87,15 +91,17 @@ public final class OperatingPoint {
             largest = Math.max(largest, Math.abs(amps[i]));
         }
         double slack = CURRENT_SLACK + CURRENT_SHARE * largest;
-        var astray = new ArrayList<Terminal>();
-        for (var part : netlist.job().parts()) {
-            for (var terminal : part.terminals()) {
-                if (Math.abs(sum[netlist.node(terminal)]) > slack) {
-                    astray.add(terminal);
-                }
-            }
-        }
-        return astray;
+        return IntStream.range(0, sum.length)
+                .filter(node -> Math.abs(sum[node]) > slack)
+                .boxed()
+                .collect(Collectors.toSet());
+    }
+
+    private List<Terminal> terminalsOf(Set<Integer> nodes) {
+        return netlist.job().parts().stream()
+                .flatMap(part -> part.terminals().stream())
+                .filter(terminal -> nodes.contains(netlist.node(terminal)))
+                .toList();
     }
 
     private boolean powerBalances() {

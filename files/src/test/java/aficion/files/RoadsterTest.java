@@ -138,6 +138,10 @@ class RoadsterTest {
                 .isCloseTo(10.0 / 760, within(1e-4));
         assertThat(cold.through(new PartId("P1"), "body").orElseThrow().value())
                 .isCloseTo(0, within(1e-9));
+        var gauge = job.part(new PartId("P2"));
+        var reading =
+                aficion.size.GaugeReading.of(cold, gauge, (aficion.job.Kind.Gauge) gauge.kind());
+        assertThat(reading.value()).isCloseTo(0.1316, within(0.001));
     }
 
     @Test

@@ -8,6 +8,7 @@ import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
+import aficion.size.GaugeReading;
 import aficion.solve.OperatingPoint;
 import aficion.words.Words;
 import java.util.ArrayList;
@@ -363,9 +364,7 @@ final class Symbols {
 
     private void gauge(Kind.Gauge gauge) {
         double share =
-                point.flatMap(solved -> solved.through(part.id(), "body"))
-                        .map(amps -> Math.abs(amps.value()) / gauge.fullScale().value())
-                        .orElse(0.0);
+                point.map(solved -> GaugeReading.of(solved, part, gauge).value()).orElse(0.0);
         join(pin("B"), pin("T"), flows("body"));
         nodes.add(Ink.circle(centre(), middle(), 18, live(flows("body"))));
         double angle = Math.toRadians(220 - 260 * Math.clamp(share, 0, 1.1));
