@@ -14,6 +14,7 @@ import aficion.job.Wire;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
@@ -33,6 +34,10 @@ public final class JobCodec {
 
     /** The version this program writes, and the latest it reads. */
     static final int VERSION = 1;
+
+    /** What the parser says about its own source, which helps nobody at a bench. */
+    private static final Pattern WHERE_IT_READ =
+            Pattern.compile(" ?\\(?(?:start marker )?at \\[Source:.*$");
 
     private static final JsonMapper MAPPER = JobMapping.mapper();
 
@@ -156,6 +161,6 @@ public final class JobCodec {
                         : cause.getMessage();
         return text == null
                 ? cause.getClass().getSimpleName()
-                : text.lines().findFirst().orElse(text);
+                : WHERE_IT_READ.matcher(text.lines().findFirst().orElse(text)).replaceAll("");
     }
 }

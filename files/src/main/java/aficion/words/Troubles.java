@@ -3,6 +3,7 @@ package aficion.words;
 import aficion.files.JobFileException;
 import aficion.files.JobFileException.Trouble;
 import aficion.files.JobStore;
+import java.nio.file.Files;
 import java.nio.file.Path;
 
 /** Says what is wrong with a file, where, and what to do. */
@@ -17,11 +18,16 @@ public final class Troubles {
             case JobFileException.Newer(var version, var known) -> Words.of(key, version, known);
             case JobFileException.TooLarge(var bytes, var most) ->
                     Words.of(key, bytes >> 20, most >> 20);
-            case JobFileException.Damaged damaged ->
-                    Words.of(key, where(damaged), JobStore.previous(path).getFileName());
+            case JobFileException.Damaged damaged -> damaged(damaged, JobStore.previous(path));
             case JobFileException.Unwritable(_, var detail) -> Words.of(key, detail);
             case JobFileException.ChangedOutside _ -> Words.of(key);
         };
+    }
+
+    private static String damaged(JobFileException.Damaged damaged, Path previous) {
+        return Files.exists(previous)
+                ? Words.of("problem.Damaged.kept", where(damaged), previous.getFileName())
+                : Words.of("problem.Damaged", where(damaged));
     }
 
     private static String where(JobFileException.Damaged damaged) {

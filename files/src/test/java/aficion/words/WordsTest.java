@@ -36,6 +36,8 @@ import aficion.quantity.Volts;
 import aficion.size.Guard;
 import aficion.size.WireSizing;
 import aficion.working.Working;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
@@ -43,6 +45,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class WordsTest {
     private static final WireId WIRE = new WireId("w32");
@@ -214,10 +217,17 @@ class WordsTest {
         assertThat(all)
                 .allSatisfy(trouble -> assertThat(Troubles.say(trouble, path)).doesNotContain("{"));
         assertThat(Troubles.say(all.get(4), path))
-                .contains(
-                        "line 12, wires[3].size: no such size",
-                        "tern.previous.aficion",
-                        "Nothing was changed");
+                .contains("line 12, wires[3].size: no such size", "Nothing was changed")
+                .doesNotContain("previous");
         assertThat(Troubles.say(all.get(3), path)).contains("100 MB", "64 MB");
+    }
+
+    @Test
+    void theKeptVersionIsNamedWhereThereIsOne(@TempDir Path folder) throws IOException {
+        var path = folder.resolve("tern.aficion");
+        Files.writeString(folder.resolve("tern.previous.aficion"), "kept");
+        var damaged = new JobFileException.Damaged(Optional.empty(), "", "cut off");
+
+        assertThat(Troubles.say(damaged, path)).contains("cut off", "tern.previous.aficion");
     }
 }
