@@ -132,17 +132,6 @@ public final class OperatingPoint {
         return floating[node] ? Optional.empty() : Optional.of(new Volts(volts[node]));
     }
 
-    /**
-     * Volts of one terminal above another; empty when one of them floats and the other does not.
-     */
-    public Optional<Volts> voltsBetween(Terminal one, Terminal other) {
-        int a = netlist.node(one);
-        int b = netlist.node(other);
-        return floating[a] || floating[b]
-                ? Optional.empty()
-                : Optional.of(new Volts(volts[a] - volts[b]));
-    }
-
     /** Current in a wire from its first end to its second. */
     public Amps through(Wire wire) {
         return new Amps(amps[netlist.branch(wire)]);

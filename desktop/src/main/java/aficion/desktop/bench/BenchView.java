@@ -3,6 +3,7 @@ package aficion.desktop.bench;
 import aficion.bench.BenchPlan;
 import aficion.bench.TestStep;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Reading;
@@ -82,7 +83,7 @@ public final class BenchView extends VBox {
     private void rebuild() {
         list.getChildren().clear();
         rows.clear();
-        plan = bench.plan().get();
+        plan = bench.plan().get().map(ForJob::made);
         title.setText(
                 circuit()
                         .map(id -> bench.job().circuit(id).name())

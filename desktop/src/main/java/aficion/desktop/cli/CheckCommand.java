@@ -6,6 +6,7 @@ import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;
 import aficion.words.Words;
+import java.util.Locale;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 
@@ -26,7 +27,7 @@ final class CheckCommand extends Commands.Printing {
                             String.join(
                                     "\t",
                                     Words.of("severity", finding.severity())
-                                            .toLowerCase(java.util.Locale.ROOT),
+                                            .toLowerCase(Locale.ROOT),
                                     finding.rule(),
                                     speech.where(finding.subject()),
                                     speech.title(finding) + ". " + speech.reason(finding)));

@@ -1,8 +1,8 @@
 package aficion.desktop.shell;
 
 import aficion.desktop.theme.Theme;
+import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
-import aficion.diagram.Diagram;
 import aficion.files.DemoJobs;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
@@ -164,22 +164,19 @@ public final class JobFiles {
     }
 
     void printPath() {
-        bench.diagram()
+        bench.drawing()
                 .get()
-                .ifPresent(diagram ->
+                .ifPresent(drawing ->
                         write(
-                                named("path", diagram),
+                                "path-" + drawing.made().circuit() + ".pdf",
                                 "file.pdf",
-                                () -> Sheets.path(bench.job(), diagram)));
-    }
-
-    private static String named(String what, Diagram diagram) {
-        return what + "-" + diagram.circuit() + ".pdf";
+                                () -> Sheets.path(drawing.job(), drawing.made())));
     }
 
     void printBench() {
         bench.plan()
                 .get()
+                .map(ForJob::made)
                 .ifPresent(plan ->
                         write(
                                 "bench-" + plan.circuit() + ".pdf",

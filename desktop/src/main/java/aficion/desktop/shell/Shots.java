@@ -185,13 +185,13 @@ public final class Shots {
 
     private static boolean isReady(Workbench bench, Circuit circuit) {
         return bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
-                && bench.diagram()
+                && bench.drawing()
                         .get()
-                        .filter(found -> found.circuit().equals(circuit.id()))
+                        .filter(found -> found.made().circuit().equals(circuit.id()))
                         .isPresent()
                 && bench.plan()
                         .get()
-                        .filter(found -> found.circuit().equals(circuit.id()))
+                        .filter(found -> found.made().circuit().equals(circuit.id()))
                         .isPresent()
                 && (bench.point()
                                 .filter(point ->

@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
@@ -93,10 +94,13 @@ public final class TraceView extends BorderPane {
         bar.getStyleClass().add("trace-bar");
         setBottom(bar);
         canvas.getChildren().addAll(bands, flags, wireLayer, words, partLayer, volts);
-        bench.diagram().addListener((_, _, diagram) -> draw(diagram));
+        bench.drawing().addListener((_, _, drawing) -> draw(drawing));
         bench.history()
-                .addListener(
-                        (_, _, _) -> shown.ifPresentOrElse(_ -> {}, () -> draw(Optional.empty())));
+                .addListener((_, _, _) -> {
+                    if (shown.isEmpty()) {
+                        draw(Optional.empty());
+                    }
+                });
         bench.outcome().addListener((_, _, _) -> update());
         bench.selection().addListener((_, _, _) -> choose());
         voltsAtPins.setOnAction(_ -> update());
@@ -110,7 +114,7 @@ public final class TraceView extends BorderPane {
                         ticks.start();
                     }
                 });
-        draw(bench.diagram().get());
+        draw(bench.drawing().get());
     }
 
     private void pressed(KeyEvent event) {
@@ -120,14 +124,14 @@ public final class TraceView extends BorderPane {
         }
     }
 
-    private void draw(Optional<Diagram> diagram) {
-        shown = diagram;
+    private void draw(Optional<ForJob<Diagram>> drawing) {
+        shown = drawing.map(ForJob::made);
         wires.clear();
         parts.clear();
         for (var layer : List.of(bands, flags, wireLayer, partLayer, words, volts)) {
             layer.getChildren().clear();
         }
-        if (diagram.isEmpty() || diagram.get().bodies().isEmpty()) {
+        if (shown.isEmpty() || shown.get().bodies().isEmpty()) {
             boolean noJob = bench.job().circuits().isEmpty();
             var empty =
                     new javafx.scene.control.Label(Words.of(noJob ? "trace.noJob" : "trace.empty"));
@@ -135,8 +139,7 @@ public final class TraceView extends BorderPane {
             scroll.setContent(empty);
             return;
         }
-        var job = bench.job();
-        draw(diagram.get(), job);
+        draw(shown.get(), drawing.orElseThrow().job());
         scroll.setContent(new Group(canvas));
         fit();
         update();

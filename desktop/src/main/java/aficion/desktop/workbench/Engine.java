@@ -67,6 +67,12 @@ final class Engine implements AutoCloseable {
         ask(quick, planAsked, () -> BenchPlan.of(solverOf(job), circuit), then);
     }
 
+    /** Throws away what has been asked about a circuit and is still to come. */
+    void forgetCircuit() {
+        drawingAsked.incrementAndGet();
+        planAsked.incrementAndGet();
+    }
+
     private Solver solverOf(Job job) {
         var kept = solver;
         if (kept == null || kept.netlist().job() != job) {

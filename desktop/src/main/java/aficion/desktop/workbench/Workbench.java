@@ -52,9 +52,9 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Assessed>> assessed =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Diagram>> diagram =
+    private final ReadOnlyObjectWrapper<Optional<ForJob<Diagram>>> drawing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<BenchPlan>> plan =
+    private final ReadOnlyObjectWrapper<Optional<ForJob<BenchPlan>>> plan =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final UserUnits units = UserUnits.METRIC;
 
@@ -120,12 +120,13 @@ public final class Workbench implements AutoCloseable {
         return assessed.getReadOnlyProperty();
     }
 
-    public ReadOnlyObjectProperty<Optional<Diagram>> diagram() {
-        return diagram.getReadOnlyProperty();
+    /** The path of the circuit in focus. */
+    public ReadOnlyObjectProperty<Optional<ForJob<Diagram>>> drawing() {
+        return drawing.getReadOnlyProperty();
     }
 
     /** The test run of the circuit in focus. */
-    public ReadOnlyObjectProperty<Optional<BenchPlan>> plan() {
+    public ReadOnlyObjectProperty<Optional<ForJob<BenchPlan>>> plan() {
         return plan.getReadOnlyProperty();
     }
 
@@ -261,16 +262,18 @@ public final class Workbench implements AutoCloseable {
     private void draw() {
         var circuit = focus.get().filter(id -> job().find(id).isPresent());
         if (circuit.isEmpty()) {
-            diagram.set(Optional.empty());
+            engine.forgetCircuit();
+            drawing.set(Optional.empty());
             plan.set(Optional.empty());
             return;
         }
+        var job = job();
         engine.draw(
-                job(),
+                job,
                 circuit.get(),
-                letterings.apply(job()),
-                found -> diagram.set(Optional.of(found)));
-        engine.plan(job(), circuit.get(), found -> plan.set(Optional.of(found)));
+                letterings.apply(job),
+                found -> drawing.set(Optional.of(new ForJob<>(job, found))));
+        engine.plan(job, circuit.get(), found -> plan.set(Optional.of(new ForJob<>(job, found))));
     }
 
     @Override

@@ -2,8 +2,11 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.bench.BenchPlan;
 import aficion.desktop.shell.JobFiles.Answer;
+import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
+import aficion.diagram.Diagram;
 import aficion.files.DemoJobs;
 import aficion.job.CircuitId;
 import aficion.job.Wire;
@@ -18,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -96,15 +100,17 @@ abstract class WindowTest extends ApplicationTest {
                                         .get()
                                         .conditions()
                                         .equals(bench.conditions().get()))
-                        && bench.diagram()
-                                .get()
-                                .map(found -> found.circuit())
-                                .equals(bench.focus().get())
-                        && bench.plan()
-                                .get()
-                                .map(found -> found.circuit())
-                                .equals(bench.focus().get()));
+                        && isOfFocus(bench.drawing().get(), Diagram::circuit)
+                        && isOfFocus(bench.plan().get(), BenchPlan::circuit));
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private <T> boolean isOfFocus(Optional<ForJob<T>> shown, Function<T, CircuitId> circuit) {
+        return shown.map(found -> circuit.apply(found.made())).equals(bench.focus().get())
+                && shown.stream()
+                        .allMatch(found ->
+                                found.job().parts().equals(bench.job().parts())
+                                        && found.job().wires().equals(bench.job().wires()));
     }
 
     static void until(Callable<Boolean> condition) {

@@ -12,19 +12,23 @@ import aficion.job.Circuit.Stage;
 import aficion.job.CircuitId;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.PartId;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
 import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -76,6 +80,35 @@ class WorkTest extends WindowTest {
         assertThat(bench.job()).isEqualTo(mended);
         assertThat(JobStore.open(file).job()).isEqualTo(mended);
         assertThat(answers.askedAboutUnsaved).isZero();
+    }
+
+    /** A remedy that changes no wire and no place still shows in the drawing. */
+    @Test
+    void anotherFuseShowsInTheDrawing() {
+        focusOn("5");
+        onScreen(() -> bench.perform(new Edit.FitFuse(new PartId("F6"), "", new Amps(7.5))));
+
+        assertThat(drawnWords()).contains("7.5 A").doesNotContain("25 A");
+
+        onScreen(bench::undo);
+        assertThat(drawnWords()).contains("25 A").doesNotContain("7.5 A");
+    }
+
+    private List<String> drawnWords() {
+        return all((javafx.scene.Parent) byId("part-F6").orElseThrow())
+                .filter(Text.class::isInstance)
+                .map(node -> ((Text) node).getText())
+                .toList();
+    }
+
+    /** A wire that is labelled anew is called so in the test run too. */
+    @Test
+    void anotherNumberShowsInTheTestRun() {
+        focusOn("8");
+        press("view-bench");
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w54"), "8.99")));
+
+        assertShows("Measure wire 8.99 from end to end");
     }
 
     @Test
@@ -278,7 +311,7 @@ class WorkTest extends WindowTest {
         assertShows("Not tested yet.");
         press("bench-start");
         assertShows("Run begun 25 November 2026");
-        var plan = bench.plan().get().orElseThrow();
+        var plan = bench.plan().get().orElseThrow().made();
         var wrong =
                 plan.steps().stream()
                         .filter(step ->
@@ -320,7 +353,7 @@ class WorkTest extends WindowTest {
         clickOn("Horn");
         settle();
         press("view-bench");
-        var step = bench.plan().get().orElseThrow().find("quiet").orElseThrow();
+        var step = bench.plan().get().orElseThrow().made().find("quiet").orElseThrow();
         interact(() -> field(step).requestFocus());
         write("plenty");
         type(KeyCode.ENTER);
@@ -335,7 +368,7 @@ class WorkTest extends WindowTest {
         settle();
         press("view-bench");
         var wanted =
-                bench.plan().get().orElseThrow().steps().stream()
+                bench.plan().get().orElseThrow().made().steps().stream()
                         .filter(step ->
                                 step.task()
                                         .state()
