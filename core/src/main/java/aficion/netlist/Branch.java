@@ -1,10 +1,16 @@
 package aficion.netlist;
 
+import aficion.catalogue.FuseType;
+import aficion.quantity.Amps;
+import java.util.List;
+
 /**
  * What lies between two nodes. Current counts from {@link #a} to {@link #b}; node 0 is the
  * reference.
  */
 public sealed interface Branch {
+    /** Stands for a coil or a node that is not there. */
+    int NONE = -1;
 
     int a();
 
@@ -17,51 +23,81 @@ public sealed interface Branch {
     record Contact(int a, int b, double ohms, boolean closed) implements Branch {}
 
     /**
-     * A contact that the volts across another branch work.
+     * A contact that coils work.
      *
-     * @param coil the coil that moves it
-     * @param makes closed when the coil has pulled in, rather than when it rests
+     * @param needs how every coil that has a say must stand for it to be closed
      */
-    record Driven(int a, int b, double ohms, int coil, boolean makes) implements Branch {}
+    record Driven(int a, int b, double ohms, List<Need> needs) implements Branch {
+        public Driven {
+            needs = List.copyOf(needs);
+        }
+    }
+
+    /** How a coil must stand: pulled in, or at rest. */
+    record Need(int coil, boolean pulled) {}
+
+    /**
+     * A contact that opens and closes by itself once current flows; at an operating point it is
+     * closed.
+     */
+    record Blinker(int a, int b, double ohms, Rhythm rhythm) implements Branch {}
+
+    /** What a {@link Blinker} follows in time. */
+    sealed interface Rhythm {
+        /**
+         * A strip that its own load heats: with that load it is closed and open for about half of
+         * the period each; with much less it never opens.
+         */
+        record Heated(double load, double period) implements Rhythm {}
+
+        /** A clock. */
+        record Clocked(double period) implements Rhythm {}
+    }
 
     /**
      * A resistance that opens for good when too much current flows.
      *
-     * @param opens the current that opens it
+     * @param type the family, whose time-current band it follows
+     * @param marking what is printed on it
      * @param whole false when it is open from the start
      */
-    record Trip(int a, int b, double ohms, double opens, boolean whole) implements Branch {}
+    record Trip(int a, int b, FuseType type, Amps marking, boolean whole) implements Branch {
+        public double ohms() {
+            return type.resistance(marking).value();
+        }
+
+        /** The current that opens it for certain. */
+        public double opens() {
+            return type.opens(marking).value();
+        }
+    }
 
     /**
      * A filament: current grows with volts to the power of 0.55 about its rating; stone cold it has
      * a tenth of its hot resistance (trade rule, HANDBOOK section 2).
      */
     record Filament(int a, int b, double ratedVolts, double ratedAmps) implements Branch {
-        private static final double POWER = 0.55;
-        private static final double COLD_SHARE = 0.1;
+        public static final double POWER = 0.55;
+        public static final double COLD_SHARE = 0.1;
         private static final double KNEE = Math.pow(COLD_SHARE, 1 / (1 - POWER));
 
-        /** The current at those volts. */
-        public double amps(double volts) {
-            double share = Math.abs(volts) / ratedVolts;
-            return share < KNEE
-                    ? volts * ratedAmps / (ratedVolts * COLD_SHARE)
-                    : Math.copySign(ratedAmps * Math.pow(share, POWER), volts);
+        /** The volts below which it stays cold. */
+        public double knee() {
+            return KNEE * ratedVolts;
         }
 
-        /** The slope of the current at those volts. */
-        public double slope(double volts) {
-            double share = Math.abs(volts) / ratedVolts;
-            return share < KNEE
-                    ? ratedAmps / (ratedVolts * COLD_SHARE)
-                    : POWER * ratedAmps / ratedVolts * Math.pow(share, POWER - 1);
+        public double coldOhms() {
+            return COLD_SHARE * ratedVolts / ratedAmps;
         }
     }
 
     /**
      * A diode by Shockley's law, anode a, cathode b; {@code thermal} is ideality · k·T/q in volts.
+     * Backwards it leaks through {@value #LEAK} S besides.
      */
-    record Rectifier(int a, int b, double saturation, double thermal) implements Branch {}
+    record Rectifier(int a, int b, double saturation, double thermal) implements Branch {
+        public static final double LEAK = 1e-9;
+    }
 
     /**
      * A voltage with its inner resistance; a is above b by {@code emf} when nothing flows.
@@ -78,11 +114,18 @@ public sealed interface Branch {
      * @param emf volts of a above b when nothing flows
      * @param ohms inner resistance while it regulates
      * @param limit the most it gives, in amps
-     * @param coil the coil that must have pulled in for it to work
+     * @param coil the coil that must have pulled in for it to work, or {@link #NONE}
      * @param sign 1 when it feeds a, −1 when its polarity is turned
+     * @param sense the node whose volts above b it holds, or {@link #NONE} for its own
      */
-    record Limited(int a, int b, double emf, double ohms, double limit, int coil, int sign)
-            implements Branch {}
+    record Limited(
+            int a, int b, double emf, double ohms, double limit, int coil, int sign, int sense)
+            implements Branch {
+        /** The volts below which it gives all it can. */
+        public double floor() {
+            return emf - limit * ohms;
+        }
+    }
 
     /** A resistance that settles where its law is met. */
     record Settling(int a, int b, double least, Law law) implements Branch {}
@@ -103,10 +146,47 @@ public sealed interface Branch {
     }
 
     /**
-     * What moves driven contacts: the volts across two nodes, either way round.
+     * A motor that turns a fan-like load. Too weak to move its load it is its windings alone, I =
+     * V/R; once it turns, V = R·I + E·s and I = In·(f + (1 − f)·(c·s + (1 − c)·s²)), where s is its
+     * speed as a share of that at rated volts, E = Vn − R·In its back-emf there, f = {@value
+     * #FRICTION} the share of the load that is friction and c = {@value #VISCOUS} of the rest the
+     * share that grows with speed, not with its square (permanent-magnet machine; shares typical).
      *
-     * @param pickUp volts at which it pulls in
-     * @param dropOut volts at which it lets go
+     * @param ratedVolts Vn
+     * @param ratedAmps In
+     * @param stall R, the resistance of its windings
+     * @param seconds its mechanical time constant
      */
-    record Coil(int a, int b, double pickUp, double dropOut) {}
+    record Motor(int a, int b, double ratedVolts, double ratedAmps, double stall, double seconds)
+            implements Branch {
+        public static final double FRICTION = 0.2;
+        public static final double VISCOUS = 0.3;
+
+        /** The back-emf at rated volts. */
+        public double backEmf() {
+            return ratedVolts - stall * ratedAmps;
+        }
+
+        /** The volts below which it does not turn. */
+        public double knee() {
+            return FRICTION * ratedAmps * stall;
+        }
+
+        /** The current that drives the load at a speed, as a share of the rated current. */
+        public static double load(double speed) {
+            return FRICTION + (1 - FRICTION) * (VISCOUS * speed + (1 - VISCOUS) * speed * speed);
+        }
+    }
+
+    /**
+     * A resistance that changes as it warms or gets up to speed: a heater plug, a choke, a starter.
+     *
+     * @param ohms what it settles at
+     * @param first what it is when current begins to flow
+     * @param seconds its time constant
+     */
+    record Warming(int a, int b, double ohms, double first, double seconds) implements Branch {}
+
+    /** A capacitor, in farads; at an operating point nothing flows through it. */
+    record Capacitance(int a, int b, double farads) implements Branch {}
 }

@@ -5,6 +5,7 @@ import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * A job as nodes and branches. Node 0 is the vehicle's earth. The nodes and the ends of every
@@ -29,15 +31,28 @@ public final class Netlist {
     private final Map<WireId, Integer> branchOf;
     private final Map<Integer, WireId> wireOf;
     private final Set<Integer> sources;
+    private final int[] bending;
+    private final int[][] movedBy;
     private final List<Slot> slots;
     private final List<CoilSlot> coils;
     private final Map<PartId, Map<String, Integer>> inside;
 
-    /** A branch to be, with the part of the vehicle it stands for. */
-    record Slot(int a, int b, Function<Conditions, Branch> under) {}
+    /**
+     * A branch to be.
+     *
+     * @param bends whether its current may not follow its volts in a straight line, or its
+     *     resistance change from step to step, under any conditions
+     * @param movedBy the coils that may open or close it
+     */
+    record Slot(
+            int a,
+            int b,
+            boolean bends,
+            List<Integer> movedBy,
+            Function<Conditions, Branch> under) {}
 
     /** A coil to be, and the part it sits in. */
-    record CoilSlot(PartId part, Function<Conditions, Branch.Coil> under) {}
+    record CoilSlot(PartId part, Function<Conditions, Coil> under) {}
 
     Netlist(NetlistBuilder built) {
         this.job = built.job;
@@ -53,6 +68,15 @@ public final class Netlist {
                         .filter(roles -> roles.containsKey(OUTPUT))
                         .map(roles -> roles.get(OUTPUT))
                         .collect(Collectors.toUnmodifiableSet());
+        this.bending = IntStream.range(0, slots.size()).filter(i -> slots.get(i).bends()).toArray();
+        this.movedBy = new int[coils.size()][];
+        for (int coil = 0; coil < movedBy.length; coil++) {
+            Integer mover = coil;
+            movedBy[coil] =
+                    IntStream.range(0, slots.size())
+                            .filter(i -> slots.get(i).movedBy().contains(mover))
+                            .toArray();
+        }
         this.inside = new HashMap<>();
         built.inside.forEach((part, roles) ->
                 inside.put(part, Collections.unmodifiableMap(new LinkedHashMap<>(roles))));
@@ -91,10 +115,18 @@ public final class Netlist {
     }
 
     /** Every coil as it is under the conditions, in a fixed order. */
-    public Branch.Coil[] coils(Conditions conditions) {
-        return coils.stream()
-                .map(coil -> coil.under().apply(conditions))
-                .toArray(Branch.Coil[]::new);
+    public Coil[] coils(Conditions conditions) {
+        return coils.stream().map(coil -> coil.under().apply(conditions)).toArray(Coil[]::new);
+    }
+
+    /** The branches that may bend, in order. */
+    public IntStream bending() {
+        return Arrays.stream(bending);
+    }
+
+    /** The branches that a coil may open or close. */
+    public IntStream movedBy(int coil) {
+        return Arrays.stream(movedBy[coil]);
     }
 
     public PartId coilPart(int coil) {

@@ -160,11 +160,12 @@ final class NetlistBuilder {
     private void battery(Part part, Kind.Battery battery) {
         int a = node(part, "+");
         int b = node(part, "-");
-        add(
+        bending(
                 part,
                 Netlist.OUTPUT,
                 a,
                 b,
+                List.of(),
                 conditions ->
                         new Branch.Source(
                                 a,
@@ -188,25 +189,21 @@ final class NetlistBuilder {
                 new Netlist.CoilSlot(
                         part.id(),
                         conditions ->
-                                new Branch.Coil(
+                                new Coil(
                                         field,
                                         earth,
                                         output(alternator, conditions) > 0
                                                 ? wakes
                                                 : Double.MAX_VALUE,
                                         wakes / 2)));
-        add(
-                part,
-                "field",
-                field,
-                earth,
-                _ -> new Branch.Driven(field, earth, alternator.field().value(), coil, false));
-        add(part, "trio", out, field, _ -> new Branch.Driven(out, field, FIELD_DIODES, coil, true));
-        add(
+        moved(part, "field", field, earth, alternator.field().value(), coil, false);
+        moved(part, "trio", out, field, FIELD_DIODES, coil, true);
+        bending(
                 part,
                 Netlist.OUTPUT,
                 out,
                 earth,
+                List.of(coil),
                 conditions ->
                         new Branch.Limited(
                                 out,
@@ -215,7 +212,8 @@ final class NetlistBuilder {
                                 ALTERNATOR_INNER,
                                 output(alternator, conditions),
                                 coil,
-                                sign));
+                                sign,
+                                Branch.NONE));
     }
 
     private static double output(Kind.Alternator alternator, Conditions conditions) {
@@ -232,12 +230,7 @@ final class NetlistBuilder {
         double nominal = job.vehicle().system().value();
         int coil = coil(part, trigger, earth, 0.6 * nominal, 0.3 * nominal);
         fixed(part, "coil", trigger, earth, starter.solenoid().value());
-        add(
-                part,
-                "contact",
-                feed,
-                motor,
-                _ -> new Branch.Driven(feed, motor, SOLENOID_CONTACT, coil, true));
+        moved(part, "contact", feed, motor, SOLENOID_CONTACT, coil, true);
         fixed(part, "motor", motor, earth, starter.motor().value());
     }
 
@@ -272,12 +265,7 @@ final class NetlistBuilder {
                 a,
                 b,
                 conditions ->
-                        new Branch.Trip(
-                                a,
-                                b,
-                                type.resistance(marking).value(),
-                                type.opens(marking).value(),
-                                !conditions.pulled().contains(seat)));
+                        new Branch.Trip(a, b, type, marking, !conditions.pulled().contains(seat)));
     }
 
     private void relay(Part part, Kind.Relay relay) {
@@ -291,20 +279,10 @@ final class NetlistBuilder {
         fixed(part, "coil", "86", "85", relay.coil().value());
         int common = node(part, "30");
         int makes = node(part, "87");
-        add(
-                part,
-                "30-87",
-                common,
-                makes,
-                _ -> new Branch.Driven(common, makes, RELAY_CONTACT, coil, true));
+        moved(part, "30-87", common, makes, RELAY_CONTACT, coil, true);
         if (relay.breaks().isPresent()) {
             int breaks = node(part, "87a");
-            add(
-                    part,
-                    "30-87a",
-                    common,
-                    breaks,
-                    _ -> new Branch.Driven(common, breaks, RELAY_CONTACT, coil, false));
+            moved(part, "30-87a", common, breaks, RELAY_CONTACT, coil, false);
         }
     }
 
@@ -312,18 +290,19 @@ final class NetlistBuilder {
         int a = node(part, feed);
         int b = node(part, back);
         var filament = new Branch.Filament(a, b, volts, watts / volts);
-        add(part, feed, a, b, _ -> filament);
+        bending(part, feed, a, b, List.of(), _ -> filament);
     }
 
     private void points(Part part, Kind.Points points) {
         int a = node(part, "1");
         int b = node(part, "31");
         double henries = inductanceAt(new Terminal(part.id(), "1"));
-        add(
+        bending(
                 part,
                 "body",
                 a,
                 b,
+                List.of(),
                 conditions -> {
                     double rpm = conditions.engine().value();
                     return rpm < 1
@@ -392,11 +371,12 @@ final class NetlistBuilder {
         int in = node(part, "B");
         int out = node(part, "I");
         int earth = node(part, "31");
-        add(
+        bending(
                 part,
                 "body",
                 in,
                 out,
+                List.of(),
                 _ ->
                         new Branch.Settling(
                                 in,
@@ -410,11 +390,17 @@ final class NetlistBuilder {
         int a = node(part, "A");
         int b = node(part, "K");
         double saturation = diode.rating().value() / Math.expm1(0.95 / DIODE_THERMAL);
-        add(part, "body", a, b, _ -> new Branch.Rectifier(a, b, saturation, DIODE_THERMAL));
+        bending(
+                part,
+                "body",
+                a,
+                b,
+                List.of(),
+                _ -> new Branch.Rectifier(a, b, saturation, DIODE_THERMAL));
     }
 
     private int coil(Part part, int a, int b, double pickUp, double dropOut) {
-        var coil = new Branch.Coil(a, b, pickUp, dropOut);
+        var coil = new Coil(a, b, pickUp, dropOut);
         coils.add(new Netlist.CoilSlot(part.id(), _ -> coil));
         return coils.size() - 1;
     }
@@ -429,11 +415,37 @@ final class NetlistBuilder {
     }
 
     private void add(Part part, String role, int a, int b, Function<Conditions, Branch> under) {
-        inside.computeIfAbsent(part.id(), _ -> new LinkedHashMap<>()).put(role, add(a, b, under));
+        inside(part, role, add(a, b, under));
+    }
+
+    /** A branch that may bend, or change its resistance from step to step. */
+    private void bending(
+            Part part,
+            String role,
+            int a,
+            int b,
+            List<Integer> movedBy,
+            Function<Conditions, Branch> under) {
+        inside(part, role, add(new Netlist.Slot(a, b, true, movedBy, under)));
+    }
+
+    /** A contact that one coil works. */
+    private void moved(
+            Part part, String role, int a, int b, double ohms, int coil, boolean whenPulled) {
+        var contact = new Branch.Driven(a, b, ohms, List.of(new Branch.Need(coil, whenPulled)));
+        inside(part, role, add(new Netlist.Slot(a, b, false, List.of(coil), _ -> contact)));
+    }
+
+    private void inside(Part part, String role, int branch) {
+        inside.computeIfAbsent(part.id(), _ -> new LinkedHashMap<>()).put(role, branch);
     }
 
     private int add(int a, int b, Function<Conditions, Branch> under) {
-        slots.add(new Netlist.Slot(a, b, under));
+        return add(new Netlist.Slot(a, b, false, List.of(), under));
+    }
+
+    private int add(Netlist.Slot slot) {
+        slots.add(slot);
         return slots.size() - 1;
     }
 

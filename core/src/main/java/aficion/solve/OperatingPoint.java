@@ -38,40 +38,35 @@ public final class OperatingPoint {
     private final boolean[] floating;
     private final double[] amps;
 
-    private OperatingPoint(
-            Netlist netlist,
-            Conditions conditions,
-            Branch[] branches,
-            State state,
-            Islands islands,
-            Newton newton) {
-        this.netlist = netlist;
+    private OperatingPoint(Conditions conditions, Network network) {
+        this.netlist = network.netlist();
         this.conditions = conditions;
-        this.branches = branches;
-        this.pulled = state.pulled.clone();
-        this.whole = state.whole.clone();
+        int size = netlist.size();
+        this.branches = new Branch[size];
+        this.amps = new double[size];
+        this.conducting = new boolean[size];
+        this.whole = new boolean[size];
+        for (int i = 0; i < size; i++) {
+            branches[i] = network.branch(i);
+            amps[i] = network.amps(i);
+            conducting[i] = network.conducts(i);
+            whole[i] = network.whole(i);
+        }
+        this.pulled = new boolean[network.coils()];
+        for (int coil = 0; coil < pulled.length; coil++) {
+            pulled[coil] = network.pulled(coil);
+        }
         this.volts = new double[netlist.nodes()];
         this.floating = new boolean[netlist.nodes()];
         for (int node = 1; node < volts.length; node++) {
-            volts[node] = newton.at(node);
-            floating[node] = islands.floats(node);
-        }
-        this.amps = new double[branches.length];
-        this.conducting = new boolean[branches.length];
-        for (int i = 0; i < branches.length; i++) {
-            amps[i] = Laws.amps(branches[i], newton.across(branches[i]), state, i);
-            conducting[i] = Laws.conducts(branches[i], state, i);
+            volts[node] = network.volts(node);
+            floating[node] = network.floats(node);
         }
     }
 
-    static Outcome checked(
-            Netlist netlist,
-            Conditions conditions,
-            Branch[] branches,
-            State state,
-            Islands islands,
-            Newton newton) {
-        var point = new OperatingPoint(netlist, conditions, branches, state, islands, newton);
+    /** The point a network has been solved for, or why it is not believed. */
+    static Outcome checked(Conditions conditions, Network network) {
+        var point = new OperatingPoint(conditions, network);
         var astray = point.nodesThatDoNotSum();
         if (!astray.isEmpty()) {
             return new Outcome.Unsolvable(

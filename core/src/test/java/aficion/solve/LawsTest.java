@@ -8,7 +8,6 @@ import aficion.job.JobBuilder;
 import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
-import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -27,32 +26,6 @@ import org.junit.jupiter.api.Test;
 
 /** Laws that hold for every circuit, tried on many. */
 class LawsTest {
-
-    /**
-     * A 21 W lamp of 13.5 V draws 1.5556 A there; at 12 V (12/13.5)^0.55 of it, 1.4580 A; at 1 V
-     * 0.3717 A.
-     */
-    @Test
-    void aFilamentFollowsItsPowerLaw() {
-        var filament = new Branch.Filament(1, 0, 13.5, 21 / 13.5);
-
-        assertThat(filament.amps(13.5)).isCloseTo(1.5556, within(0.0001));
-        assertThat(filament.amps(12)).isCloseTo(1.4580, within(0.0001));
-        assertThat(filament.amps(1)).isCloseTo(0.3717, within(0.0001));
-        assertThat(filament.amps(-12)).isEqualTo(-filament.amps(12));
-        assertThat(filament.amps(0)).isZero();
-    }
-
-    /** Stone cold it has a tenth of its hot resistance: 13.5²/21/10 = 0.868 Ω. */
-    @Test
-    void aColdFilamentHasATenthOfItsHotResistance() {
-        var filament = new Branch.Filament(1, 0, 13.5, 21 / 13.5);
-
-        assertThat(1 / filament.slope(0)).isCloseTo(13.5 * 13.5 / 21 / 10, within(1e-9));
-        double knee = 13.5 * Math.pow(0.1, 1 / 0.45);
-        assertThat(filament.amps(knee * (1 - 1e-9)))
-                .isCloseTo(filament.amps(knee * (1 + 1e-9)), within(1e-6));
-    }
 
     @RepeatedTest(60)
     void currentsAtEveryJointSumToNothingAndPowerBalances(RepetitionInfo repetition) {

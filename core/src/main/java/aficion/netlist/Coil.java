@@ -1,0 +1,43 @@
+package aficion.netlist;
+
+/**
+ * What moves driven contacts: the volts across two nodes, either way round.
+ *
+ * @param pickUp volts at which it pulls in
+ * @param dropOut volts at which it lets go; below zero when volts alone never make it let go
+ * @param series a branch whose current helps the coil, or {@link Branch#NONE}
+ * @param perAmp what an ampere in that branch is worth, in volts
+ * @param reset the coil that makes this one let go, or {@link Branch#NONE}
+ * @param delay seconds from reaching its volts to moving
+ */
+public record Coil(
+        int a,
+        int b,
+        double pickUp,
+        double dropOut,
+        int series,
+        double perAmp,
+        int reset,
+        double delay) {
+
+    /** How long a common relay takes, seconds, typical. */
+    public static final double USUAL_DELAY = 0.008;
+
+    public Coil(int a, int b, double pickUp, double dropOut) {
+        this(a, b, pickUp, dropOut, Branch.NONE, 0, Branch.NONE, USUAL_DELAY);
+    }
+
+    /** The same coil, helped or hindered by the current of a branch. */
+    public Coil helpedBy(int branch, double voltsPerAmp) {
+        return new Coil(a, b, pickUp, dropOut, branch, voltsPerAmp, reset, delay);
+    }
+
+    /** The same coil as one that stays where it is until another makes it let go. */
+    public Coil latchedUntil(int other) {
+        return new Coil(a, b, pickUp, -1, series, perAmp, other, delay);
+    }
+
+    public Coil after(double seconds) {
+        return new Coil(a, b, pickUp, dropOut, series, perAmp, reset, seconds);
+    }
+}

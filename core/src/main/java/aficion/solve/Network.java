@@ -1,0 +1,517 @@
+package aficion.solve;
+
+import aficion.netlist.Branch;
+import aficion.netlist.Coil;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.solve.linear.Conductances;
+import aficion.solve.linear.Elimination;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+
+/**
+ * A netlist being solved: the volts of every node while contacts, fuses and settling resistances
+ * stay as they have been put. What a branch is may change; between which nodes it lies may not.
+ *
+ * <p>The ordering of the matrix is worked out once. What is straight and stays is eliminated once
+ * for each change of it; Newton's method works on the nodes that {@link Bends} touch, and begins
+ * where the last search ended. Nodes that hang together without a way to the reference are found by
+ * connectivity, never from volts, and held there by one conductance each. Solving allocates
+ * nothing.
+ *
+ * <p>One network serves one thread.
+ */
+public final class Network {
+    private static final int MOST_STEPS = 200;
+
+    private final Netlist netlist;
+    private final int size;
+    private final int[] a;
+    private final int[] b;
+    private final Branch[] branches;
+    private final Coil[] coils;
+    private final boolean[] pulled;
+    private final boolean[] whole;
+    private final boolean[] closed;
+    private final boolean[] conducts;
+    private final double[] settled;
+    private final double[] siemens;
+    private final int[][] movedBy;
+
+    private final Conductances matrix;
+    private final int[] entry;
+    private final int[] rank;
+    private final int[] bendOf;
+    private final int[] bending;
+    private final int[] bendA;
+    private final int[] bendB;
+    private final int[] bendEntry;
+    private final Bends bends;
+
+    private final double[] volts;
+    private final double[] work;
+    private final int[] parent;
+    private boolean stale = true;
+    private boolean parted = true;
+    private int steps;
+
+    /** A netlist under conditions, every coil at rest. */
+    public Network(Netlist netlist, Conditions conditions) {
+        this.netlist = netlist;
+        size = netlist.size();
+        branches = netlist.branches(conditions);
+        coils = netlist.coils(conditions);
+        pulled = new boolean[coils.length];
+        movedBy = new int[coils.length][];
+        for (int coil = 0; coil < coils.length; coil++) {
+            movedBy[coil] = netlist.movedBy(coil).toArray();
+        }
+        whole = new boolean[size];
+        closed = new boolean[size];
+        conducts = new boolean[size];
+        settled = new double[size];
+        siemens = new double[size];
+        a = new int[size];
+        b = new int[size];
+        for (int i = 0; i < size; i++) {
+            a[i] = netlist.a(i);
+            b[i] = netlist.b(i);
+        }
+        matrix = new Conductances(order(netlist));
+        rank = new int[netlist.nodes()];
+        rank[0] = -1;
+        for (int node = 1; node < rank.length; node++) {
+            rank[node] = matrix.rank(node - 1);
+        }
+        entry = new int[size];
+        for (int i = 0; i < size; i++) {
+            boolean inner = a[i] > 0 && b[i] > 0 && a[i] != b[i];
+            entry[i] = inner ? matrix.entry(a[i] - 1, b[i] - 1) : -1;
+        }
+        bending = netlist.bending().toArray();
+        bendOf = new int[size];
+        Arrays.fill(bendOf, -1);
+        bendA = new int[bending.length];
+        bendB = new int[bending.length];
+        bendEntry = new int[bending.length];
+        for (int k = 0; k < bending.length; k++) {
+            bendOf[bending[k]] = k;
+            bendA[k] = rank[a[bending[k]]];
+            bendB[k] = rank[b[bending[k]]];
+            bendEntry[k] = entry[bending[k]];
+        }
+        bends = new Bends(bending.length);
+        volts = new double[rank.length];
+        work = new double[rank.length - 1];
+        parent = new int[rank.length];
+        for (int i = 0; i < size; i++) {
+            begin(i);
+        }
+    }
+
+    private static Elimination order(Netlist netlist) {
+        var one = new int[netlist.size()];
+        var other = new int[netlist.size()];
+        for (int i = 0; i < one.length; i++) {
+            boolean inner = netlist.a(i) > 0 && netlist.b(i) > 0;
+            one[i] = inner ? netlist.a(i) - 1 : 0;
+            other[i] = inner ? netlist.b(i) - 1 : 0;
+        }
+        var tail = new BitSet();
+        netlist.bending()
+                .forEach(i -> {
+                    if (netlist.a(i) > 0) {
+                        tail.set(netlist.a(i) - 1);
+                    }
+                    if (netlist.b(i) > 0) {
+                        tail.set(netlist.b(i) - 1);
+                    }
+                });
+        return Elimination.of(netlist.nodes() - 1, one, other, tail);
+    }
+
+    public Netlist netlist() {
+        return netlist;
+    }
+
+    /** Takes on other conditions; coils, fuses and settled resistances stay as they are. */
+    public void meet(Conditions conditions) {
+        var next = netlist.branches(conditions);
+        for (int i = 0; i < size; i++) {
+            if (!next[i].equals(branches[i])) {
+                set(i, next[i]);
+            }
+        }
+        System.arraycopy(netlist.coils(conditions), 0, coils, 0, coils.length);
+    }
+
+    /** Puts every coil at rest, every fuse in that is not out, every resistance at its least. */
+    public void rest() {
+        Arrays.fill(pulled, false);
+        for (int i = 0; i < size; i++) {
+            begin(i);
+        }
+    }
+
+    private void begin(int i) {
+        switch (branches[i]) {
+            case Branch.Trip trip -> whole[i] = trip.whole();
+            case Branch.Settling settling -> settled[i] = settling.least();
+            case Branch.Limited limited -> settled[i] = limited.emf();
+            case Branch.Blinker _ -> closed[i] = true;
+            case Branch.Resistance _,
+                    Branch.Contact _,
+                    Branch.Driven _,
+                    Branch.Filament _,
+                    Branch.Rectifier _,
+                    Branch.Source _,
+                    Branch.Motor _,
+                    Branch.Warming _,
+                    Branch.Capacitance _ -> {}
+        }
+        refresh(i);
+    }
+
+    /**
+     * Makes a branch another between the same nodes.
+     *
+     * @throws IllegalArgumentException when its nodes are others
+     */
+    public void set(int branch, Branch changed) {
+        if (changed.a() != a[branch] || changed.b() != b[branch]) {
+            throw new IllegalArgumentException("branch " + branch + " lies between other nodes");
+        }
+        boolean another = changed.getClass() != branches[branch].getClass();
+        boolean refit =
+                changed instanceof Branch.Trip now
+                        && branches[branch] instanceof Branch.Trip before
+                        && now.whole() != before.whole();
+        branches[branch] = changed;
+        if (another || refit) {
+            begin(branch);
+        } else {
+            refresh(branch);
+        }
+    }
+
+    public Branch branch(int index) {
+        return branches[index];
+    }
+
+    public Coil coil(int index) {
+        return coils[index];
+    }
+
+    public int coils() {
+        return coils.length;
+    }
+
+    /** Lets a coil pull in or let go, and what it moves with it. */
+    public void pull(int coil, boolean in) {
+        pulled[coil] = in;
+        for (int i : movedBy[coil]) {
+            refresh(i);
+        }
+    }
+
+    /** Whether a coil would be pulled in at the volts found last. */
+    public boolean wantsIn(int coil) {
+        var felt = coils[coil];
+        double volts = Math.abs(volts(felt.a()) - volts(felt.b()));
+        if (felt.series() >= 0) {
+            volts += felt.perAmp() * amps(felt.series());
+        }
+        if (!pulled[coil]) {
+            return volts >= felt.pickUp();
+        }
+        boolean reset = felt.reset() >= 0 && pulled[felt.reset()];
+        return volts > felt.dropOut() && !reset;
+    }
+
+    public boolean pulled(int coil) {
+        return pulled[coil];
+    }
+
+    /** Opens a fuse or closes it again. */
+    public void fuse(int branch, boolean intact) {
+        whole[branch] = intact;
+        refresh(branch);
+    }
+
+    public boolean whole(int branch) {
+        return whole[branch];
+    }
+
+    /** Opens a blinking contact or closes it. */
+    public void blink(int branch, boolean shut) {
+        closed[branch] = shut;
+        refresh(branch);
+    }
+
+    public boolean closed(int branch) {
+        return closed[branch];
+    }
+
+    /** What a settling resistance has come to, in ohms, or the volts a sensing source aims at. */
+    double settled(int branch) {
+        return settled[branch];
+    }
+
+    void settle(int branch, double value) {
+        settled[branch] = value;
+        refresh(branch);
+    }
+
+    /**
+     * Replaces a bending branch by a straight line, until it is set, moved or refreshed again.
+     *
+     * @param conductance slope, siemens
+     * @param ampsAtZero current from a to b at no volts
+     */
+    public void straighten(int branch, double conductance, double ampsAtZero) {
+        become(branch, true);
+        bends.straight(bendOf[branch], conductance, ampsAtZero);
+    }
+
+    /** Makes a branch what it is described as again. */
+    public void refresh(int i) {
+        become(i, conducting(i));
+        int k = bendOf[i];
+        if (k < 0) {
+            double now = conducts[i] ? 1 / ohms(i) : 0;
+            stale |= now != siemens[i];
+            siemens[i] = now;
+        } else if (!conducts[i]) {
+            bends.open(k);
+        } else {
+            switch (branches[i]) {
+                case Branch.Filament filament -> bends.filament(k, filament);
+                case Branch.Rectifier rectifier -> bends.rectifier(k, rectifier);
+                case Branch.Source source -> bends.source(k, source);
+                case Branch.Limited limited -> bends.limited(k, limited, settled[i]);
+                case Branch.Motor motor -> bends.motor(k, motor);
+                case Branch.Resistance _,
+                        Branch.Contact _,
+                        Branch.Driven _,
+                        Branch.Blinker _,
+                        Branch.Trip _,
+                        Branch.Settling _,
+                        Branch.Warming _,
+                        Branch.Capacitance _ ->
+                        bends.straight(k, 1 / ohms(i), 0);
+            }
+        }
+    }
+
+    private void become(int i, boolean conducting) {
+        if (conducting != conducts[i]) {
+            conducts[i] = conducting;
+            stale = true;
+            parted = true;
+        }
+    }
+
+    private double ohms(int i) {
+        return switch (branches[i]) {
+            case Branch.Resistance(_, _, var ohms) -> ohms;
+            case Branch.Contact(_, _, var ohms, _) -> ohms;
+            case Branch.Driven(_, _, var ohms, _) -> ohms;
+            case Branch.Blinker(_, _, var ohms, _) -> ohms;
+            case Branch.Trip trip -> trip.ohms();
+            case Branch.Settling _ -> settled[i];
+            case Branch.Warming warming -> warming.ohms();
+            case Branch.Capacitance _ -> Double.POSITIVE_INFINITY;
+            case Branch.Filament _,
+                    Branch.Rectifier _,
+                    Branch.Source _,
+                    Branch.Limited _,
+                    Branch.Motor _ ->
+                    throw new IllegalStateException(
+                            "branch " + i + " bends and was not announced as bending");
+        };
+    }
+
+    private boolean conducting(int i) {
+        return switch (branches[i]) {
+            case Branch.Contact contact -> contact.closed();
+            case Branch.Driven(_, _, _, var needs) -> met(needs);
+            case Branch.Trip _ -> whole[i];
+            case Branch.Blinker _ -> closed[i];
+            case Branch.Limited limited -> limited.coil() < 0 || pulled[limited.coil()];
+            case Branch.Capacitance _ -> false;
+            case Branch.Resistance _,
+                    Branch.Filament _,
+                    Branch.Rectifier _,
+                    Branch.Source _,
+                    Branch.Motor _,
+                    Branch.Warming _,
+                    Branch.Settling _ ->
+                    true;
+        };
+    }
+
+    private boolean met(List<Branch.Need> needs) {
+        for (var need : needs) {
+            if (pulled[need.coil()] != need.pulled()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a branch conducts at all. */
+    public boolean conducts(int branch) {
+        return conducts[branch];
+    }
+
+    /**
+     * Finds the volts of every node.
+     *
+     * @return false when they could not be found
+     */
+    public boolean solve() {
+        if (stale && !restamp()) {
+            return false;
+        }
+        bends.forgiveTurns();
+        if (!search()) {
+            bends.restart();
+            if (!search()) {
+                return false;
+            }
+        }
+        matrix.spread(work);
+        for (int node = 1; node < volts.length; node++) {
+            volts[node] = work[rank[node]];
+        }
+        return true;
+    }
+
+    /** Steps the last search took. */
+    public int steps() {
+        return steps;
+    }
+
+    private boolean restamp() {
+        if (parted) {
+            joinIslands();
+            parted = false;
+        }
+        matrix.clear();
+        for (int i = 0; i < size; i++) {
+            if (bendOf[i] < 0 && conducts[i]) {
+                stamp(rank[a[i]], rank[b[i]], entry[i], siemens[i]);
+            }
+        }
+        for (int node = 1; node < parent.length; node++) {
+            if (parent[node] == node) {
+                matrix.addLeak(rank[node], 1);
+            }
+        }
+        stale = !matrix.reduce();
+        return !stale;
+    }
+
+    private boolean search() {
+        for (steps = 1; steps <= MOST_STEPS; steps++) {
+            matrix.begin();
+            for (int k = 0; k < bending.length; k++) {
+                double offset = bends.offset[k];
+                stamp(bendA[k], bendB[k], bendEntry[k], bends.slope[k]);
+                if (offset != 0) {
+                    inject(bendA[k], -offset);
+                    inject(bendB[k], offset);
+                }
+            }
+            if (!matrix.factor()) {
+                return false;
+            }
+            matrix.solve();
+            boolean found = true;
+            for (int k = 0; k < bending.length; k++) {
+                found &= bends.advance(k, found(bendA[k]) - found(bendB[k]));
+            }
+            if (found) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private double found(int rank) {
+        return rank < 0 ? 0 : matrix.volts(rank);
+    }
+
+    private void inject(int rank, double amps) {
+        if (rank >= 0) {
+            matrix.inject(rank, amps);
+        }
+    }
+
+    private void stamp(int rankA, int rankB, int at, double conductance) {
+        if (at >= 0) {
+            matrix.addLink(at, conductance);
+        } else if (rankB < 0 && rankA >= 0) {
+            matrix.addLeak(rankA, conductance);
+        } else if (rankA < 0 && rankB >= 0) {
+            matrix.addLeak(rankB, conductance);
+        }
+    }
+
+    /** Volts that one ampere injected into one node and taken from another raises between them. */
+    double resistanceBetween(int one, int other) {
+        Arrays.fill(work, 0);
+        if (one > 0) {
+            work[rank[one]] += 1;
+        }
+        if (other > 0) {
+            work[rank[other]] -= 1;
+        }
+        matrix.solve(work);
+        return (one > 0 ? work[rank[one]] : 0) - (other > 0 ? work[rank[other]] : 0);
+    }
+
+    /** Volts of a node against the reference. */
+    public double volts(int node) {
+        return volts[node];
+    }
+
+    /** Volts of a branch's first node above its second. */
+    public double across(int branch) {
+        return volts[a[branch]] - volts[b[branch]];
+    }
+
+    /** Current of a branch from a to b. */
+    public double amps(int branch) {
+        int k = bendOf[branch];
+        return k < 0 ? siemens[branch] * across(branch) : bends.amps(k, across(branch));
+    }
+
+    private void joinIslands() {
+        for (int node = 0; node < parent.length; node++) {
+            parent[node] = node;
+        }
+        for (int i = 0; i < size; i++) {
+            if (conducts[i]) {
+                int one = root(a[i]);
+                int other = root(b[i]);
+                parent[Math.max(one, other)] = Math.min(one, other);
+            }
+        }
+    }
+
+    private int root(int node) {
+        int at = node;
+        while (parent[at] != at) {
+            parent[at] = parent[parent[at]];
+            at = parent[at];
+        }
+        return at;
+    }
+
+    /** Whether a node has no way to the reference. */
+    public boolean floats(int node) {
+        return root(node) != 0;
+    }
+}
