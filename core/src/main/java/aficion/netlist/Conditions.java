@@ -45,6 +45,28 @@ public record Conditions(
                 (name, level) -> require(level >= 0 && level <= 1, "level " + name + " is 0 to 1"));
     }
 
+    /** What conditions may differ in. */
+    public enum Aspect {
+        POSITIONS,
+        LEVELS,
+        ENGINE,
+        CHARGE,
+        AIR,
+        PULLED
+    }
+
+    /** Whether two conditions differ in an aspect. */
+    public boolean differs(Conditions other, Aspect aspect) {
+        return switch (aspect) {
+            case POSITIONS -> !positions.equals(other.positions);
+            case LEVELS -> !levels.equals(other.levels);
+            case ENGINE -> !engine.equals(other.engine);
+            case CHARGE -> !charge.equals(other.charge);
+            case AIR -> !air.equals(other.air);
+            case PULLED -> !pulled.equals(other.pulled);
+        };
+    }
+
     /** Where a fuse sits: a fuse holder, or one way of a fuse box. */
     public record FuseSeat(PartId part, String way) {
         @Override

@@ -5,6 +5,7 @@ import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.netlist.Conditions.Aspect;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
@@ -43,12 +44,14 @@ public final class Netlist {
      * @param bends whether its current may not follow its volts in a straight line, or its
      *     resistance change from step to step, under any conditions
      * @param movedBy the coils that may open or close it
+     * @param heeds what of the conditions it follows
      */
     record Slot(
             int a,
             int b,
             boolean bends,
             List<Integer> movedBy,
+            Set<Aspect> heeds,
             Function<Conditions, Branch> under) {}
 
     /** A coil to be, and the part it sits in. */
@@ -109,9 +112,14 @@ public final class Netlist {
         return slots.get(branch).b();
     }
 
-    /** Every branch as it is under the conditions, in a fixed order. */
-    public Branch[] branches(Conditions conditions) {
-        return slots.stream().map(slot -> slot.under().apply(conditions)).toArray(Branch[]::new);
+    /** A branch as it is under the conditions. */
+    public Branch branch(int branch, Conditions conditions) {
+        return slots.get(branch).under().apply(conditions);
+    }
+
+    /** The branches that follow an aspect of the conditions, in order. */
+    public IntStream heeding(Aspect aspect) {
+        return IntStream.range(0, slots.size()).filter(i -> slots.get(i).heeds().contains(aspect));
     }
 
     /** Every coil as it is under the conditions, in a fixed order. */

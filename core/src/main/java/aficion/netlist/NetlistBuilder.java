@@ -11,6 +11,7 @@ import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.netlist.Conditions.Aspect;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
 import java.util.ArrayDeque;
@@ -20,6 +21,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 
 /**
@@ -91,14 +93,18 @@ final class NetlistBuilder {
         int b = nodeOf.get(wire.to().terminal());
         int index =
                 add(
-                        a,
-                        b,
-                        conditions ->
-                                new Branch.Resistance(
-                                        a,
-                                        b,
-                                        cold * Conductor.warmth(conditions.air().value())
-                                                + joints));
+                        new Netlist.Slot(
+                                a,
+                                b,
+                                false,
+                                List.of(),
+                                Set.of(Aspect.AIR),
+                                conditions ->
+                                        new Branch.Resistance(
+                                                a,
+                                                b,
+                                                cold * Conductor.warmth(conditions.air().value())
+                                                        + joints)));
         branchOf.put(wire.id(), index);
     }
 
@@ -165,7 +171,7 @@ final class NetlistBuilder {
                 Netlist.OUTPUT,
                 a,
                 b,
-                List.of(),
+                Set.of(Aspect.CHARGE),
                 conditions ->
                         new Branch.Source(
                                 a,
@@ -198,22 +204,26 @@ final class NetlistBuilder {
                                         wakes / 2)));
         moved(part, "field", field, earth, alternator.field().value(), coil, false);
         moved(part, "trio", out, field, FIELD_DIODES, coil, true);
-        bending(
+        inside(
                 part,
                 Netlist.OUTPUT,
-                out,
-                earth,
-                List.of(coil),
-                conditions ->
-                        new Branch.Limited(
+                add(
+                        new Netlist.Slot(
                                 out,
                                 earth,
-                                alternator.setPoint().value(),
-                                ALTERNATOR_INNER,
-                                output(alternator, conditions),
-                                coil,
-                                sign,
-                                Branch.NONE));
+                                true,
+                                List.of(coil),
+                                Set.of(Aspect.ENGINE),
+                                conditions ->
+                                        new Branch.Limited(
+                                                out,
+                                                earth,
+                                                alternator.setPoint().value(),
+                                                ALTERNATOR_INNER,
+                                                output(alternator, conditions),
+                                                coil,
+                                                sign,
+                                                Branch.NONE))));
     }
 
     private static double output(Kind.Alternator alternator, Conditions conditions) {
@@ -243,6 +253,7 @@ final class NetlistBuilder {
                     contact.toString(),
                     a,
                     b,
+                    Aspect.POSITIONS,
                     conditions ->
                             new Branch.Contact(
                                     a, b, SWITCH_CONTACT, joins(hand, contact, conditions)));
@@ -264,6 +275,7 @@ final class NetlistBuilder {
                 way,
                 a,
                 b,
+                Aspect.PULLED,
                 conditions ->
                         new Branch.Trip(a, b, type, marking, !conditions.pulled().contains(seat)));
     }
@@ -290,7 +302,7 @@ final class NetlistBuilder {
         int a = node(part, feed);
         int b = node(part, back);
         var filament = new Branch.Filament(a, b, volts, watts / volts);
-        bending(part, feed, a, b, List.of(), _ -> filament);
+        bending(part, feed, a, b, Set.of(), _ -> filament);
     }
 
     private void points(Part part, Kind.Points points) {
@@ -302,7 +314,7 @@ final class NetlistBuilder {
                 "body",
                 a,
                 b,
-                List.of(),
+                Set.of(Aspect.ENGINE),
                 conditions -> {
                     double rpm = conditions.engine().value();
                     return rpm < 1
@@ -360,6 +372,7 @@ final class NetlistBuilder {
                 "body",
                 a,
                 b,
+                Aspect.LEVELS,
                 conditions -> {
                     double level = conditions.levels().getOrDefault(sender.level(), 0.5);
                     return new Branch.Resistance(
@@ -376,7 +389,7 @@ final class NetlistBuilder {
                 "body",
                 in,
                 out,
-                List.of(),
+                Set.of(),
                 _ ->
                         new Branch.Settling(
                                 in,
@@ -395,7 +408,7 @@ final class NetlistBuilder {
                 "body",
                 a,
                 b,
-                List.of(),
+                Set.of(),
                 _ -> new Branch.Rectifier(a, b, saturation, DIODE_THERMAL));
     }
 
@@ -411,11 +424,17 @@ final class NetlistBuilder {
 
     private void fixed(Part part, String role, int a, int b, double ohms) {
         var branch = new Branch.Resistance(a, b, ohms);
-        add(part, role, a, b, _ -> branch);
+        inside(part, role, add(new Netlist.Slot(a, b, false, List.of(), Set.of(), _ -> branch)));
     }
 
-    private void add(Part part, String role, int a, int b, Function<Conditions, Branch> under) {
-        inside(part, role, add(a, b, under));
+    private void add(
+            Part part,
+            String role,
+            int a,
+            int b,
+            Aspect heeds,
+            Function<Conditions, Branch> under) {
+        inside(part, role, add(new Netlist.Slot(a, b, false, List.of(), Set.of(heeds), under)));
     }
 
     /** A branch that may bend, or change its resistance from step to step. */
@@ -424,24 +443,23 @@ final class NetlistBuilder {
             String role,
             int a,
             int b,
-            List<Integer> movedBy,
+            Set<Aspect> heeds,
             Function<Conditions, Branch> under) {
-        inside(part, role, add(new Netlist.Slot(a, b, true, movedBy, under)));
+        inside(part, role, add(new Netlist.Slot(a, b, true, List.of(), heeds, under)));
     }
 
     /** A contact that one coil works. */
     private void moved(
             Part part, String role, int a, int b, double ohms, int coil, boolean whenPulled) {
         var contact = new Branch.Driven(a, b, ohms, List.of(new Branch.Need(coil, whenPulled)));
-        inside(part, role, add(new Netlist.Slot(a, b, false, List.of(coil), _ -> contact)));
+        inside(
+                part,
+                role,
+                add(new Netlist.Slot(a, b, false, List.of(coil), Set.of(), _ -> contact)));
     }
 
     private void inside(Part part, String role, int branch) {
         inside.computeIfAbsent(part.id(), _ -> new LinkedHashMap<>()).put(role, branch);
-    }
-
-    private int add(int a, int b, Function<Conditions, Branch> under) {
-        return add(new Netlist.Slot(a, b, false, List.of(), under));
     }
 
     private int add(Netlist.Slot slot) {

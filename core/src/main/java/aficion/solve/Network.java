@@ -3,6 +3,7 @@ package aficion.solve;
 import aficion.netlist.Branch;
 import aficion.netlist.Coil;
 import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.Aspect;
 import aficion.netlist.Netlist;
 import aficion.solve.linear.Conductances;
 import aficion.solve.linear.Elimination;
@@ -25,10 +26,17 @@ import java.util.List;
 public final class Network {
     private static final int MOST_STEPS = 200;
 
+    /** So many steps at most are taken with one slope. */
+    private static final int MOST_SHIFTS = 6;
+
+    private static final Aspect[] ASPECTS = Aspect.values();
+
     private final Netlist netlist;
     private final int size;
     private final int[] a;
     private final int[] b;
+    private final int[][] heeding;
+    private Conditions conditions;
     private final Branch[] branches;
     private final Coil[] coils;
     private final boolean[] pulled;
@@ -60,7 +68,15 @@ public final class Network {
     public Network(Netlist netlist, Conditions conditions) {
         this.netlist = netlist;
         size = netlist.size();
-        branches = netlist.branches(conditions);
+        branches = new Branch[size];
+        for (int i = 0; i < size; i++) {
+            branches[i] = netlist.branch(i, conditions);
+        }
+        this.conditions = conditions;
+        heeding = new int[ASPECTS.length][];
+        for (var aspect : ASPECTS) {
+            heeding[aspect.ordinal()] = netlist.heeding(aspect).toArray();
+        }
         coils = netlist.coils(conditions);
         pulled = new boolean[coils.length];
         movedBy = new int[coils.length][];
@@ -137,13 +153,18 @@ public final class Network {
 
     /** Takes on other conditions; coils, fuses and settled resistances stay as they are. */
     public void meet(Conditions conditions) {
-        var next = netlist.branches(conditions);
-        for (int i = 0; i < size; i++) {
-            if (!next[i].equals(branches[i])) {
-                set(i, next[i]);
+        for (var aspect : ASPECTS) {
+            if (conditions.differs(this.conditions, aspect)) {
+                for (int i : heeding[aspect.ordinal()]) {
+                    var next = netlist.branch(i, conditions);
+                    if (!next.equals(branches[i])) {
+                        set(i, next);
+                    }
+                }
             }
         }
         System.arraycopy(netlist.coils(conditions), 0, coils, 0, coils.length);
+        this.conditions = conditions;
     }
 
     /** Puts every coil at rest, every fuse in that is not out, every resistance at its least. */
@@ -413,30 +434,57 @@ public final class Network {
         return !stale;
     }
 
+    /**
+     * Newton's method; while every branch is near, with the slopes of the last step, so that only
+     * the injections are new.
+     */
     private boolean search() {
+        boolean near = false;
         for (steps = 1; steps <= MOST_STEPS; steps++) {
-            matrix.begin();
+            if (near) {
+                matrix.again();
+            } else {
+                matrix.begin();
+                for (int k = 0; k < bending.length; k++) {
+                    stamp(bendA[k], bendB[k], bendEntry[k], bends.slope[k]);
+                }
+                if (!matrix.factor()) {
+                    return false;
+                }
+            }
             for (int k = 0; k < bending.length; k++) {
                 double offset = bends.offset[k];
-                stamp(bendA[k], bendB[k], bendEntry[k], bends.slope[k]);
                 if (offset != 0) {
                     inject(bendA[k], -offset);
                     inject(bendB[k], offset);
                 }
             }
-            if (!matrix.factor()) {
-                return false;
-            }
             matrix.solve();
-            boolean found = true;
-            for (int k = 0; k < bending.length; k++) {
-                found &= bends.advance(k, found(bendA[k]) - found(bendB[k]));
-            }
-            if (found) {
+            var worst = advance();
+            if (worst == Bends.Distance.NONE) {
                 return true;
+            }
+            near = worst == Bends.Distance.NEAR && steps % MOST_SHIFTS != 0;
+            for (int k = 0; k < bending.length; k++) {
+                if (near) {
+                    bends.shift(k);
+                } else {
+                    bends.touch(k);
+                }
             }
         }
         return false;
+    }
+
+    private Bends.Distance advance() {
+        var worst = Bends.Distance.NONE;
+        for (int k = 0; k < bending.length; k++) {
+            var distance = bends.advance(k, found(bendA[k]) - found(bendB[k]));
+            if (distance.compareTo(worst) > 0) {
+                worst = distance;
+            }
+        }
+        return worst;
     }
 
     private double found(int rank) {

@@ -34,6 +34,7 @@ public final class OperatingPoint {
     private final boolean[] pulled;
     private final boolean[] whole;
     private final boolean[] conducting;
+    private final double[] settled;
     private final double[] volts;
     private final boolean[] floating;
     private final double[] amps;
@@ -46,11 +47,13 @@ public final class OperatingPoint {
         this.amps = new double[size];
         this.conducting = new boolean[size];
         this.whole = new boolean[size];
+        this.settled = new double[size];
         for (int i = 0; i < size; i++) {
             branches[i] = network.branch(i);
             amps[i] = network.amps(i);
             conducting[i] = network.conducts(i);
             whole[i] = network.whole(i);
+            settled[i] = network.settled(i);
         }
         this.pulled = new boolean[network.coils()];
         for (int coil = 0; coil < pulled.length; coil++) {
@@ -197,6 +200,34 @@ public final class OperatingPoint {
     /** Current in a branch of the netlist, from a to b. */
     public double branchAmps(int branch) {
         return amps[branch];
+    }
+
+    /** A branch of the netlist as it is described under these conditions. */
+    public Branch branch(int branch) {
+        return branches[branch];
+    }
+
+    /** Volts across a branch of the netlist, of a above b. */
+    public double branchVolts(int branch) {
+        return volts[branches[branch].a()] - volts[branches[branch].b()];
+    }
+
+    /**
+     * What a settling resistance has come to, in ohms, or the volts a sensing source aims at; 0 for
+     * any other branch.
+     */
+    public double settled(int branch) {
+        return settled[branch];
+    }
+
+    /** Volts of a node against the vehicle's earth. */
+    public double nodeVolts(int node) {
+        return volts[node];
+    }
+
+    /** Whether a node has no way to the vehicle's earth. */
+    public boolean floats(int node) {
+        return floating[node];
     }
 
     /** Whether a branch of the netlist conducts at all. */

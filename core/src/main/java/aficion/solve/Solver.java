@@ -51,6 +51,11 @@ public final class Solver {
         return network.netlist();
     }
 
+    /** The network it works on. */
+    public Network network() {
+        return network;
+    }
+
     /** The operating point under the conditions, or why there is none. */
     public Outcome solve(Conditions conditions) {
         network.meet(conditions);

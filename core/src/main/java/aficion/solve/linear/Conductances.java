@@ -104,6 +104,11 @@ public final class Conductances {
     public void begin() {
         System.arraycopy(tailLink, 0, link, start[head], tailLink.length);
         System.arraycopy(tailLeak, 0, leak, head, tailLeak.length);
+        again();
+    }
+
+    /** Takes only the injections back, for another step with the same conductances. */
+    public void again() {
         System.arraycopy(tailX, 0, x, head, tailX.length);
     }
 

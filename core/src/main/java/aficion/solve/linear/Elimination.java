@@ -8,14 +8,17 @@ import java.util.BitSet;
  * once for its pattern.
  *
  * <p>Minimum degree: the node with the fewest neighbours goes first, its neighbours become each
- * other's neighbours, and so on [1]. Nodes whose conductances change from step to step may be kept
- * for the tail: the head before it is then eliminated once and kept. Everything numeric refers to
- * fixed positions afterwards, so that refactoring allocates nothing.
+ * other's neighbours, and so on [1]. Nodes whose conductances stay from step to step come first as
+ * long as they have at most two neighbours, which costs no fill: this head is then eliminated once
+ * and kept. (All of them first would join the rest into one dense block.) Everything numeric refers
+ * to fixed positions afterwards, so that refactoring allocates nothing.
  *
  * <p>[1] A. George, J. W. H. Liu, "The evolution of the minimum degree ordering algorithm", SIAM
  * Review 31 (1989).
  */
 public final class Elimination {
+    private static final int MOST_NEIGHBOURS = 2;
+
     final int size;
     final int head;
     final int[] rank;
@@ -69,21 +72,22 @@ public final class Elimination {
     }
 
     /**
-     * @param tail nodes to be eliminated last
+     * @param changing nodes whose conductances change from step to step, which must be in the tail
      */
-    public static Elimination of(int size, int[] one, int[] other, BitSet tail) {
+    public static Elimination of(int size, int[] one, int[] other, BitSet changing) {
         var graph = new Graph(size, one, other);
-        int head = size - tail.cardinality();
         var rank = new int[size];
         var columns = new int[size][];
         for (int node = 0; node < size; node++) {
-            if (!tail.get(node)) {
+            if (!changing.get(node)) {
                 graph.offer(node);
             }
         }
+        int head = size;
         for (int step = 0; step < size; step++) {
-            if (step == head) {
-                tail.stream().forEach(graph::offer);
+            if (head == size && !graph.offers(MOST_NEIGHBOURS)) {
+                head = step;
+                changing.stream().forEach(graph::offer);
             }
             int node = graph.takeFewest();
             rank[node] = step;
@@ -192,6 +196,14 @@ public final class Elimination {
             if (next[node] >= 0) {
                 previous[next[node]] = previous[node];
             }
+        }
+
+        /** Whether a node with no more neighbours than that is on offer. */
+        boolean offers(int most) {
+            while (fewest < first.length && first[fewest] < 0) {
+                fewest++;
+            }
+            return fewest <= most && fewest < first.length;
         }
 
         int takeFewest() {
