@@ -9,15 +9,20 @@ import aficion.job.Action;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Contact;
+import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.End;
+import aficion.job.GuardKind;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.RunLength;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Vehicle;
@@ -73,7 +78,7 @@ public final class Vehicles {
         var random = new Random(seed);
         var conditions = Conditions.REST;
         for (var part : job.parts()) {
-            if (part.kind() instanceof Kind.Switch hand && random.nextInt(3) > 0) {
+            if (part.kind() instanceof ControlKind.Switch hand && random.nextInt(3) > 0) {
                 conditions = conditions.with(hand.control(), "on");
             }
         }
@@ -81,10 +86,10 @@ public final class Vehicles {
     }
 
     private void grow(int circuits) {
-        part("B1", new Kind.Battery(new Volts(12), new Ohms(0.006)));
-        part("E0", new Kind.EarthPoint(Kind.Mass.BODY, new Ohms(0.001)));
+        part("B1", new SourceKind.Battery(new Volts(12), new Ohms(0.006)));
+        part("E0", new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));
         wire("B1.-", "E0.E", "25mm2");
-        part("J0", new Kind.Splice());
+        part("J0", new JoinKind.Splice());
         wire("B1.+", "J0.J", "16mm2");
         for (int i = 1; i <= circuits; i++) {
             circuit(i);
@@ -92,29 +97,29 @@ public final class Vehicles {
     }
 
     private void circuit(int i) {
-        part("J" + i, new Kind.Splice());
+        part("J" + i, new JoinKind.Splice());
         wire("J" + (i - 1) + ".J", "J" + i + ".J", "16mm2");
-        part("F" + i, new Kind.Fuse(FuseType.BLADE, new Amps(30)));
+        part("F" + i, new GuardKind.Fuse(FuseType.BLADE, new Amps(30)));
         wire("J" + i + ".J", "F" + i + ".1", "2.5mm2");
         part("S" + i, onOff("s" + i));
         wire("F" + i + ".2", "S" + i + ".1", "2.5mm2");
-        part("X" + i, new Kind.Connector(List.of("1"), new Amps(20)));
+        part("X" + i, new JoinKind.Connector(List.of("1"), new Amps(20)));
         if (i % 4 == 0) {
             relay(i);
         } else {
             wire("S" + i + ".2", "X" + i + ".1a", "2.5mm2");
         }
-        part("E" + i, new Kind.EarthPoint(Kind.Mass.BODY, new Ohms(0.001)));
-        part("M" + i, new Kind.Splice());
+        part("E" + i, new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));
+        part("M" + i, new JoinKind.Splice());
         wire("X" + i + ".1b", "M" + i + ".J", "2.5mm2");
         for (int lamp = 0; lamp < 3; lamp++) {
             lamp("H" + i + "-" + lamp, i, lamp);
         }
-        part("D" + i, new Kind.Diode(new Amps(6)));
+        part("D" + i, new JoinKind.Diode(new Amps(6)));
         mounted(
                 "L" + i,
                 i,
-                new Kind.Load(
+                new LoadKind.Load(
                         new Demand.InAmps(new Amps(0.5 + 2 * random.nextDouble())), new Volts(12)));
         wire("M" + i + ".J", "D" + i + ".A", "1mm2");
         wire("D" + i + ".K", "L" + i + ".+", "1mm2");
@@ -127,7 +132,7 @@ public final class Vehicles {
     private void relay(int i) {
         part(
                 "K" + i,
-                new Kind.Relay(
+                new ControlKind.Relay(
                         new Volts(12),
                         new Ohms(90),
                         new Ratio(0.6),
@@ -141,13 +146,13 @@ public final class Vehicles {
     }
 
     private void lamp(String id, int circuit, int place) {
-        var filament = new Kind.Filament("58", new Watts(new double[] {5, 10, 21}[place]));
-        mounted(id, circuit, new Kind.Lamp(new Volts(13.5), List.of(filament)));
+        var filament = new LoadKind.Filament("58", new Watts(new double[] {5, 10, 21}[place]));
+        mounted(id, circuit, new LoadKind.Lamp(new Volts(13.5), List.of(filament)));
         wire("M" + circuit + ".J", id + ".58", "1mm2");
     }
 
     private static Kind onOff(String control) {
-        return new Kind.Switch(
+        return new ControlKind.Switch(
                 Action.LEVER,
                 control,
                 List.of("1", "2"),

@@ -2,10 +2,14 @@ package aficion.bench;
 
 import aficion.bench.TestStep.Task;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Position;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -217,27 +221,19 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
         private static Stream<String> feedPins(Part part) {
             return switch (part.kind()) {
-                case Kind.Lamp(_, var filaments) -> filaments.stream().map(Kind.Filament::pin);
-                case Kind.WarningLamp _ -> Stream.of("1", "2");
-                case Kind.Motor _, Kind.Load _ -> Stream.of("+");
-                case Kind.IgnitionCoil _ -> Stream.of("15");
-                case Kind.Gauge _ -> Stream.of("B", "T");
-                case Kind.Relay _ -> Stream.of("86", "30", "87");
-                case Kind.Starter _ -> Stream.of("30", "50");
-                case Kind.Alternator _ -> Stream.of("B+", "D+");
-                case Kind.Switch hand -> hand.pins().stream();
-                case Kind.Stabiliser _ -> Stream.of("B", "I");
-                case Kind.Resistor _ -> Stream.of("2");
-                case Kind.Battery _,
-                        Kind.Fuse _,
-                        Kind.FuseBox _,
-                        Kind.Points _,
-                        Kind.Sender _,
-                        Kind.Diode _,
-                        Kind.Splice _,
-                        Kind.Connector _,
-                        Kind.EarthPoint _ ->
+                case LoadKind.IgnitionCoil _ -> Stream.of("15");
+                case ControlKind.Relay _ -> Stream.of("86", "30", "87");
+                case JoinKind.Stabiliser _ -> Stream.of("B", "I");
+                case JoinKind.Resistor _ -> Stream.of("2");
+                case SourceKind.Battery _,
+                        SourceKind.BenchSupply _,
+                        GuardKind _,
+                        ControlKind.Points _,
+                        JoinKind _ ->
                         Stream.empty();
+                case SourceKind _, ControlKind _, LoadKind _ ->
+                        part.kind().pins().stream()
+                                .filter(pin -> !part.kind().casePin().equals(Optional.of(pin)));
             };
         }
 

@@ -1,8 +1,10 @@
 package aficion.check;
 
+import aficion.job.ControlKind;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.netlist.Netlist;
@@ -30,7 +32,7 @@ final class ConnectionRule implements Rule {
     }
 
     private static Stream<Terminal> loose(Job job, Part part) {
-        boolean pairless = part.kind() instanceof Kind.Switch && wired(job, part) == 1;
+        boolean pairless = part.kind() instanceof ControlKind.Switch && wired(job, part) == 1;
         return part.terminals().stream()
                 .filter(terminal -> job.wiresAt(terminal).isEmpty())
                 .filter(terminal -> pairless || !part.kind().sparePins().contains(terminal.pin()))
@@ -54,7 +56,7 @@ final class ConnectionRule implements Rule {
 
     private static List<Edit> mounts(Job job, Part part) {
         return job.parts().stream()
-                .filter(earth -> earth.kind() instanceof Kind.EarthPoint)
+                .filter(earth -> earth.kind() instanceof JoinKind.EarthPoint)
                 .sorted(Comparator.comparing(earth -> earth.zone() == part.zone() ? 0 : 1))
                 .limit(1)
                 .<Edit>map(earth -> new Edit.Mount(part.id(), earth.id()))
@@ -84,19 +86,24 @@ final class ConnectionRule implements Rule {
 
         private List<Terminal> poles() {
             return job.parts().stream()
-                    .filter(part -> part.kind() instanceof Kind.Battery)
+                    .filter(part ->
+                            part.kind() instanceof SourceKind.Battery
+                                    || part.kind() instanceof SourceKind.BenchSupply)
                     .flatMap(part -> part.terminals().stream())
                     .toList();
         }
 
         private Stream<Finding> missing(Part part, List<Terminal> poles) {
-            if (!works(part.kind()) || part.terminals().stream().anyMatch(loose::contains)) {
+            if (!part.kind().consumes() || part.terminals().stream().anyMatch(loose::contains)) {
                 return Stream.empty();
             }
             var starts = new HashSet<Integer>();
             poles.forEach(pole -> starts.add(netlist.node(pole)));
             var reached = reach(starts, part);
             return part.terminals().stream()
+                    .filter(terminal ->
+                            !part.kind().sparePins().contains(terminal.pin())
+                                    || !job.wiresAt(terminal).isEmpty())
                     .filter(terminal -> !reached.contains(netlist.node(terminal)))
                     .filter(terminal -> !endsLoose(terminal, part))
                     .limit(1)
@@ -132,34 +139,6 @@ final class ConnectionRule implements Rule {
                 }
             }
             return reached;
-        }
-
-        private static boolean works(Kind kind) {
-            return switch (kind) {
-                case Kind.Lamp _,
-                        Kind.WarningLamp _,
-                        Kind.Motor _,
-                        Kind.IgnitionCoil _,
-                        Kind.Gauge _,
-                        Kind.Load _,
-                        Kind.Relay _,
-                        Kind.Starter _,
-                        Kind.Sender _ ->
-                        true;
-                case Kind.Battery _,
-                        Kind.Alternator _,
-                        Kind.Switch _,
-                        Kind.Fuse _,
-                        Kind.FuseBox _,
-                        Kind.Points _,
-                        Kind.Stabiliser _,
-                        Kind.Resistor _,
-                        Kind.Diode _,
-                        Kind.Splice _,
-                        Kind.Connector _,
-                        Kind.EarthPoint _ ->
-                        false;
-            };
         }
     }
 }

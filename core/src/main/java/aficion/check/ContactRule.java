@@ -1,7 +1,7 @@
 package aficion.check;
 
+import aficion.job.ControlKind;
 import aficion.job.Job;
-import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -20,38 +20,11 @@ final class ContactRule implements Rule {
     }
 
     private static Stream<Finding> contacts(Assessment assessment, Part part) {
-        return switch (part.kind()) {
-            case Kind.Switch hand ->
-                    hand.contacts().stream()
-                            .flatMap(contact ->
-                                    overload(assessment, part, contact.toString(), hand.rating()));
-            case Kind.Relay relay ->
-                    Stream.concat(
-                            overload(assessment, part, "30-87", relay.makes()),
-                            relay.breaks().stream()
-                                    .flatMap(rating ->
-                                            overload(assessment, part, "30-87a", rating)));
-            case Kind.Battery _,
-                    Kind.Alternator _,
-                    Kind.Starter _,
-                    Kind.Fuse _,
-                    Kind.FuseBox _,
-                    Kind.Lamp _,
-                    Kind.WarningLamp _,
-                    Kind.Motor _,
-                    Kind.IgnitionCoil _,
-                    Kind.Points _,
-                    Kind.Sender _,
-                    Kind.Gauge _,
-                    Kind.Stabiliser _,
-                    Kind.Resistor _,
-                    Kind.Diode _,
-                    Kind.Load _,
-                    Kind.Splice _,
-                    Kind.Connector _,
-                    Kind.EarthPoint _ ->
-                    Stream.empty();
-        };
+        return part.kind().passes().stream()
+                .flatMap(pass ->
+                        pass.rating().stream()
+                                .flatMap(
+                                        rating -> overload(assessment, part, pass.role(), rating)));
     }
 
     private static Stream<Finding> overload(
@@ -68,7 +41,7 @@ final class ContactRule implements Rule {
     }
 
     private static List<Edit> remedies(Job job, Part part, String contact, WorstCase.Peak peak) {
-        if (!(part.kind() instanceof Kind.Switch)) {
+        if (!(part.kind() instanceof ControlKind.Switch)) {
             return List.of();
         }
         int dash = contact.indexOf('-');

@@ -1,10 +1,7 @@
 package aficion.check;
 
-import aficion.catalogue.FuseType;
-import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
-import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
@@ -21,17 +18,7 @@ final class FuseLoadRule implements Rule {
     }
 
     private static Stream<Guard.Fitted> fuses(Part part) {
-        if (part.kind() instanceof Kind.Fuse(FuseType type, Amps marking)) {
-            return Stream.of(new Guard.Fitted(new FuseSeat(part.id(), ""), type, marking));
-        }
-        return part.kind() instanceof Kind.FuseBox(var ways)
-                ? ways.stream()
-                        .map(way ->
-                                new Guard.Fitted(
-                                        new FuseSeat(part.id(), way.name()),
-                                        way.family(),
-                                        way.marking()))
-                : Stream.empty();
+        return part.kind().seats().stream().map(seat -> Guard.Fitted.of(part, seat));
     }
 
     private static List<Finding> finding(Assessment assessment, Guard.Fitted fuse) {

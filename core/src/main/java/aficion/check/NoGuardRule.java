@@ -2,8 +2,8 @@ package aficion.check;
 
 import aficion.catalogue.FuseType;
 import aficion.job.End;
+import aficion.job.GuardKind;
 import aficion.job.Job;
-import aficion.job.Kind;
 import aficion.job.RunLength;
 import aficion.job.Termination;
 import aficion.job.Unguarded;
@@ -62,7 +62,7 @@ final class NoGuardRule implements Rule {
     }
 
     private static Edit insert(Job job, Wire wire, FuseType type, Amps marking) {
-        var fuse = NewNames.part(job, "F", wire.zone(), new Kind.Fuse(type, marking));
+        var fuse = NewNames.part(job, "F", wire.zone(), new GuardKind.Fuse(type, marking));
         var end = new End(fuse.terminal("1"), Termination.BLADE_6_3);
         var lead =
                 new Wire(

@@ -1,9 +1,10 @@
 package aficion.check;
 
 import aficion.catalogue.Conductors;
+import aficion.job.ControlKind;
 import aficion.job.End;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
@@ -42,7 +43,7 @@ final class RelayInsertion {
                         job,
                         "K",
                         load.zone(),
-                        new Kind.Relay(
+                        new ControlKind.Relay(
                                 new Volts(system),
                                 new Ohms(COIL_OHMS_AT_12 * system * system / 144),
                                 new Ratio(0.65),
@@ -85,8 +86,8 @@ final class RelayInsertion {
     private Optional<Part> earth() {
         return job.parts().stream()
                 .filter(part ->
-                        part.kind() instanceof Kind.EarthPoint(var mass, _)
-                                && mass == Kind.Mass.BODY)
+                        part.kind() instanceof JoinKind.EarthPoint(var mass, _)
+                                && mass == JoinKind.Mass.BODY)
                 .min(Comparator.comparing(part -> part.zone() == load.zone() ? 0 : 1));
     }
 

@@ -2,8 +2,12 @@ package aficion.diagram;
 
 import aficion.diagram.Diagram.Side;
 import aficion.job.Contact;
-import aficion.job.Kind;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -33,30 +37,101 @@ record Outline(int width, int height, List<Seat> seats) {
      */
     static Outline of(Part part, Set<String> used) {
         return switch (part.kind()) {
-            case Kind.Battery _ -> new Outline(5, 6, List.of(right("+", 2), right("-", 4)));
-            case Kind.Alternator _ ->
-                    new Outline(7, 7, List.of(right("B+", 2), right("D+", 4), right("31", 6)));
-            case Kind.Starter _ ->
-                    new Outline(8, 6, List.of(left("30", 2), left("50", 4), right("31", 3)));
-            case Kind.Switch hand -> hand(hand, used);
-            case Kind.Fuse _ -> through(5, 2, 1, "1", "2");
-            case Kind.FuseBox(var ways) -> fuseBox(ways, used);
-            case Kind.Relay relay -> relay(relay);
-            case Kind.Lamp(_, var filaments) -> lamp(filaments);
-            case Kind.WarningLamp _ -> through(5, 4, 2, "1", "2");
-            case Kind.Motor _, Kind.Load _ -> through(7, 4, 2, "+", "31");
-            case Kind.IgnitionCoil _ -> through(7, 4, 2, "15", "1");
-            case Kind.Points _ -> through(6, 4, 2, "1", "31");
-            case Kind.Sender _ -> through(6, 4, 2, "T", "31");
-            case Kind.Gauge _ -> through(6, 4, 2, "B", "T");
-            case Kind.Stabiliser _ ->
+            case SourceKind.Battery _, SourceKind.BenchSupply _ ->
+                    new Outline(5, 6, List.of(right("+", 2), right("-", 4)));
+            case SourceKind _ -> source(part, used);
+            case LoadKind.Starter _ -> starter(used);
+            case ControlKind.Switch hand -> hand(hand, used);
+            case GuardKind.Fuse _ -> through(5, 2, 1, "1", "2");
+            case GuardKind.FuseBox(var ways) -> fuseBox(ways, used);
+            case ControlKind.Relay relay -> relay(relay);
+            case ControlKind.LatchingRelay _ ->
+                    new Outline(
+                            7,
+                            10,
+                            List.of(
+                                    left("30", 2),
+                                    right("87", 2),
+                                    left("S", 6),
+                                    left("R", 8),
+                                    right("31", 7)));
+            case ControlKind.Module module -> module(module, used);
+            case ControlKind.IgnitionBox _ ->
+                    new Outline(7, 6, List.of(left("15", 2), left("1", 4), right("31", 3)));
+            case ControlKind.Flasher flasher -> flasher(flasher);
+            case LoadKind.Lamp(_, var filaments) -> lamp(filaments);
+            case LoadKind.WarningLamp _ -> through(5, 4, 2, "1", "2");
+            case LoadKind.LedLamp _ -> through(8, 5, 2, "+", "31");
+            case LoadKind.TwoSpeedMotor _ ->
+                    new Outline(7, 6, List.of(left("53", 2), left("53b", 4), right("31", 3)));
+            case LoadKind.Motor _,
+                    LoadKind.Load _,
+                    LoadKind.Heater _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Voltmeter _,
+                    JoinKind.Capacitor _ ->
+                    through(7, 4, 2, "+", "31");
+            case LoadKind.Magneto _ -> through(7, 4, 2, "kill", "31");
+            case LoadKind.IgnitionCoil _ -> through(7, 4, 2, "15", "1");
+            case ControlKind.Points _, ControlKind.LevelSwitch _ -> through(6, 4, 2, "1", "31");
+            case JoinKind.Sender _ -> through(6, 4, 2, "T", "31");
+            case LoadKind.Gauge _ -> through(6, 4, 2, "B", "T");
+            case LoadKind.Ammeter _ -> through(6, 4, 2, "A", "B");
+            case JoinKind.Stabiliser _ ->
                     new Outline(7, 4, List.of(left("B", 1), right("I", 1), right("31", 3)));
-            case Kind.Resistor _ -> through(5, 2, 1, "1", "2");
-            case Kind.Diode _ -> through(4, 2, 1, "A", "K");
-            case Kind.Splice() -> new Outline(0, 0, List.of(new Seat("J", Side.ALL, 0)));
-            case Kind.Connector(var ways, _) -> connector(ways, used);
-            case Kind.EarthPoint _ -> new Outline(4, 2, List.of(right("E", 1)));
+            case JoinKind.Resistor _ -> through(5, 2, 1, "1", "2");
+            case JoinKind.Diode _ -> through(4, 2, 1, "A", "K");
+            case JoinKind.Splice() -> new Outline(0, 0, List.of(new Seat("J", Side.ALL, 0)));
+            case JoinKind.Connector(var ways, _) -> connector(ways, used);
+            case JoinKind.EarthPoint _ -> new Outline(4, 2, List.of(right("E", 1)));
         };
+    }
+
+    /**
+     * Everything it has stands right, since a source begins the path; unused spare pins left out.
+     */
+    private static Outline source(Part part, Set<String> used) {
+        var seats = new ArrayList<Seat>();
+        int row = 2;
+        for (var pin : part.kind().pins()) {
+            if (used.contains(pin) || !part.kind().sparePins().contains(pin)) {
+                seats.add(right(pin, row));
+                row += 2;
+            }
+        }
+        return new Outline(7, Math.max(5, row - 1), seats);
+    }
+
+    private static Outline starter(Set<String> used) {
+        var seats = new ArrayList<>(List.of(left("30", 2), left("50", 4), right("31", 3)));
+        if (used.contains("15a")) {
+            seats.add(right("15a", 5));
+        }
+        return new Outline(8, 6, seats);
+    }
+
+    private static Outline flasher(ControlKind.Flasher flasher) {
+        return switch (flasher.form()) {
+            case THERMAL -> through(7, 4, 2, "49", "49a");
+            case ELECTRONIC ->
+                    new Outline(7, 5, List.of(left("49", 2), right("49a", 2), right("31", 4)));
+        };
+    }
+
+    private static Outline module(ControlKind.Module module, Set<String> used) {
+        var ins = new ArrayList<>(List.of("15"));
+        module.inputs().stream().filter(used::contains).forEach(ins::add);
+        var outs = new ArrayList<String>();
+        module.outputs().stream()
+                .map(ControlKind.Output::pin)
+                .filter(used::contains)
+                .forEach(outs::add);
+        outs.add("31");
+        int height = Math.max(4, 2 * Math.max(ins.size(), outs.size()) + 2);
+        var seats = new ArrayList<Seat>();
+        spread(ins, Side.LEFT, height, seats);
+        spread(outs, Side.RIGHT, height, seats);
+        return new Outline(8, height, seats);
     }
 
     private static Seat left(String pin, int row) {
@@ -75,7 +150,7 @@ record Outline(int width, int height, List<Seat> seats) {
      * Pins that only feed contacts stand left, the others right; pins that nothing shown can reach
      * are left out.
      */
-    private static Outline hand(Kind.Switch hand, Set<String> used) {
+    private static Outline hand(ControlKind.Switch hand, Set<String> used) {
         var contacts = hand.contacts();
         var outs = contacts.stream().map(Contact::other).distinct().toList();
         var ins = hand.pins().stream().filter(pin -> !outs.contains(pin)).toList();
@@ -95,7 +170,7 @@ record Outline(int width, int height, List<Seat> seats) {
         }
     }
 
-    private static Outline fuseBox(List<Kind.Way> ways, Set<String> used) {
+    private static Outline fuseBox(List<GuardKind.Way> ways, Set<String> used) {
         var seats = new ArrayList<Seat>();
         int row = 1;
         for (var way : ways) {
@@ -108,7 +183,7 @@ record Outline(int width, int height, List<Seat> seats) {
         return new Outline(5, Math.max(2, row - 2), seats);
     }
 
-    private static Outline relay(Kind.Relay relay) {
+    private static Outline relay(ControlKind.Relay relay) {
         var seats = new ArrayList<>(List.of(left("30", 2), right("87", 2)));
         relay.breaks().ifPresent(_ -> seats.add(right("87a", 4)));
         seats.add(left("86", 6));
@@ -116,7 +191,7 @@ record Outline(int width, int height, List<Seat> seats) {
         return new Outline(7, 8, seats);
     }
 
-    private static Outline lamp(List<Kind.Filament> filaments) {
+    private static Outline lamp(List<LoadKind.Filament> filaments) {
         if (filaments.size() == 1) {
             return through(8, 5, 2, filaments.getFirst().pin(), "31");
         }

@@ -1,10 +1,14 @@
 package aficion.diagram;
 
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import java.util.ArrayList;
@@ -80,7 +84,7 @@ final class Placement {
     }
 
     static boolean isEarth(Part part) {
-        return part.kind() instanceof Kind.EarthPoint;
+        return part.kind() instanceof JoinKind.EarthPoint;
     }
 
     private Set<String> usedPins(Part part) {
@@ -129,7 +133,7 @@ final class Placement {
         if (fed.isEmpty()) {
             return own;
         }
-        if (part.kind() instanceof Kind.Splice) {
+        if (part.kind() instanceof JoinKind.Splice) {
             return Collections.max(fed);
         }
         boolean movedOn =
@@ -139,25 +143,17 @@ final class Placement {
 
     private static Lane ownLane(Part part) {
         return switch (part.kind()) {
-            case Kind.Battery _, Kind.Alternator _, Kind.Splice _ -> Lane.SOURCE;
-            case Kind.Fuse _, Kind.FuseBox _ -> Lane.GUARD;
-            case Kind.Switch _,
-                    Kind.Relay _,
-                    Kind.Resistor _,
-                    Kind.Diode _,
-                    Kind.Stabiliser _,
-                    Kind.Connector _ ->
+            case SourceKind _, JoinKind.Splice _ -> Lane.SOURCE;
+            case GuardKind _ -> Lane.GUARD;
+            case ControlKind.Points _, ControlKind.IgnitionBox _ -> Lane.WORK;
+            case ControlKind _,
+                    LoadKind.Ammeter _,
+                    JoinKind.Resistor _,
+                    JoinKind.Diode _,
+                    JoinKind.Stabiliser _,
+                    JoinKind.Connector _ ->
                     Lane.CONTROL;
-            case Kind.Starter _,
-                    Kind.Lamp _,
-                    Kind.WarningLamp _,
-                    Kind.Motor _,
-                    Kind.IgnitionCoil _,
-                    Kind.Points _,
-                    Kind.Sender _,
-                    Kind.Gauge _,
-                    Kind.Load _,
-                    Kind.EarthPoint _ ->
+            case LoadKind _, JoinKind.Sender _, JoinKind.Capacitor _, JoinKind.EarthPoint _ ->
                     Lane.WORK;
         };
     }

@@ -86,7 +86,7 @@ public record JobProblem(String list, int index, String field, String text) {
     }
 
     private static boolean isEarth(@Nullable Part part) {
-        return part != null && part.kind() instanceof Kind.EarthPoint;
+        return part != null && part.kind() instanceof JoinKind.EarthPoint;
     }
 
     private static void terminal(

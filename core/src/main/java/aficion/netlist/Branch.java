@@ -3,6 +3,7 @@ package aficion.netlist;
 import aficion.catalogue.FuseType;
 import aficion.quantity.Amps;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What lies between two nodes. Current counts from {@link #a} to {@link #b}; node 0 is the
@@ -104,8 +105,17 @@ public sealed interface Branch {
      *
      * @param ohms inner resistance while it gives
      * @param filling resistance while it takes: what a battery that is charged resists more
+     * @param sense where it feels the volts it holds; at its own nodes where nothing is said
      */
-    record Source(int a, int b, double emf, double ohms, double filling) implements Branch {}
+    record Source(int a, int b, double emf, double ohms, double filling, Optional<Sense> sense)
+            implements Branch {
+        public Source(int a, int b, double emf, double ohms, double filling) {
+            this(a, b, emf, ohms, filling, Optional.empty());
+        }
+    }
+
+    /** Two nodes whose volts a source holds, the first above the second. */
+    record Sense(int node, int against) {}
 
     /**
      * A source that holds its volts until it gives all it can, then gives just that, and never
@@ -116,10 +126,17 @@ public sealed interface Branch {
      * @param limit the most it gives, in amps
      * @param coil the coil that must have pulled in for it to work, or {@link #NONE}
      * @param sign 1 when it feeds a, −1 when its polarity is turned
-     * @param sense the node whose volts above b it holds, or {@link #NONE} for its own
+     * @param sense where it feels the volts it holds; at its own nodes where nothing is said
      */
     record Limited(
-            int a, int b, double emf, double ohms, double limit, int coil, int sign, int sense)
+            int a,
+            int b,
+            double emf,
+            double ohms,
+            double limit,
+            int coil,
+            int sign,
+            Optional<Sense> sense)
             implements Branch {
         /** The volts below which it gives all it can. */
         public double floor() {

@@ -81,6 +81,11 @@ public record Conditions(
         }
     }
 
+    /** How full or hot something is, 0 to 1. */
+    public double level(String name) {
+        return levels.getOrDefault(name, 0.5);
+    }
+
     public Conditions with(String control, String position) {
         var changed = new TreeMap<>(positions);
         changed.put(control, position);

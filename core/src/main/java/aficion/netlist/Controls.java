@@ -2,8 +2,9 @@ package aficion.netlist;
 
 import aficion.job.Action;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.Position;
 import java.util.LinkedHashMap;
@@ -58,15 +59,23 @@ public record Controls(List<Control> controls, List<String> levels) {
         Map<String, Control> controls = new LinkedHashMap<>();
         Set<String> levels =
                 parts.stream()
-                        .filter(part -> part.kind() instanceof Kind.Sender)
-                        .map(part -> ((Kind.Sender) part.kind()).level())
+                        .flatMap(part -> level(part).stream())
                         .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
         for (var part : parts) {
-            if (part.kind() instanceof Kind.Switch(var action, var control, _, var positions, _)) {
+            if (part.kind()
+                    instanceof ControlKind.Switch(var action, var control, _, var positions, _)) {
                 controls.putIfAbsent(control, new Control(control, action, positions));
             }
         }
         return new Controls(List.copyOf(controls.values()), List.copyOf(levels));
+    }
+
+    private static Optional<String> level(Part part) {
+        return switch (part.kind()) {
+            case JoinKind.Sender sender -> Optional.of(sender.level());
+            case ControlKind.LevelSwitch contact -> Optional.of(contact.level());
+            default -> Optional.empty();
+        };
     }
 
     public Optional<Control> find(String name) {

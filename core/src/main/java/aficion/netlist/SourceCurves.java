@@ -8,6 +8,13 @@ public final class SourceCurves {
     /** The heater of a gauge stabiliser, ohms, typical. */
     static final double STABILISER_HEATER = 65;
 
+    /** The speed at which an alternator without a field lead wakes, rpm of its own, typical. */
+    static final double SELF_WAKING_RPM = 1500;
+
+    /** A lighting coil without lamps reaches this many times the nominal volts. */
+    static final double LIGHTING_VOLTS = 2;
+
+    private static final double FALLS_PER_KELVIN = -0.007 / 14;
     private static final double[] REST_VOLTS = {11.9, 12.05, 12.2, 12.45, 12.7};
     private static final double CUT_IN_RPM = 1100;
     private static final double FULL_RPM = 6000;
@@ -48,5 +55,34 @@ public final class SourceCurves {
                 -Math.expm1(-(rpm - CUT_IN_RPM) / RISE_RPM)
                         / -Math.expm1(-(FULL_RPM - CUT_IN_RPM) / RISE_RPM);
         return rated * Math.min(1, share);
+    }
+
+    /**
+     * What a regulator holds at a temperature: 7 mV less for each kelvin above 20 °C at 14 V
+     * (typical).
+     */
+    static double warmed(double setPoint, double celsius) {
+        return setPoint * (1 + FALLS_PER_KELVIN * (celsius - 20));
+    }
+
+    /**
+     * What a dynamo could hold with its full field, at a speed as a share of its cut-in speed: its
+     * nominal volts there, rising with speed to twice that.
+     */
+    static double dynamoVolts(double nominal, double speed) {
+        return nominal * Math.min(2, 1.06 * speed);
+    }
+
+    /** The most a dynamo gives: nothing at its cut-in speed, all of it from 1.8 times that on. */
+    static double dynamoAmps(double rated, double speed) {
+        return rated * Math.clamp((speed - 1) / 0.8, 0, 1);
+    }
+
+    /**
+     * What a flywheel alternator gives: rising as 1 − e^(−2.5 n) to its rating at full speed, then
+     * nearly level.
+     */
+    static double flywheelAmps(double rated, double speed) {
+        return rated * -Math.expm1(-2.5 * Math.max(0, speed)) / -Math.expm1(-2.5);
     }
 }

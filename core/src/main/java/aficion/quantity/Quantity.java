@@ -11,6 +11,8 @@ public sealed interface Quantity
                 Celsius,
                 Kelvins,
                 Henries,
+                Farads,
+                AmpereHours,
                 Rpm,
                 Seconds,
                 Ratio {

@@ -11,6 +11,8 @@ public enum Unit {
     CELSIUS("\u00b0C"),
     KELVIN("K"),
     HENRY("H"),
+    FARAD("F"),
+    AMPERE_HOUR("Ah"),
     RPM("rpm"),
     SECOND("s"),
     ONE("");

@@ -61,9 +61,10 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
                     significant(o.value() / 1e6) + " M\u03a9";
             case Ohms o -> significant(o.value()) + " \u03a9";
             case Henries h -> significant(h.value() * 1000) + " mH";
+            case Farads f -> significant(f.value() * 1e6) + " \u00b5F";
             case Rpm r -> fixed(r.value(), 0) + " rpm";
             case Ratio r -> significant(r.value());
-            case Watts _, SquareMillimetres _, Seconds _ ->
+            case Watts _, SquareMillimetres _, Seconds _, AmpereHours _ ->
                     significant(quantity.value()) + " " + quantity.unit().symbol();
         };
     }

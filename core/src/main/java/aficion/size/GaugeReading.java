@@ -1,6 +1,6 @@
 package aficion.size;
 
-import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.quantity.Ratio;
 import aficion.solve.OperatingPoint;
@@ -10,7 +10,7 @@ public final class GaugeReading {
     private GaugeReading() {}
 
     /** The share of full scale; 0 where no current flows. */
-    public static Ratio of(OperatingPoint point, Part part, Kind.Gauge gauge) {
+    public static Ratio of(OperatingPoint point, Part part, LoadKind.Gauge gauge) {
         double amps =
                 point.through(part.id(), "body").map(found -> Math.abs(found.value())).orElse(0.0);
         return new Ratio(amps / gauge.fullScale().value());

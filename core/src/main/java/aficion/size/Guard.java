@@ -1,6 +1,8 @@
 package aficion.size;
 
 import aficion.catalogue.FuseType;
+import aficion.job.Kind;
+import aficion.job.Part;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
 import java.util.Comparator;
@@ -35,6 +37,11 @@ public sealed interface Guard {
 
     /** A fuse in its seat. */
     record Fitted(FuseSeat seat, FuseType type, Amps marking) {
+        /** The fuse in a seat of a part. */
+        public static Fitted of(Part part, Kind.Seat seat) {
+            return new Fitted(new FuseSeat(part.id(), seat.way()), seat.type(), seat.marking());
+        }
+
         public Amps carries() {
             return type.carries(marking);
         }

@@ -1,15 +1,13 @@
 package aficion.size;
 
-import aficion.catalogue.FuseType;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
-import aficion.netlist.Conditions.FuseSeat;
-import aficion.quantity.Amps;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -78,10 +76,10 @@ public final class Guards {
     private void earthSide() {
         var starts = new ArrayList<Terminal>();
         for (var part : job.parts()) {
-            if (part.kind() instanceof Kind.EarthPoint) {
+            if (part.kind() instanceof JoinKind.EarthPoint) {
                 starts.add(part.terminal("E"));
             }
-            if (part.kind() instanceof Kind.Battery) {
+            if (hasPoles(part)) {
                 starts.add(part.terminal(earthed()));
             }
             part.mount()
@@ -93,11 +91,16 @@ public final class Guards {
     private List<Terminal> liveTerminals() {
         var starts = new ArrayList<Terminal>();
         for (var part : job.parts()) {
-            if (part.kind() instanceof Kind.Battery) {
+            if (hasPoles(part)) {
                 starts.add(part.terminal(earthed().equals("-") ? "+" : "-"));
             }
         }
         return starts;
+    }
+
+    private static boolean hasPoles(Part part) {
+        return part.kind() instanceof SourceKind.Battery
+                || part.kind() instanceof SourceKind.BenchSupply;
     }
 
     private String earthed() {
@@ -133,70 +136,19 @@ public final class Guards {
      * current.
      */
     private static List<Terminal> throughPart(Part part, String pin) {
-        return switch (part.kind()) {
-            case Kind.Switch hand ->
-                    hand.contacts().stream()
-                            .filter(contact ->
-                                    contact.one().equals(pin) || contact.other().equals(pin))
-                            .map(contact ->
-                                    part.terminal(
-                                            contact.one().equals(pin)
-                                                    ? contact.other()
-                                                    : contact.one()))
-                            .toList();
-            case Kind.Relay relay -> relayContacts(part, relay, pin);
-            case Kind.Connector _ -> List.of(part.terminal(facing(pin)));
-            case Kind.Diode _ -> List.of(part.terminal(pin.equals("A") ? "K" : "A"));
-            case Kind.Battery _,
-                    Kind.Alternator _,
-                    Kind.Starter _,
-                    Kind.Fuse _,
-                    Kind.FuseBox _,
-                    Kind.Lamp _,
-                    Kind.WarningLamp _,
-                    Kind.Motor _,
-                    Kind.IgnitionCoil _,
-                    Kind.Points _,
-                    Kind.Sender _,
-                    Kind.Gauge _,
-                    Kind.Stabiliser _,
-                    Kind.Resistor _,
-                    Kind.Load _,
-                    Kind.Splice _,
-                    Kind.EarthPoint _ ->
-                    List.of();
-        };
-    }
-
-    private static List<Terminal> relayContacts(Part part, Kind.Relay relay, String pin) {
-        var contacts =
-                relay.breaks().isPresent() ? List.of("30", "87", "87a") : List.of("30", "87");
-        return contacts.contains(pin)
-                ? contacts.stream().filter(other -> !other.equals(pin)).map(part::terminal).toList()
-                : List.of();
-    }
-
-    private static String facing(String pin) {
-        return pin.substring(0, pin.length() - 1) + (pin.endsWith("a") ? "b" : "a");
+        return part.kind().passes().stream()
+                .flatMap(pass -> pass.across(pin).stream())
+                .map(part::terminal)
+                .toList();
     }
 
     private static List<Crossing> crossings(Part part, String pin) {
-        if (part.kind() instanceof Kind.Fuse(FuseType type, Amps marking)) {
-            var fitted = new Guard.Fitted(new FuseSeat(part.id(), ""), type, marking);
-            return List.of(new Crossing(fitted, part.terminal(pin.equals("1") ? "2" : "1")));
-        }
-        if (part.kind() instanceof Kind.FuseBox(var ways)) {
-            return ways.stream()
-                    .filter(way -> way.in().equals(pin) || way.out().equals(pin))
-                    .map(way ->
-                            new Crossing(
-                                    new Guard.Fitted(
-                                            new FuseSeat(part.id(), way.name()),
-                                            way.family(),
-                                            way.marking()),
-                                    part.terminal(way.in().equals(pin) ? way.out() : way.in())))
-                    .toList();
-        }
-        return List.of();
+        return part.kind().seats().stream()
+                .filter(seat -> seat.in().equals(pin) || seat.out().equals(pin))
+                .map(seat ->
+                        new Crossing(
+                                Guard.Fitted.of(part, seat),
+                                part.terminal(seat.in().equals(pin) ? seat.out() : seat.in())))
+                .toList();
     }
 }

@@ -1,7 +1,7 @@
 package aficion.size;
 
-import aficion.job.Kind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
@@ -23,19 +23,36 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
         double generated = 0;
         Optional<Volts> volts = Optional.empty();
         for (var part : point.netlist().job().parts()) {
-            double given = given(point, part);
-            if (part.kind() instanceof Kind.Battery) {
-                battery += given;
-                volts = volts.or(() -> point.across(part.id(), "output"));
-            } else if (part.kind() instanceof Kind.Alternator) {
-                generated += Math.abs(given);
+            switch (part.kind()) {
+                case SourceKind.Battery _, SourceKind.BenchSupply _ -> {
+                    battery -= through(point, part, "output");
+                    volts = volts.or(() -> point.across(part.id(), "output"));
+                }
+                case SourceKind.Alternator _, SourceKind.Dynamo _ ->
+                        generated += Math.abs(through(point, part, "output"));
+                case SourceKind.Flywheel(var winding, _, _)
+                        when winding == SourceKind.Flywheel.Winding.LIGHTING ->
+                        generated += Math.abs(through(point, part, "output"));
+                case SourceKind.RegulatorRectifier rectifier ->
+                        generated += rectified(point, part, rectifier);
+                default -> {}
             }
         }
         return new Supply(
                 new Amps(battery + generated), new Amps(generated), new Amps(battery), volts);
     }
 
-    private static double given(OperatingPoint point, Part part) {
-        return point.through(part.id(), "output").map(amps -> -amps.value()).orElse(0.0);
+    /** What its bridge gives, less what its regulator takes. */
+    private static double rectified(
+            OperatingPoint point, Part part, SourceKind.RegulatorRectifier rectifier) {
+        double bridge =
+                rectifier.inputs().stream()
+                        .mapToDouble(input -> through(point, part, input + "-B+"))
+                        .sum();
+        return bridge - through(point, part, "shunt");
+    }
+
+    private static double through(OperatingPoint point, Part part, String role) {
+        return point.through(part.id(), role).map(Amps::value).orElse(0.0);
     }
 }

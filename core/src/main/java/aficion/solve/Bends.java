@@ -114,8 +114,8 @@ final class Bends {
         set(k, RECTIFIER, diode.saturation(), thermal, critical, 0);
     }
 
-    void source(int k, Branch.Source source) {
-        set(k, SOURCE, source.emf(), 1 / source.ohms(), 1 / source.filling(), 0);
+    void source(int k, Branch.Source source, double emf) {
+        set(k, SOURCE, emf, 1 / source.ohms(), 1 / source.filling(), 0);
     }
 
     /** A limited source that aims at its own volts of {@code emf}. */

@@ -180,13 +180,13 @@ public final class Network {
             case Branch.Trip trip -> whole[i] = trip.whole();
             case Branch.Settling settling -> settled[i] = settling.least();
             case Branch.Limited limited -> settled[i] = limited.emf();
+            case Branch.Source source -> settled[i] = source.emf();
             case Branch.Blinker _ -> closed[i] = true;
             case Branch.Resistance _,
                     Branch.Contact _,
                     Branch.Driven _,
                     Branch.Filament _,
                     Branch.Rectifier _,
-                    Branch.Source _,
                     Branch.Motor _,
                     Branch.Warming _,
                     Branch.Capacitance _ -> {}
@@ -203,17 +203,8 @@ public final class Network {
         if (changed.a() != a[branch] || changed.b() != b[branch]) {
             throw new IllegalArgumentException("branch " + branch + " lies between other nodes");
         }
-        boolean another = changed.getClass() != branches[branch].getClass();
-        boolean refit =
-                changed instanceof Branch.Trip now
-                        && branches[branch] instanceof Branch.Trip before
-                        && now.whole() != before.whole();
         branches[branch] = changed;
-        if (another || refit) {
-            begin(branch);
-        } else {
-            refresh(branch);
-        }
+        begin(branch);
     }
 
     public Branch branch(int index) {
@@ -309,7 +300,7 @@ public final class Network {
             switch (branches[i]) {
                 case Branch.Filament filament -> bends.filament(k, filament);
                 case Branch.Rectifier rectifier -> bends.rectifier(k, rectifier);
-                case Branch.Source source -> bends.source(k, source);
+                case Branch.Source source -> bends.source(k, source, settled[i]);
                 case Branch.Limited limited -> bends.limited(k, limited, settled[i]);
                 case Branch.Motor motor -> bends.motor(k, motor);
                 case Branch.Resistance _,

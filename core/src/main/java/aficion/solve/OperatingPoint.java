@@ -1,5 +1,6 @@
 package aficion.solve;
 
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -185,15 +186,19 @@ public final class OperatingPoint {
     }
 
     /**
-     * Light of a filament as a share of its light at its test voltage (light grows with volts to
-     * the power of 3.4).
+     * Light of a lamp as a share of its light at its test voltage. Of a filament it grows with
+     * volts to the power of 3.4, of diodes with their current.
      */
     public Optional<Ratio> light(PartId part, String pin) {
+        if (netlist.job().part(part).kind() instanceof LoadKind.LedLamp(var rated, var watts)) {
+            double full = watts.value() / rated.value();
+            return through(part, "body").map(found -> new Ratio(Math.max(0, found.value()) / full));
+        }
         var branch = netlist.inside(part).get(pin);
         if (branch == null || !(branches[branch] instanceof Branch.Filament filament)) {
             return Optional.empty();
         }
-        double across = Math.abs(volts[filament.a()] - volts[filament.b()]);
+        double across = Math.abs(branchVolts(branch));
         return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));
     }
 

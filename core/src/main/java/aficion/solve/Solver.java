@@ -7,6 +7,7 @@ import aficion.netlist.Netlist;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -133,8 +134,10 @@ public final class Solver {
                     switch (network.branch(i)) {
                         case Branch.Settling branch ->
                                 Math.max(branch.least(), aimed(branch, before));
-                        case Branch.Limited source when source.sense() >= 0 ->
-                                raised(source, before);
+                        case Branch.Limited source ->
+                                raised(source.sense(), source.sign(), source.emf(), before);
+                        case Branch.Source source ->
+                                raised(source.sense(), 1, source.emf(), before);
                         default -> before;
                     };
             if (Math.abs(wanted - before) > SETTLED * before) {
@@ -146,14 +149,15 @@ public final class Solver {
     }
 
     /** The volts a source aims at so that its sense lead has what it should have. */
-    private double raised(Branch.Limited source, double before) {
-        double felt =
-                network.floats(source.sense())
-                        ? 0
-                        : source.sign()
-                                * (network.volts(source.sense()) - network.volts(source.b()));
-        return Math.clamp(
-                before + source.emf() - felt, source.emf() / 2, source.emf() + MOST_RAISED);
+    private double raised(Optional<Branch.Sense> sense, int sign, double emf, double before) {
+        if (sense.isEmpty()) {
+            return before;
+        }
+        int node = sense.get().node();
+        int against = sense.get().against();
+        boolean blind = network.floats(node) || network.floats(against);
+        double felt = blind ? 0 : sign * (network.volts(node) - network.volts(against));
+        return Math.clamp(before + emf - felt, emf / 2, emf + MOST_RAISED);
     }
 
     /**

@@ -2,9 +2,12 @@ package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JobBuilder;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Unguarded;
 import aficion.job.WireId;
@@ -143,7 +146,7 @@ class FindingsTest {
     void onlyTheFirstOfUnguardedLeadsInARowIsNamed() {
         var job =
                 JobBuilder.twelveVolts()
-                        .part("J1", new Kind.Splice())
+                        .part("J1", new JoinKind.Splice())
                         .load("X1", 2)
                         .wire("B1.+", "J1.J", "1mm2", 2)
                         .wire("J1.J", "X1.+", "1mm2", 2)
@@ -189,7 +192,7 @@ class FindingsTest {
         assertThat(found.rating()).isEqualTo(new Amps(6));
         assertMended(job, found);
         var mended = found.remedies().getFirst().apply(job);
-        assertThat(mended.part(new PartId("K1")).kind()).isInstanceOf(Kind.Relay.class);
+        assertThat(mended.part(new PartId("K1")).kind()).isInstanceOf(ControlKind.Relay.class);
         assertThat(mended.wiresAt(mended.part(new PartId("K1")).terminal("87")))
                 .extracting(wire -> wire.number())
                 .containsExactly("4");
@@ -203,7 +206,7 @@ class FindingsTest {
                         .onOff("S1", "fan", 5)
                         .part(
                                 "K1",
-                                new Kind.Relay(
+                                new ControlKind.Relay(
                                         new Volts(12),
                                         new Ohms(85),
                                         new Ratio(0.65),
@@ -229,8 +232,8 @@ class FindingsTest {
     @Test
     void aCaseThatIsNotEarthedIsFoundAndMended() {
         var job =
-                sound().part("R1", new Kind.Sender("fuel", new Ohms(240), new Ohms(33)))
-                        .part("P1", new Kind.Gauge(new Ohms(60), new Amps(0.1)))
+                sound().part("R1", new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                        .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.1)))
                         .wire("S1.2", "P1.B", "2.5mm2", 1)
                         .wire("P1.T", "R1.T", "0.75mm2", 3)
                         .build();
@@ -249,9 +252,9 @@ class FindingsTest {
         var job =
                 sound().part(
                                 "FB1",
-                                new Kind.FuseBox(
+                                new GuardKind.FuseBox(
                                         List.of(
-                                                new Kind.Way(
+                                                new GuardKind.Way(
                                                         "1",
                                                         aficion.catalogue.FuseType.BLADE,
                                                         new Amps(10)))))
@@ -272,9 +275,9 @@ class FindingsTest {
         var job =
                 sound().part(
                                 "L1",
-                                new Kind.WarningLamp(
+                                new LoadKind.WarningLamp(
                                         new aficion.quantity.Watts(2.2), new Volts(13.5)))
-                        .part("R1", new Kind.Resistor(new Ohms(10)))
+                        .part("R1", new JoinKind.Resistor(new Ohms(10)))
                         .wire("L1.1", "R1.1", "0.75mm2", 1)
                         .wire("R1.2", "L1.2", "0.75mm2", 1)
                         .build();
@@ -304,7 +307,7 @@ class FindingsTest {
         var job =
                 sound().part(
                                 "K1",
-                                new Kind.Relay(
+                                new ControlKind.Relay(
                                         new Volts(12),
                                         new Ohms(85),
                                         new Ratio(0.6),

@@ -46,7 +46,7 @@ public final class JobBuilder {
     }
 
     public JobBuilder battery(double ohms) {
-        return part("B1", new Kind.Battery(new Volts(system), new Ohms(ohms))).earth("E1");
+        return part("B1", new SourceKind.Battery(new Volts(system), new Ohms(ohms))).earth("E1");
     }
 
     public JobBuilder strict() {
@@ -73,7 +73,7 @@ public final class JobBuilder {
     }
 
     public JobBuilder earth(String id) {
-        return part(id, new Kind.EarthPoint(Kind.Mass.BODY, new Ohms(0.001)));
+        return part(id, new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));
     }
 
     public JobBuilder part(String id, Kind kind) {
@@ -88,17 +88,17 @@ public final class JobBuilder {
     }
 
     public JobBuilder lamp(String id, double watts) {
-        var filament = new Kind.Filament("58", new Watts(watts));
-        return mounted(id, "E1", new Kind.Lamp(new Volts(13.5), List.of(filament)));
+        var filament = new LoadKind.Filament("58", new Watts(watts));
+        return mounted(id, "E1", new LoadKind.Lamp(new Volts(13.5), List.of(filament)));
     }
 
     public JobBuilder load(String id, double amps) {
         return mounted(
-                id, "E1", new Kind.Load(new Demand.InAmps(new Amps(amps)), new Volts(system)));
+                id, "E1", new LoadKind.Load(new Demand.InAmps(new Amps(amps)), new Volts(system)));
     }
 
     public JobBuilder fuse(String id, double marking) {
-        return part(id, new Kind.Fuse(FuseType.BLADE, new Amps(marking)));
+        return part(id, new GuardKind.Fuse(FuseType.BLADE, new Amps(marking)));
     }
 
     public JobBuilder onOff(String id, String control, double rating) {
@@ -113,7 +113,7 @@ public final class JobBuilder {
             String id, String control, double rating, Action action, boolean springs) {
         return part(
                 id,
-                new Kind.Switch(
+                new ControlKind.Switch(
                         action,
                         control,
                         List.of("1", "2"),
@@ -127,7 +127,7 @@ public final class JobBuilder {
     public JobBuilder relay(String id) {
         return part(
                 id,
-                new Kind.Relay(
+                new ControlKind.Relay(
                         new Volts(12),
                         new Ohms(90),
                         new Ratio(0.6),

@@ -70,7 +70,7 @@ class JobTest {
 
     @Test
     void aPartWithoutACaseCannotBeMounted() {
-        var gauge = new Kind.Gauge(new Ohms(60), new Amps(0.1));
+        var gauge = new LoadKind.Gauge(new Ohms(60), new Amps(0.1));
 
         assertThatThrownBy(() ->
                         new Part(
@@ -117,27 +117,28 @@ class JobTest {
 
     @Test
     void nonsensicalQuantitiesAreRefusedWithTheirName() {
-        assertThatThrownBy(() -> new Kind.Battery(new Volts(12), new Ohms(0)))
+        assertThatThrownBy(() -> new SourceKind.Battery(new Volts(12), new Ohms(0)))
                 .hasMessageContaining("internal resistance must be above zero");
-        assertThatThrownBy(() -> new Kind.Filament("58", new Watts(-5)))
+        assertThatThrownBy(() -> new LoadKind.Filament("58", new Watts(-5)))
                 .hasMessageContaining("lamp watts");
         assertThatThrownBy(() -> new RunLength.Measured(new Metres(-1)))
                 .hasMessageContaining("0 to 100 m");
         assertThatThrownBy(() -> new RunLength.Assumed(new Metres(101)))
                 .hasMessageContaining("0 to 100 m");
-        assertThatThrownBy(() -> new Kind.Points(0, new Ratio(0.6)))
+        assertThatThrownBy(() -> new ControlKind.Points(0, new Ratio(0.6)))
                 .hasMessageContaining("cylinders");
-        assertThatThrownBy(() -> new Kind.Points(4, new Ratio(1))).hasMessageContaining("dwell");
+        assertThatThrownBy(() -> new ControlKind.Points(4, new Ratio(1)))
+                .hasMessageContaining("dwell");
         assertThatThrownBy(() -> new Vehicle("x", 1960, new Volts(13), Vehicle.Pole.NEGATIVE))
                 .hasMessageContaining("6, 12 or 24 V");
-        assertThatThrownBy(() -> new Kind.Lamp(new Volts(12), List.of()))
+        assertThatThrownBy(() -> new LoadKind.Lamp(new Volts(12), List.of()))
                 .hasMessageContaining("one filament or two");
     }
 
     @Test
     void aRelayLetsGoBelowWhereItPullsIn() {
         assertThatThrownBy(() ->
-                        new Kind.Relay(
+                        new ControlKind.Relay(
                                 new Volts(12),
                                 new Ohms(85),
                                 new Ratio(0.6),
@@ -153,7 +154,7 @@ class JobTest {
         var on = new Position("on", false, List.of(new Contact("1", "3")));
 
         assertThatThrownBy(() ->
-                        new Kind.Switch(
+                        new ControlKind.Switch(
                                 Action.LEVER,
                                 "lights",
                                 List.of("1", "2"),
@@ -161,7 +162,7 @@ class JobTest {
                                 new Amps(5)))
                 .hasMessageContaining("joins 1-3");
         assertThatThrownBy(() ->
-                        new Kind.Switch(
+                        new ControlKind.Switch(
                                 Action.LEVER,
                                 "lights",
                                 List.of("1", "2"),

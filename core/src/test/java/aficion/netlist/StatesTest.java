@@ -7,9 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Contact;
+import aficion.job.ControlKind;
 import aficion.job.Job;
 import aficion.job.JobBuilder;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
 import aficion.job.Position;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
@@ -28,7 +29,7 @@ class StatesTest {
         return JobBuilder.twelveVolts()
                 .part(
                         "S1",
-                        new Kind.Switch(
+                        new ControlKind.Switch(
                                 Action.KEY,
                                 "key",
                                 List.of("30", "15", "50"),
@@ -101,7 +102,10 @@ class StatesTest {
     @Test
     void controlsAreThoseOfTheSwitchesAndLevelsThoseOfTheSenders() {
         Job job =
-                keyed().mounted("R1", "E1", new Kind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                keyed().mounted(
+                                "R1",
+                                "E1",
+                                new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
                         .build();
         var controls = Controls.of(job);
 

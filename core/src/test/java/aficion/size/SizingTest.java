@@ -8,7 +8,8 @@ import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.Job;
 import aficion.job.JobBuilder;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -119,7 +120,7 @@ class SizingTest {
         var job =
                 JobBuilder.twelveVolts()
                         .push("S1", "start", 20)
-                        .mounted("M1", "E1", new Kind.Starter(new Ohms(0.05), new Ohms(1)))
+                        .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1)))
                         .wire("B1.+", "M1.30", "25mm2", 1)
                         .stated(Unguarded.STARTER_FEED)
                         .wire("B1.+", "S1.1", "2.5mm2", 1)
@@ -137,7 +138,7 @@ class SizingTest {
     void aPathFollowsTheLargerCurrentFromSourceToSource() {
         var job =
                 JobBuilder.twelveVolts()
-                        .part("J1", new Kind.Splice())
+                        .part("J1", new JoinKind.Splice())
                         .load("X1", 2)
                         .load("X2", 8)
                         .wire("B1.+", "J1.J", "4mm2", 2)
@@ -207,7 +208,7 @@ class SizingTest {
                 JobBuilder.twelveVolts()
                         .fuse("F1", 10)
                         .fuse("F2", 20)
-                        .part("J1", new Kind.Splice())
+                        .part("J1", new JoinKind.Splice())
                         .lamp("H1", 21)
                         .wire("B1.+", "F1.1", "2.5mm2", 0.1)
                         .wire("B1.+", "F2.1", "2.5mm2", 0.1)
@@ -223,7 +224,7 @@ class SizingTest {
     void whatLiesBehindALoadIsNeitherGuardedNorUnguarded() {
         var job =
                 JobBuilder.twelveVolts()
-                        .part("R1", new Kind.Resistor(new Ohms(1.5)))
+                        .part("R1", new JoinKind.Resistor(new Ohms(1.5)))
                         .lamp("H1", 5)
                         .wire("B1.+", "R1.1", "1mm2", 1)
                         .wire("R1.2", "H1.58", "1mm2", 1)

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.netlist.Branch;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** The laws of the branches that bend, by hand. */
@@ -57,7 +58,8 @@ class BendsTest {
     /** 14 V behind 10 mΩ, at most 30 A: 5 A at 13.95 V, all of it at 12 V, nothing at 15 V. */
     @Test
     void aLimitedSourceGivesNoMoreThanItHasAndTakesNothing() {
-        bends.limited(0, new Branch.Limited(1, 0, 14, 0.01, 30, Branch.NONE, 1, Branch.NONE), 14);
+        bends.limited(
+                0, new Branch.Limited(1, 0, 14, 0.01, 30, Branch.NONE, 1, Optional.empty()), 14);
 
         assertThat(bends.amps(0, 13.95)).isCloseTo(-5, within(1e-9));
         assertThat(bends.amps(0, 12)).isCloseTo(-30, within(1e-6));

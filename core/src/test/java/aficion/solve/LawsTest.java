@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.Job;
 import aficion.job.JobBuilder;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
@@ -57,7 +59,7 @@ class LawsTest {
             sums.merge(wire.to().terminal(), amps, Double::sum);
         }
         for (var part : job.parts()) {
-            if (part.kind() instanceof Kind.Splice) {
+            if (part.kind() instanceof JoinKind.Splice) {
                 assertThat(sums.getOrDefault(part.terminal("J"), 0.0)).isCloseTo(0, within(2e-6));
             }
         }
@@ -75,7 +77,7 @@ class LawsTest {
             pins.addAll(List.of("S" + i + ".1", "S" + i + ".2"));
             builder.lamp("H" + i, 5 + random.nextInt(55));
             pins.add("H" + i + ".58");
-            builder.part("J" + i, new Kind.Splice());
+            builder.part("J" + i, new JoinKind.Splice());
             pins.addAll(List.of("J" + i + ".J", "J" + i + ".J"));
             builder.fuse("F" + i, 5 + random.nextInt(25));
             pins.addAll(List.of("F" + i + ".1", "F" + i + ".2"));
@@ -83,14 +85,15 @@ class LawsTest {
         builder.relay("K1").relay("K2");
         pins.addAll(
                 List.of("K1.85", "K1.86", "K1.30", "K1.87", "K2.85", "K2.86", "K2.30", "K2.87"));
-        builder.part("D1", new Kind.Diode(new Amps(6)))
-                .part("L1", new Kind.WarningLamp(new Watts(2.2), new Volts(13.5)));
+        builder.part("D1", new JoinKind.Diode(new Amps(6)))
+                .part("L1", new LoadKind.WarningLamp(new Watts(2.2), new Volts(13.5)));
         pins.addAll(List.of("D1.A", "D1.K", "L1.1", "L1.2", "G1.B+", "G1.D+", "R1.1", "R1.2"));
         builder.mounted(
                 "G1",
                 "E1",
-                new Kind.Alternator(new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.5)));
-        builder.part("R1", new Kind.Resistor(new Ohms(0.5 + random.nextDouble(20))));
+                new SourceKind.Alternator(
+                        new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.5)));
+        builder.part("R1", new JoinKind.Resistor(new Ohms(0.5 + random.nextDouble(20))));
         var sizes = List.of("0.5mm2", "1mm2", "2.5mm2", "10mm2");
         for (int i = 0; i < 26; i++) {
             var from = pins.get(random.nextInt(pins.size()));
@@ -108,13 +111,14 @@ class LawsTest {
      */
     @Test
     void aLostEarthMakesCurrentFindAnotherWay() {
-        var stop = new Kind.Filament("54", new Watts(21));
-        var tail = new Kind.Filament("58", new Watts(5));
+        var stop = new LoadKind.Filament("54", new Watts(21));
+        var tail = new LoadKind.Filament("58", new Watts(5));
         var job =
                 JobBuilder.twelveVolts()
                         .onOff("S1", "brake", 10)
-                        .part("H1", new Kind.Lamp(new Volts(13.5), List.of(tail, stop)))
-                        .mounted("H2", "E1", new Kind.Lamp(new Volts(13.5), List.of(tail, stop)))
+                        .part("H1", new LoadKind.Lamp(new Volts(13.5), List.of(tail, stop)))
+                        .mounted(
+                                "H2", "E1", new LoadKind.Lamp(new Volts(13.5), List.of(tail, stop)))
                         .wire("B1.+", "S1.1", "1mm2", 1)
                         .wire("S1.2", "H1.54", "1mm2", 1)
                         .wire("H1.58", "H2.58", "1mm2", 1)

@@ -3,10 +3,14 @@ package aficion.solve;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.job.ControlKind;
 import aficion.job.Job;
 import aficion.job.JobBuilder;
+import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
@@ -45,7 +49,7 @@ class OperatingPointTest {
 
     private static JobBuilder twoLamps() {
         return JobBuilder.twelveVolts()
-                .part("J1", new Kind.Splice())
+                .part("J1", new JoinKind.Splice())
                 .lamp("H1", 21)
                 .lamp("H2", 21)
                 .wire("B1.+", "J1.J", "1mm2", 5)
@@ -86,7 +90,7 @@ class OperatingPointTest {
                         .positiveEarth()
                         .battery(0.006)
                         .wire("B1.+", "E1.E", "25mm2", 0.3)
-                        .part("J1", new Kind.Splice())
+                        .part("J1", new JoinKind.Splice())
                         .lamp("H1", 21)
                         .lamp("H2", 21)
                         .wire("B1.-", "J1.J", "1mm2", 5)
@@ -100,7 +104,8 @@ class OperatingPointTest {
     }
 
     private static Kind headlamp() {
-        return new Kind.Lamp(new Volts(13.2), List.of(new Kind.Filament("56b", new Watts(55))));
+        return new LoadKind.Lamp(
+                new Volts(13.2), List.of(new LoadKind.Filament("56b", new Watts(55))));
     }
 
     private static JobBuilder headlamps() {
@@ -203,8 +208,8 @@ class OperatingPointTest {
         var job =
                 JobBuilder.twelveVolts()
                         .onOff("S1", "key", 5)
-                        .part("P1", new Kind.Gauge(new Ohms(60), new Amps(0.16)))
-                        .part("R1", new Kind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                        .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.16)))
+                        .part("R1", new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
                         .wire("B1.+", "S1.1", "1mm2", 1)
                         .wire("S1.2", "P1.B", "0.5mm2", 1)
                         .wire("P1.T", "R1.T", "0.5mm2", 3)
@@ -225,7 +230,7 @@ class OperatingPointTest {
                 JobBuilder.twelveVolts()
                         .part(
                                 "K1",
-                                new Kind.Relay(
+                                new ControlKind.Relay(
                                         new Volts(12),
                                         new Ohms(90),
                                         new Ratio(0.6),
@@ -255,11 +260,11 @@ class OperatingPointTest {
     private static Job charging(double loadAmps) {
         return JobBuilder.twelveVolts()
                 .onOff("S1", "key", 10)
-                .part("L1", new Kind.WarningLamp(new Watts(2.2), new Volts(13.5)))
+                .part("L1", new LoadKind.WarningLamp(new Watts(2.2), new Volts(13.5)))
                 .mounted(
                         "G1",
                         "E1",
-                        new Kind.Alternator(
+                        new SourceKind.Alternator(
                                 new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.5)))
                 .load("X1", loadAmps)
                 .wire("G1.B+", "B1.+", "10mm2", 1.5)
@@ -292,11 +297,11 @@ class OperatingPointTest {
                         .battery(0.006)
                         .wire("B1.+", "E1.E", "25mm2", 0.3)
                         .onOff("S1", "key", 10)
-                        .part("L1", new Kind.WarningLamp(new Watts(2.2), new Volts(13.5)))
+                        .part("L1", new LoadKind.WarningLamp(new Watts(2.2), new Volts(13.5)))
                         .mounted(
                                 "G1",
                                 "E1",
-                                new Kind.Alternator(
+                                new SourceKind.Alternator(
                                         new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.5)))
                         .load("X1", 5)
                         .wire("G1.B+", "B1.-", "10mm2", 1.5)
@@ -340,9 +345,9 @@ class OperatingPointTest {
 
     private static Job ignition() {
         return JobBuilder.twelveVolts()
-                .part("R1", new Kind.Resistor(new Ohms(1.5)))
-                .part("T1", new Kind.IgnitionCoil(new Ohms(1.5), new Henries(0.004)))
-                .mounted("D1", "E1", new Kind.Points(4, new Ratio(0.6)))
+                .part("R1", new JoinKind.Resistor(new Ohms(1.5)))
+                .part("T1", new LoadKind.IgnitionCoil(new Ohms(1.5), new Henries(0.004)))
+                .mounted("D1", "E1", new ControlKind.Points(4, new Ratio(0.6)))
                 .wire("B1.+", "R1.1", "1.5mm2", 0)
                 .wire("R1.2", "T1.15", "1.5mm2", 0)
                 .wire("T1.1", "D1.1", "1.5mm2", 0)
@@ -368,8 +373,8 @@ class OperatingPointTest {
 
     private static JobBuilder stabilised() {
         return JobBuilder.twelveVolts()
-                .part("P1", new Kind.Gauge(new Ohms(60), new Amps(0.16)))
-                .mounted("R1", "E1", new Kind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.16)))
+                .mounted("R1", "E1", new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
                 .wire("B1.+", "V1.B", "1mm2", 1)
                 .wire("V1.I", "P1.B", "0.5mm2", 0)
                 .wire("P1.T", "R1.T", "0.5mm2", 0);
@@ -377,7 +382,7 @@ class OperatingPointTest {
 
     @Test
     void aStabiliserHoldsTenVoltsAndAFullTankGivesTheCurrentOfItsOhms() {
-        var job = stabilised().mounted("V1", "E1", new Kind.Stabiliser(new Volts(10)));
+        var job = stabilised().mounted("V1", "E1", new JoinKind.Stabiliser(new Volts(10)));
         var full = solved(job.build(), Conditions.REST.withLevel("fuel", 1));
 
         assertThat(volts(full, "V1.I")).isCloseTo(10, within(0.001));
@@ -386,7 +391,7 @@ class OperatingPointTest {
 
     @Test
     void aStabiliserWithoutItsEarthPassesTheFullVoltsAndTheGaugeReadsHigh() {
-        var job = stabilised().part("V1", new Kind.Stabiliser(new Volts(10)));
+        var job = stabilised().part("V1", new JoinKind.Stabiliser(new Volts(10)));
         var full = solved(job.build(), Conditions.REST.withLevel("fuel", 1));
 
         assertThat(amps(full, 3)).isGreaterThan(12.6 / 93.1);
@@ -397,14 +402,14 @@ class OperatingPointTest {
     void aDiodeConductsOneWay() {
         var forward =
                 JobBuilder.twelveVolts()
-                        .part("D1", new Kind.Diode(new Amps(6)))
+                        .part("D1", new JoinKind.Diode(new Amps(6)))
                         .load("X1", 2)
                         .wire("B1.+", "D1.A", "1mm2", 0)
                         .wire("D1.K", "X1.+", "1mm2", 0)
                         .build();
         var backward =
                 JobBuilder.twelveVolts()
-                        .part("D1", new Kind.Diode(new Amps(6)))
+                        .part("D1", new JoinKind.Diode(new Amps(6)))
                         .load("X1", 2)
                         .wire("B1.+", "D1.K", "1mm2", 0)
                         .wire("D1.A", "X1.+", "1mm2", 0)
@@ -412,7 +417,7 @@ class OperatingPointTest {
 
         assertThat(
                         solved(forward, Conditions.REST)
-                                .across(new PartId("D1"), "body")
+                                .across(new PartId("D1"), "A-K")
                                 .orElseThrow()
                                 .value())
                 .isBetween(0.7, 1.0);
@@ -424,7 +429,7 @@ class OperatingPointTest {
         var job =
                 JobBuilder.twelveVolts()
                         .push("S1", "start", 20)
-                        .mounted("M1", "E1", new Kind.Starter(new Ohms(0.05), new Ohms(1)))
+                        .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1)))
                         .wire("B1.+", "M1.30", "25mm2", 1)
                         .wire("B1.+", "S1.1", "2.5mm2", 1)
                         .wire("S1.2", "M1.50", "2.5mm2", 1)

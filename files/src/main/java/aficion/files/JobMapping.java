@@ -9,23 +9,31 @@ import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
 import aficion.job.Demand;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.WireId;
+import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
+import aficion.quantity.Farads;
 import aficion.quantity.Henries;
 import aficion.quantity.Kelvins;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Quantity;
 import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.SquareMillimetres;
 import aficion.quantity.Volts;
@@ -99,27 +107,46 @@ final class JobMapping {
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
     @JsonSubTypes({
-        @Type(value = Kind.Battery.class, name = "battery"),
-        @Type(value = Kind.Alternator.class, name = "alternator"),
-        @Type(value = Kind.Starter.class, name = "starter"),
-        @Type(value = Kind.Switch.class, name = "switch"),
-        @Type(value = Kind.Fuse.class, name = "fuse"),
-        @Type(value = Kind.FuseBox.class, name = "fuse-box"),
-        @Type(value = Kind.Relay.class, name = "relay"),
-        @Type(value = Kind.Lamp.class, name = "lamp"),
-        @Type(value = Kind.WarningLamp.class, name = "warning-lamp"),
-        @Type(value = Kind.Motor.class, name = "motor"),
-        @Type(value = Kind.IgnitionCoil.class, name = "ignition-coil"),
-        @Type(value = Kind.Points.class, name = "points"),
-        @Type(value = Kind.Sender.class, name = "sender"),
-        @Type(value = Kind.Gauge.class, name = "gauge"),
-        @Type(value = Kind.Stabiliser.class, name = "stabiliser"),
-        @Type(value = Kind.Resistor.class, name = "resistor"),
-        @Type(value = Kind.Diode.class, name = "diode"),
-        @Type(value = Kind.Load.class, name = "load"),
-        @Type(value = Kind.Splice.class, name = "splice"),
-        @Type(value = Kind.Connector.class, name = "connector"),
-        @Type(value = Kind.EarthPoint.class, name = "earth-point")
+        @Type(value = SourceKind.Battery.class, name = "battery"),
+        @Type(value = SourceKind.BenchSupply.class, name = "bench-supply"),
+        @Type(value = SourceKind.Alternator.class, name = "alternator"),
+        @Type(value = SourceKind.FieldRegulator.class, name = "field-regulator"),
+        @Type(value = SourceKind.Dynamo.class, name = "dynamo"),
+        @Type(value = SourceKind.ControlBox.class, name = "control-box"),
+        @Type(value = SourceKind.Flywheel.class, name = "flywheel"),
+        @Type(value = SourceKind.RegulatorRectifier.class, name = "regulator-rectifier"),
+        @Type(value = GuardKind.Fuse.class, name = "fuse"),
+        @Type(value = GuardKind.FuseBox.class, name = "fuse-box"),
+        @Type(value = ControlKind.Switch.class, name = "switch"),
+        @Type(value = ControlKind.Relay.class, name = "relay"),
+        @Type(value = ControlKind.LatchingRelay.class, name = "latching-relay"),
+        @Type(value = ControlKind.LevelSwitch.class, name = "level-switch"),
+        @Type(value = ControlKind.Flasher.class, name = "flasher"),
+        @Type(value = ControlKind.Module.class, name = "module"),
+        @Type(value = ControlKind.Points.class, name = "points"),
+        @Type(value = ControlKind.IgnitionBox.class, name = "ignition-box"),
+        @Type(value = LoadKind.Lamp.class, name = "lamp"),
+        @Type(value = LoadKind.WarningLamp.class, name = "warning-lamp"),
+        @Type(value = LoadKind.LedLamp.class, name = "led-lamp"),
+        @Type(value = LoadKind.Motor.class, name = "motor"),
+        @Type(value = LoadKind.TwoSpeedMotor.class, name = "two-speed-motor"),
+        @Type(value = LoadKind.Starter.class, name = "starter"),
+        @Type(value = LoadKind.IgnitionCoil.class, name = "ignition-coil"),
+        @Type(value = LoadKind.Gauge.class, name = "gauge"),
+        @Type(value = LoadKind.Ammeter.class, name = "ammeter"),
+        @Type(value = LoadKind.Voltmeter.class, name = "voltmeter"),
+        @Type(value = LoadKind.Load.class, name = "load"),
+        @Type(value = LoadKind.Buzzer.class, name = "buzzer"),
+        @Type(value = LoadKind.Heater.class, name = "heater"),
+        @Type(value = LoadKind.Magneto.class, name = "magneto"),
+        @Type(value = JoinKind.Splice.class, name = "splice"),
+        @Type(value = JoinKind.Connector.class, name = "connector"),
+        @Type(value = JoinKind.EarthPoint.class, name = "earth-point"),
+        @Type(value = JoinKind.Resistor.class, name = "resistor"),
+        @Type(value = JoinKind.Diode.class, name = "diode"),
+        @Type(value = JoinKind.Capacitor.class, name = "capacitor"),
+        @Type(value = JoinKind.Stabiliser.class, name = "stabiliser"),
+        @Type(value = JoinKind.Sender.class, name = "sender")
     })
     private interface KindMixIn {}
 
@@ -142,6 +169,9 @@ final class JobMapping {
         quantity(module, Kelvins.class, Kelvins::new);
         quantity(module, Seconds.class, Seconds::new);
         quantity(module, Henries.class, Henries::new);
+        quantity(module, Farads.class, Farads::new);
+        quantity(module, AmpereHours.class, AmpereHours::new);
+        quantity(module, Rpm.class, Rpm::new);
         quantity(module, Ratio.class, Ratio::new);
         text(module, PartId.class, PartId::value, PartId::new);
         text(module, WireId.class, WireId::value, WireId::new);
@@ -174,7 +204,16 @@ final class JobMapping {
                 Unguarded.class,
                 BenchRun.Verdict.class,
                 Action.class,
-                Kind.Mass.class);
+                JoinKind.Mass.class,
+                SourceKind.Alternator.Style.class,
+                SourceKind.Flywheel.Winding.class,
+                SourceKind.RegulatorRectifier.Bridge.class,
+                ControlKind.Suppression.class,
+                ControlKind.Flasher.Form.class,
+                ControlKind.Side.class,
+                ControlKind.IgnitionBox.Form.class,
+                LoadKind.Excitation.class,
+                LoadKind.Gauge.Movement.class);
         return module;
     }
 

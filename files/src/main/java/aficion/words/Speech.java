@@ -9,8 +9,8 @@ import aficion.check.Finding;
 import aficion.check.Subject;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.GuardKind;
 import aficion.job.Job;
-import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -247,7 +247,7 @@ public final class Speech {
     }
 
     private static String marking(Part fuse) {
-        return fuse.kind() instanceof Kind.Fuse(_, var marking) ? plain(marking.value()) : "";
+        return fuse.kind() instanceof GuardKind.Fuse(_, var marking) ? plain(marking.value()) : "";
     }
 
     private static String plain(double number) {

@@ -12,16 +12,25 @@ import aficion.files.JobFileException.Trouble;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
 import aficion.job.Demand;
+import aficion.job.GuardKind;
 import aficion.job.Job;
+import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.edit.Edit;
+import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
+import aficion.quantity.Farads;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import com.networknt.schema.InputFormat;
@@ -31,6 +40,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -67,21 +77,7 @@ class JobCodecTest {
     @Test
     void everyKindComesBackAsItWas() throws JobFileException {
         var parts = new ArrayList<>(demo.parts());
-        var kinds =
-                List.of(
-                        new Kind.Motor(new Amps(6.5), new Volts(12)),
-                        new Kind.Diode(new Amps(6)),
-                        new Kind.Connector(List.of("1", "2"), new Amps(15)),
-                        new Kind.Relay(
-                                new Volts(12),
-                                new Ohms(85),
-                                new Ratio(0.65),
-                                new Ratio(0.2),
-                                new Amps(30),
-                                Optional.of(new Amps(20))),
-                        new Kind.FuseBox(List.of(new Kind.Way("1", FuseType.GLASS, new Amps(35)))),
-                        new Kind.IgnitionCoil(new Ohms(3), new Henries(0.0071)),
-                        new Kind.Load(new Demand.InWatts(new Watts(1.0 / 3)), new Volts(12)));
+        var kinds = allKinds();
         for (int i = 0; i < kinds.size(); i++) {
             parts.add(
                     new Part(
@@ -107,8 +103,95 @@ class JobCodecTest {
 
         assertThat(JobCodec.read(written)).isEqualTo(full);
         assertThat(violations(written)).isEmpty();
-        assertThat(full.parts().stream().map(part -> part.kind().getClass()).distinct())
-                .hasSize(Kind.class.getPermittedSubclasses().length);
+        assertThat(full.parts().stream().<Object>map(part -> part.kind().getClass()).distinct())
+                .containsExactlyInAnyOrderElementsOf(
+                        Arrays.stream(Kind.class.getPermittedSubclasses())
+                                .flatMap(group -> Arrays.stream(group.getPermittedSubclasses()))
+                                .<Object>map(kind -> kind)
+                                .toList());
+    }
+
+    /** Those the demo does not have, and those with something optional, filled in. */
+    private static List<Kind> allKinds() {
+        var twelve = new Volts(12);
+        var five = new Amps(5);
+        return List.of(
+                new LoadKind.Motor(
+                        new Amps(6.5),
+                        twelve,
+                        Optional.of(new Ratio(3)),
+                        Optional.of(LoadKind.Excitation.WOUND)),
+                new LoadKind.TwoSpeedMotor(five, new Amps(8), twelve, Optional.empty(), true),
+                new JoinKind.Diode(new Amps(6)),
+                new JoinKind.Capacitor(new Farads(2.2e-7)),
+                new JoinKind.Connector(List.of("1", "2"), new Amps(15)),
+                new JoinKind.Sender(
+                        "oil",
+                        new Ohms(10),
+                        new Ohms(180),
+                        Optional.of(
+                                new JoinKind.Curve(
+                                        List.of(
+                                                new JoinKind.CurvePoint(
+                                                        new Ratio(0.5), new Ohms(80))))),
+                        Optional.of("10-180")),
+                new ControlKind.Relay(
+                        twelve,
+                        new Ohms(85),
+                        new Ratio(0.65),
+                        new Ratio(0.2),
+                        new Amps(30),
+                        Optional.of(new Amps(20)),
+                        Optional.of(ControlKind.Suppression.DIODE_TO_86)),
+                new ControlKind.LatchingRelay(twelve, new Ohms(60), new Amps(20)),
+                new ControlKind.LevelSwitch("heat", new Ratio(0.7), false, new Amps(10)),
+                new ControlKind.Flasher(
+                        ControlKind.Flasher.Form.THERMAL, new Watts(42), twelve, 85),
+                new ControlKind.Module(
+                        twelve,
+                        new Amps(0.02),
+                        List.of("brake"),
+                        List.of(
+                                new ControlKind.Output(
+                                        "valve",
+                                        ControlKind.Side.EARTH,
+                                        five,
+                                        List.of(new ControlKind.Need("brake", false))))),
+                new ControlKind.IgnitionBox(
+                        ControlKind.IgnitionBox.Form.DISCHARGE, 4, new Ratio(0.6), five),
+                new GuardKind.FuseBox(
+                        List.of(new GuardKind.Way("1", FuseType.GLASS, new Amps(35)))),
+                new SourceKind.Battery(
+                        twelve,
+                        new Ohms(0.008),
+                        Optional.of(new SourceKind.Capacity(new AmpereHours(44), new Ratio(1.2)))),
+                new SourceKind.BenchSupply(twelve, five),
+                new SourceKind.Alternator(
+                        new Volts(14.2),
+                        new Amps(45),
+                        new Ohms(4),
+                        new Ratio(2.5),
+                        Optional.of(SourceKind.Alternator.Style.SWITCHED)),
+                new SourceKind.FieldRegulator(new Volts(14.1)),
+                new SourceKind.Dynamo(new Amps(22), new Ohms(6), new Ratio(1.8), new Rpm(1100)),
+                new SourceKind.ControlBox(new Volts(14.4), new Volts(12.8), new Amps(22)),
+                new SourceKind.Flywheel(
+                        SourceKind.Flywheel.Winding.THREE_PHASE, new Amps(15), new Rpm(5000)),
+                new SourceKind.RegulatorRectifier(
+                        SourceKind.RegulatorRectifier.Bridge.THREE_PHASE, new Volts(14.2)),
+                new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.0071)),
+                new LoadKind.LedLamp(twelve, new Watts(5)),
+                new LoadKind.Gauge(
+                        new Ohms(64),
+                        new Amps(0.12),
+                        Optional.of(LoadKind.Gauge.Movement.AIR_CORE),
+                        Optional.of("240-33")),
+                new LoadKind.Ammeter(new Amps(30)),
+                new LoadKind.Voltmeter(new Volts(16)),
+                new LoadKind.Buzzer(twelve, new Amps(0.03)),
+                new LoadKind.Heater(new Ohms(0.6), new Ohms(1.1), new Seconds(8)),
+                new LoadKind.Magneto(new Ohms(0.8)),
+                new LoadKind.Load(new Demand.InWatts(new Watts(1.0 / 3)), twelve));
     }
 
     private static List<String> violations(String json) {

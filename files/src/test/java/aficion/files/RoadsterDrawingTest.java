@@ -10,7 +10,7 @@ import aficion.files.sheet.FontWidth;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Job;
-import aficion.job.Kind;
+import aficion.job.JoinKind;
 import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
 import java.util.ArrayList;
@@ -218,7 +218,7 @@ class RoadsterDrawingTest {
                 .extracting(flag -> flag.pin().toString())
                 .contains("H1.31", "H2.31", "K1.85", "K2.85");
         assertThat(diagram.bodies())
-                .noneMatch(body -> JOB.part(body.part()).kind() instanceof Kind.EarthPoint);
+                .noneMatch(body -> JOB.part(body.part()).kind() instanceof JoinKind.EarthPoint);
     }
 
     @Test

@@ -140,7 +140,8 @@ class RoadsterTest {
                 .isCloseTo(0, within(1e-9));
         var gauge = job.part(new PartId("P2"));
         var reading =
-                aficion.size.GaugeReading.of(cold, gauge, (aficion.job.Kind.Gauge) gauge.kind());
+                aficion.size.GaugeReading.of(
+                        cold, gauge, (aficion.job.LoadKind.Gauge) gauge.kind());
         assertThat(reading.value()).isCloseTo(0.1316, within(0.001));
     }
 

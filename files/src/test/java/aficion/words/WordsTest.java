@@ -75,8 +75,10 @@ class WordsTest {
         constants.forEach((prefix, values) ->
                 assertThat(Arrays.stream(values).map(value -> Words.of(prefix, value)))
                         .allSatisfy(words -> assertThat(words).isNotBlank()));
-        for (var kind : Kind.class.getPermittedSubclasses()) {
-            assertThat(Words.of("kind." + kind.getSimpleName())).isNotBlank();
+        for (var group : Kind.class.getPermittedSubclasses()) {
+            for (var kind : group.getPermittedSubclasses()) {
+                assertThat(Words.of("kind." + kind.getSimpleName())).isNotBlank();
+            }
         }
         for (var rule : Finding.class.getDeclaredClasses()) {
             if (rule.isRecord()) {

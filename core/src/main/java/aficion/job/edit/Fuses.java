@@ -1,5 +1,6 @@
 package aficion.job.edit;
 
+import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
@@ -13,16 +14,17 @@ final class Fuses {
     }
 
     private static Kind fitted(Part part, Edit.FitFuse edit) {
-        if (part.kind() instanceof Kind.Fuse(var type, _) && edit.way().isEmpty()) {
-            return new Kind.Fuse(type, edit.marking());
+        if (part.kind() instanceof GuardKind.Fuse(var type, _) && edit.way().isEmpty()) {
+            return new GuardKind.Fuse(type, edit.marking());
         }
-        if (part.kind() instanceof Kind.FuseBox(var ways)
+        if (part.kind() instanceof GuardKind.FuseBox(var ways)
                 && ways.stream().anyMatch(way -> way.name().equals(edit.way()))) {
-            return new Kind.FuseBox(
+            return new GuardKind.FuseBox(
                     ways.stream()
                             .map(way ->
                                     way.name().equals(edit.way())
-                                            ? new Kind.Way(way.name(), way.family(), edit.marking())
+                                            ? new GuardKind.Way(
+                                                    way.name(), way.family(), edit.marking())
                                             : way)
                             .toList());
         }

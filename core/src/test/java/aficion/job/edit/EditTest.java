@@ -11,9 +11,9 @@ import aficion.job.BenchRun.Verdict;
 import aficion.job.Circuit.Stage;
 import aficion.job.CircuitId;
 import aficion.job.End;
+import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JobBuilder;
-import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -39,10 +39,10 @@ class EditTest {
                     .fuse("F1", 10)
                     .part(
                             "FB1",
-                            new Kind.FuseBox(
+                            new GuardKind.FuseBox(
                                     List.of(
-                                            new Kind.Way("1", FuseType.BLADE, new Amps(5)),
-                                            new Kind.Way("2", FuseType.GLASS, new Amps(35)))))
+                                            new GuardKind.Way("1", FuseType.BLADE, new Amps(5)),
+                                            new GuardKind.Way("2", FuseType.GLASS, new Amps(35)))))
                     .lamp("H1", 21)
                     .wire("B1.+", "F1.1", "2.5mm2", 0.2)
                     .wire("F1.2", "H1.58", "1mm2", 3)
@@ -73,11 +73,11 @@ class EditTest {
         var boxed = new Edit.FitFuse(new PartId("FB1"), "2", new Amps(25)).apply(job);
 
         assertThat(single.part(new PartId("F1")).kind())
-                .isEqualTo(new Kind.Fuse(FuseType.BLADE, new Amps(15)));
-        assertThat(((Kind.FuseBox) boxed.part(new PartId("FB1")).kind()).ways())
+                .isEqualTo(new GuardKind.Fuse(FuseType.BLADE, new Amps(15)));
+        assertThat(((GuardKind.FuseBox) boxed.part(new PartId("FB1")).kind()).ways())
                 .containsExactly(
-                        new Kind.Way("1", FuseType.BLADE, new Amps(5)),
-                        new Kind.Way("2", FuseType.GLASS, new Amps(25)));
+                        new GuardKind.Way("1", FuseType.BLADE, new Amps(5)),
+                        new GuardKind.Way("2", FuseType.GLASS, new Amps(25)));
     }
 
     @Test
@@ -98,7 +98,7 @@ class EditTest {
                         "F2",
                         Zone.DASH,
                         Optional.empty(),
-                        new Kind.Fuse(FuseType.BLADE, new Amps(5)));
+                        new GuardKind.Fuse(FuseType.BLADE, new Amps(5)));
         var cut = job.wire(LAMP_WIRE);
         var lead =
                 new aficion.job.Wire(

@@ -12,7 +12,9 @@ import aficion.desktop.workbench.Assessed;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Circuit;
-import aficion.job.Kind;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Wire;
@@ -369,7 +371,7 @@ public final class Inspector extends StackPane {
                     bench.point().map(point -> speech.volts(point.voltsAt(terminal))).orElse("");
             add(Texts.figure(terminal.pin(), volts));
         }
-        if (part.kind() instanceof Kind.Lamp(_, var filaments)) {
+        if (part.kind() instanceof LoadKind.Lamp(_, var filaments)) {
             section(Words.of("inspect.light"));
             for (var filament : filaments) {
                 bench.point()
@@ -406,7 +408,7 @@ public final class Inspector extends StackPane {
     }
 
     private void hand(Part part) {
-        if (part.kind() instanceof Kind.Switch hand) {
+        if (part.kind() instanceof ControlKind.Switch hand) {
             Controls.of(bench.job())
                     .find(hand.control())
                     .ifPresent(control ->
@@ -422,11 +424,11 @@ public final class Inspector extends StackPane {
     }
 
     private void seats(Part part) {
-        if (part.kind() instanceof Kind.Fuse(var family, var marking)) {
+        if (part.kind() instanceof GuardKind.Fuse(var family, var marking)) {
             section(Words.of("inspect.carries"), workingToggle());
             seat(new FuseSeat(part.id(), ""), family, marking);
         }
-        if (part.kind() instanceof Kind.FuseBox(var ways)) {
+        if (part.kind() instanceof GuardKind.FuseBox(var ways)) {
             section(Words.of("inspect.carries"), workingToggle());
             ways.forEach(
                     way -> seat(new FuseSeat(part.id(), way.name()), way.family(), way.marking()));

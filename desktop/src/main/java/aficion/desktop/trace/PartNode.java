@@ -1,7 +1,7 @@
 package aficion.desktop.trace;
 
 import aficion.diagram.Diagram.Body;
-import aficion.job.Kind;
+import aficion.job.ControlKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
 import aficion.solve.OperatingPoint;
@@ -54,7 +54,7 @@ final class PartNode extends Group {
 
     /** The control that pressing this part moves, when it is a switch. */
     Optional<String> control() {
-        return part.kind() instanceof Kind.Switch hand
+        return part.kind() instanceof ControlKind.Switch hand
                 ? Optional.of(hand.control())
                 : Optional.empty();
     }

@@ -3,9 +3,13 @@ package aficion.desktop.trace;
 import aficion.diagram.Diagram.Body;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Side;
+import aficion.job.ControlKind;
 import aficion.job.Demand;
-import aficion.job.Kind;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.size.GaugeReading;
@@ -14,6 +18,7 @@ import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleSupplier;
 import javafx.scene.Node;
 import javafx.scene.shape.Arc;
 import javafx.scene.shape.Polygon;
@@ -47,29 +52,50 @@ final class Symbols {
 
     private void draw() {
         switch (part.kind()) {
-            case Kind.Battery _ -> battery();
-            case Kind.Alternator _ -> alternator();
-            case Kind.Starter _ -> starter();
-            case Kind.Switch hand -> hand(hand);
-            case Kind.Fuse fuse -> fuse("", pin("1"), pin("2"), fuse.marking().value());
-            case Kind.FuseBox(var ways) -> ways.forEach(this::way);
-            case Kind.Relay _ -> relay();
-            case Kind.Lamp(_, var filaments) ->
+            case SourceKind.Battery _ -> battery();
+            case SourceKind.BenchSupply(var set, _) -> supply(UserUnits.METRIC.print(set));
+            case SourceKind.Alternator _ -> turning("G ~");
+            case SourceKind.Dynamo _ -> turning("G");
+            case SourceKind.Flywheel _ -> turning("~");
+            case SourceKind.FieldRegulator(var volts) -> boxed(UserUnits.METRIC.print(volts));
+            case SourceKind.ControlBox box -> boxed(UserUnits.METRIC.print(box.setPoint()));
+            case SourceKind.RegulatorRectifier(_, var volts) ->
+                    boxed("~ / " + UserUnits.METRIC.print(volts));
+            case LoadKind.Starter _ -> starter();
+            case ControlKind.Switch hand -> hand(hand);
+            case GuardKind.Fuse fuse -> fuse("", pin("1"), pin("2"), fuse.marking().value());
+            case GuardKind.FuseBox(var ways) -> ways.forEach(this::way);
+            case ControlKind.Relay _ -> relay("86", "85");
+            case ControlKind.LatchingRelay _ -> relay("S", "31");
+            case ControlKind.LevelSwitch _ -> levelSwitch();
+            case ControlKind.Flasher flasher -> boxed(Math.round(flasher.rate()) + " /min");
+            case ControlKind.Module _ -> boxed(Words.of("trace.module"));
+            case ControlKind.IgnitionBox _ -> boxed(Words.of("trace.spark"));
+            case LoadKind.Lamp(_, var filaments) ->
                     filaments.forEach(filament -> filament(filament.pin(), pin("31")));
-            case Kind.WarningLamp _ -> filament("1", pin("2"));
-            case Kind.Motor _ -> circled("M", "+", "31");
-            case Kind.IgnitionCoil _ -> winding("15", "1");
-            case Kind.Points _ -> points();
-            case Kind.Sender _ -> resistor("T", "31", true);
-            case Kind.Gauge gauge -> gauge(gauge);
-            case Kind.Stabiliser(var mean) -> stabiliser(UserUnits.METRIC.print(mean));
-            case Kind.Resistor _ -> resistor("1", "2", false);
-            case Kind.Diode _ -> diode();
-            case Kind.Load load -> circled(demand(load), "+", "31");
-            case Kind.Splice() -> nodes.add(solid(body.box().x(), body.box().y(), 5));
-            case Kind.Connector(var ways, _) ->
+            case LoadKind.WarningLamp _ -> filament("1", pin("2"));
+            case LoadKind.LedLamp _ -> filament("+", pin("31"));
+            case LoadKind.Motor _ -> circled("M", "+", "31");
+            case LoadKind.TwoSpeedMotor _ -> twoSpeeds();
+            case LoadKind.IgnitionCoil _ -> winding("15", "1");
+            case ControlKind.Points _ -> points();
+            case JoinKind.Sender _ -> resistor("T", "31", true);
+            case LoadKind.Gauge gauge -> gauge(gauge);
+            case LoadKind.Ammeter _ -> meter("A-B", "A", "B", this::ammeterShare);
+            case LoadKind.Voltmeter _ -> meter("body", "+", "31", this::voltmeterShare);
+            case JoinKind.Stabiliser(var mean) -> stabiliser(UserUnits.METRIC.print(mean));
+            case JoinKind.Resistor _ -> resistor("1", "2", false);
+            case LoadKind.Heater _ -> resistor("+", "31", false);
+            case LoadKind.Magneto _ -> winding("kill", "31");
+            case JoinKind.Capacitor _ -> capacitor();
+            case JoinKind.Diode _ -> diode();
+            case LoadKind.Load load -> circled(demand(load), "+", "31");
+            case LoadKind.Buzzer(_, var draws) -> circled(UserUnits.METRIC.print(draws), "+", "31");
+            case JoinKind.Splice() -> nodes.add(solid(body.box().x(), body.box().y(), 5));
+            case JoinKind.Connector(var ways, _) ->
                     ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
-            case Kind.EarthPoint _ -> join(new Point(body.box().x(), middle()), pin("E"), false);
+            case JoinKind.EarthPoint _ ->
+                    join(new Point(body.box().x(), middle()), pin("E"), false);
         }
     }
 
@@ -122,11 +148,19 @@ final class Symbols {
         pinName("-", minus);
     }
 
-    private void alternator() {
-        boolean charging = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
+    private void supply(String words) {
+        nodes.add(Ink.circle(body.box().x() + 26, middle(), 19, live(flows("output"))));
+        nodes.add(Ink.centred(body.box().x() + 26, middle(), "="));
+        nodes.add(Ink.centred(centre(), body.box().bottom() + 9, words, "dim"));
+        pinNames();
+    }
+
+    private void turning(String letters) {
+        boolean gives = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
+        boolean charging = gives || part.kind() instanceof SourceKind.Flywheel && flows("output");
         nodes.add(Ink.circle(centre() - 8, middle() - 4, 19, live(charging)));
-        nodes.add(Ink.centred(centre() - 8, middle() - 4, "G ~"));
-        body.pins().forEach(pin -> pinName(pin.name(), pin.at()));
+        nodes.add(Ink.centred(centre() - 8, middle() - 4, letters));
+        pinNames();
         if (charging) {
             nodes.add(
                     Ink.text(
@@ -135,6 +169,80 @@ final class Symbols {
                             Words.of("trace.charging"),
                             "live"));
         }
+    }
+
+    /** A box with words under it and its pins named inside. */
+    private void boxed(String words) {
+        pinNames();
+        nodes.add(Ink.centred(centre(), body.box().bottom() + 9, words, "dim"));
+    }
+
+    private void pinNames() {
+        body.pins().forEach(pin -> pinName(pin.name(), pin.at()));
+    }
+
+    private void levelSwitch() {
+        var in = pin("1");
+        var out = pin("31");
+        boolean closed = point.map(solved -> solved.closed(part.id(), "1-31")).orElse(false);
+        boolean flows = flows("1-31");
+        nodes.add(Ink.line(in.x(), in.y(), in.x() + 20, in.y(), live(flows)));
+        nodes.add(Ink.line(out.x() - 20, out.y(), out.x(), out.y(), live(flows)));
+        nodes.add(
+                Ink.line(
+                        in.x() + 20,
+                        in.y(),
+                        out.x() - 20,
+                        closed ? in.y() : in.y() - 12,
+                        live(flows)));
+        nodes.add(Ink.circle(in.x() + 20, in.y(), 3, "seat"));
+        nodes.add(Ink.circle(out.x() - 20, out.y(), 3, "seat"));
+        nodes.add(Ink.circle(centre(), middle() + 12, 5));
+        pinName("1", in);
+    }
+
+    private void twoSpeeds() {
+        var out = pin("31");
+        for (var speed : List.of("53", "53b")) {
+            var in = pin(speed);
+            nodes.add(Ink.line(in.x(), in.y(), centre() - 8, middle(), live(flows(speed))));
+        }
+        boolean turns = flows("53") || flows("53b");
+        nodes.add(Ink.line(centre(), out.y(), out.x(), out.y(), live(turns)));
+        nodes.add(Ink.circle(centre(), middle(), 18, live(turns)));
+        nodes.add(Ink.centred(centre(), middle(), "M"));
+        pinNames();
+    }
+
+    private double ammeterShare() {
+        double range = ((LoadKind.Ammeter) part.kind()).range().value();
+        return point.flatMap(solved -> solved.through(part.id(), "A-B"))
+                .map(amps -> 0.5 + amps.value() / range / 2)
+                .orElse(0.5);
+    }
+
+    private double voltmeterShare() {
+        double range = ((LoadKind.Voltmeter) part.kind()).range().value();
+        return point.flatMap(solved -> solved.across(part.id(), "body"))
+                .map(volts -> volts.value() / range)
+                .orElse(0.0);
+    }
+
+    private void meter(String role, String in, String out, DoubleSupplier share) {
+        join(pin(in), pin(out), flows(role));
+        needle(share.getAsDouble(), flows(role));
+        pinName(in, pin(in));
+        pinName(out, pin(out));
+    }
+
+    private void capacitor() {
+        var in = pin("+");
+        var out = pin("31");
+        nodes.add(Ink.line(in.x(), in.y(), centre() - 4, in.y()));
+        nodes.add(Ink.line(centre() + 4, out.y(), out.x(), out.y()));
+        nodes.add(Ink.line(centre() - 4, in.y() - 12, centre() - 4, in.y() + 12));
+        nodes.add(Ink.line(centre() + 4, in.y() - 12, centre() + 4, in.y() + 12));
+        pinName("+", in);
     }
 
     private void starter() {
@@ -161,7 +269,7 @@ final class Symbols {
         pinName("50", coil);
     }
 
-    private void hand(Kind.Switch hand) {
+    private void hand(ControlKind.Switch hand) {
         var rest = hand.positions().getFirst();
         var name = conditions.positions().getOrDefault(hand.control(), rest.name());
         var position = hand.position(name).orElse(rest);
@@ -211,7 +319,7 @@ final class Symbols {
                         position == rest ? "dim" : "live"));
     }
 
-    private void way(Kind.Way way) {
+    private void way(GuardKind.Way way) {
         if (body.pin(way.in()).isPresent()) {
             fuse(way.name(), pin(way.in()), pin(way.out()), way.marking().value());
         }
@@ -235,7 +343,7 @@ final class Symbols {
         return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
     }
 
-    private void relay() {
+    private void relay(String coilIn, String coilOut) {
         var common = pin("30");
         var makes = pin("87");
         boolean pulled = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
@@ -264,13 +372,15 @@ final class Symbols {
                     nodes.add(Ink.circle(seat, pin.at().y(), 3, "seat"));
                     pinName("87a", pin.at());
                 });
-        var in = pin("86");
-        var out = pin("85");
-        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("coil"))));
+        var in = pin(coilIn);
+        var out = pin(coilOut);
+        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("coil") || flows("set"))));
         nodes.add(Ink.box(centre() - 13, in.y() - 8, 26, 16, live(pulled)));
         nodes.add(Ink.line(centre(), in.y() - 8, centre(), common.y() - 4, "thin"));
-        for (var pin : List.of("30", "87", "86", "85")) {
-            pinName(pin, pin(pin));
+        for (var pin : body.pins()) {
+            if (!pin.name().equals("87a")) {
+                pinName(pin.name(), pin.at());
+            }
         }
     }
 
@@ -292,7 +402,7 @@ final class Symbols {
         nodes.add(Ink.line(x - arm, in.y() - arm, x + arm, in.y() + arm));
         nodes.add(Ink.line(x - arm, in.y() + arm, x + arm, in.y() - arm));
         boolean shown = light > 0.01;
-        if (part.kind() instanceof Kind.Lamp) {
+        if (!(part.kind() instanceof LoadKind.WarningLamp)) {
             var words =
                     shown
                             ? Words.of("trace.light", Math.round(light * 100))
@@ -302,7 +412,7 @@ final class Symbols {
         pinName(feed, in);
     }
 
-    private static String demand(Kind.Load load) {
+    private static String demand(LoadKind.Load load) {
         return switch (load.demand()) {
             case Demand.InWatts(var watts) -> UserUnits.METRIC.print(watts);
             case Demand.InAmps(var amps) -> UserUnits.METRIC.print(amps);
@@ -362,18 +472,11 @@ final class Symbols {
         }
     }
 
-    private void gauge(Kind.Gauge gauge) {
+    private void gauge(LoadKind.Gauge gauge) {
         double share =
                 point.map(solved -> GaugeReading.of(solved, part, gauge).value()).orElse(0.0);
         join(pin("B"), pin("T"), flows("body"));
-        nodes.add(Ink.circle(centre(), middle(), 18, live(flows("body"))));
-        double angle = Math.toRadians(220 - 260 * Math.clamp(share, 0, 1.1));
-        nodes.add(
-                Ink.line(
-                        centre(),
-                        middle(),
-                        centre() + 12 * Math.cos(angle),
-                        middle() - 12 * Math.sin(angle)));
+        needle(share, flows("body"));
         nodes.add(
                 Ink.centred(
                         centre(),
@@ -382,6 +485,17 @@ final class Symbols {
                         flows("body") ? "live" : "dim"));
         pinName("B", pin("B"));
         pinName("T", pin("T"));
+    }
+
+    private void needle(double share, boolean flows) {
+        nodes.add(Ink.circle(centre(), middle(), 18, live(flows)));
+        double angle = Math.toRadians(220 - 260 * Math.clamp(share, 0, 1.1));
+        nodes.add(
+                Ink.line(
+                        centre(),
+                        middle(),
+                        centre() + 12 * Math.cos(angle),
+                        middle() - 12 * Math.sin(angle)));
     }
 
     private void stabiliser(String words) {
@@ -395,7 +509,7 @@ final class Symbols {
     private void diode() {
         var in = pin("A");
         var out = pin("K");
-        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("body"))));
+        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("A-K"))));
         var triangle =
                 new Polygon(
                         centre() - 8, in.y() - 8, centre() - 8, in.y() + 8, centre() + 7, in.y());

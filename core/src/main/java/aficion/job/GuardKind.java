@@ -1,0 +1,69 @@
+package aficion.job;
+
+import aficion.catalogue.FuseType;
+import aficion.quantity.Amps;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What opens before a wire burns: fuses, breakers, fusible links, alone or in a box. */
+public sealed interface GuardKind extends Kind {
+
+    /** One fuse in its holder, a breaker or a fusible link. */
+    record Fuse(FuseType family, Amps marking) implements GuardKind {
+        public Fuse {
+            Positive.require("fuse marking", marking);
+        }
+
+        @Override
+        public List<String> pins() {
+            return List.of("1", "2");
+        }
+
+        @Override
+        public List<Seat> seats() {
+            return List.of(new Seat("", "1", "2", family, marking));
+        }
+    }
+
+    /** A box of fuses; way {@code n} has the pins {@code na} and {@code nb}. */
+    record FuseBox(List<Way> ways) implements GuardKind {
+        public FuseBox {
+            ways = List.copyOf(ways);
+        }
+
+        @Override
+        public List<String> pins() {
+            return ways.stream().flatMap(way -> Stream.of(way.in(), way.out())).toList();
+        }
+
+        @Override
+        public Set<String> sparePins() {
+            return Set.copyOf(pins());
+        }
+
+        @Override
+        public List<Seat> seats() {
+            return ways.stream()
+                    .map(way ->
+                            new Seat(way.name(), way.in(), way.out(), way.family(), way.marking()))
+                    .toList();
+        }
+    }
+
+    /** One way of a fuse box. */
+    record Way(String name, FuseType family, Amps marking) {
+        public Way {
+            Names.require(name);
+            Positive.require("fuse marking", marking);
+        }
+
+        public String in() {
+            return name + "a";
+        }
+
+        public String out() {
+            return name + "b";
+        }
+    }
+}
