@@ -10,18 +10,39 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * A family of fuses. What is printed on a fuse, its marking, is not always what it carries: old
- * British glass fuses are marked with the current at which they blow. Figures stand in {@code
- * fuses.csv}.
+ * A family of fuses, or of what stands in for one: fusible links and breakers. What is printed on a
+ * fuse, its marking, is not always what it carries: old British glass fuses are marked with the
+ * current at which they blow. Figures stand in {@code fuses.csv}.
  */
 public enum FuseType {
     BLADE,
     GLASS,
     CERAMIC,
-    BOLTED;
+    BOLTED,
+    LINK,
+    BREAKER_SELF,
+    BREAKER_HOLD,
+    BREAKER_MANUAL;
+
+    /** What it does once it has opened. */
+    public enum Reset {
+        NEVER,
+        /** Closes again when it has cooled, and opens again. */
+        SELF,
+        /** Closes again when the power has been taken away. */
+        HOLD,
+        /** Closes when a hand pushes it. */
+        MANUAL
+    }
 
     private record Properties(
-            String key, double carries, double opens, double drop, List<Amps> markings) {}
+            String key,
+            double carries,
+            double opens,
+            double drop,
+            Reset resets,
+            TimeBand band,
+            List<Amps> markings) {}
 
     private static final Map<String, Properties> TABLE =
             Table.read("fuses.csv", FuseType::properties).stream()
@@ -33,12 +54,14 @@ public enum FuseType {
                 row.number("carries", 0.1, 1),
                 row.number("opens", 1, 3),
                 row.number("drop", 0.01, 0.5),
+                row.constant("resets", Reset.class),
+                TimeBand.read(row, "band"),
                 row.numbers("markings", 0.5, 500).stream().map(Amps::new).toList());
     }
 
     /** The short name used in files. */
     public String key() {
-        return name().toLowerCase(Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** The markings that are made, smallest first. */
@@ -54,6 +77,20 @@ public enum FuseType {
     /** The current that opens a fuse of that marking for certain within minutes. */
     public Amps opens(Amps marking) {
         return new Amps(marking.value() * properties().opens());
+    }
+
+    /** What it does once it has opened. */
+    public Reset resets() {
+        return properties().resets();
+    }
+
+    /**
+     * How long a fuse of that marking takes to open at a current.
+     *
+     * @return seconds; infinite below the current from which the family has a time
+     */
+    public double seconds(Amps marking, double amps, TimeBand.Edge edge) {
+        return properties().band().seconds(Math.abs(amps) / marking.value(), edge);
     }
 
     /** The resistance of a whole fuse, from the volts it loses at its marking (typical). */

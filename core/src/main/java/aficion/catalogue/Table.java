@@ -6,6 +6,7 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -51,6 +52,35 @@ final class Table {
             return List.of(text(column).split(" +")).stream()
                     .map(text -> checked(column, text, least, greatest))
                     .toList();
+        }
+
+        /** The constant of that name, written in lower case. */
+        <E extends Enum<E>> E constant(String column, Class<E> type) {
+            for (E constant : type.getEnumConstants()) {
+                if (constant.name().toLowerCase(Locale.ROOT).equals(text(column))) {
+                    return constant;
+                }
+            }
+            throw wrong(column, "is none of its names: " + text(column));
+        }
+
+        /** Groups separated by blanks, of that many numbers separated by colons. */
+        List<double[]> groups(String column, int size) {
+            return List.of(text(column).split(" +")).stream()
+                    .map(group -> group(column, group, size))
+                    .toList();
+        }
+
+        private double[] group(String column, String text, int size) {
+            var cells = text.split(":", -1);
+            if (cells.length != size) {
+                throw wrong(column, "has no " + size + " numbers: " + text);
+            }
+            var numbers = new double[size];
+            for (int i = 0; i < size; i++) {
+                numbers[i] = checked(column, cells[i], 1e-6, 1e6);
+            }
+            return numbers;
         }
 
         private double checked(String column, String text, double least, double greatest) {

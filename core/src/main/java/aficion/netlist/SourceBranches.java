@@ -253,14 +253,16 @@ final class SourceBranches {
                                                 : Double.MAX_VALUE,
                                         BUILDS * nominal / 2)
                                 .after(0));
+        int armature = part.innerNode();
+        part.contact("unexcited", out, armature, FIELD_CONTACT, coil, false);
         part.bending(
                 "armature",
-                out,
+                armature,
                 earth,
                 Set.of(Aspect.ENGINE),
                 conditions ->
                         new Branch.Source(
-                                out,
+                                armature,
                                 earth,
                                 sign * RESIDUAL * nominal * speed(dynamo, conditions),
                                 ARMATURE,

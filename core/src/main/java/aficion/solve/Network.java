@@ -234,11 +234,9 @@ public final class Network {
         if (felt.series() >= 0) {
             volts += felt.perAmp() * amps(felt.series());
         }
-        if (!pulled[coil]) {
-            return volts >= felt.pickUp();
-        }
         boolean reset = felt.reset() >= 0 && pulled[felt.reset()];
-        return volts > felt.dropOut() && !reset;
+        boolean strong = pulled[coil] ? volts > felt.dropOut() : volts >= felt.pickUp();
+        return strong && !reset;
     }
 
     public boolean pulled(int coil) {
