@@ -37,6 +37,7 @@ public final class Netlist {
     private final List<Slot> slots;
     private final List<CoilSlot> coils;
     private final Map<PartId, Map<String, Integer>> inside;
+    private final Map<Integer, Place> placeOf = new HashMap<>();
 
     /**
      * A branch to be.
@@ -53,6 +54,9 @@ public final class Netlist {
             List<Integer> movedBy,
             Set<Aspect> heeds,
             Function<Conditions, Branch> under) {}
+
+    /** Where a branch lies inside a part. */
+    private record Place(PartId part, String role) {}
 
     /** A coil to be, and the part it sits in. */
     record CoilSlot(PartId part, Function<Conditions, Coil> under) {}
@@ -80,6 +84,8 @@ public final class Netlist {
                             .filter(i -> slots.get(i).movedBy().contains(mover))
                             .toArray();
         }
+        built.inside.forEach((part, roles) ->
+                roles.forEach((role, branch) -> placeOf.put(branch, new Place(part, role))));
         this.inside = new HashMap<>();
         built.inside.forEach((part, roles) ->
                 inside.put(part, Collections.unmodifiableMap(new LinkedHashMap<>(roles))));
@@ -185,6 +191,16 @@ public final class Netlist {
     /** The wire that a branch stands for, when it stands for one. */
     public Optional<WireId> wireOf(int branch) {
         return Optional.ofNullable(wireOf.get(branch));
+    }
+
+    /** The part that a branch lies inside, when it does. */
+    public Optional<PartId> partOf(int branch) {
+        return Optional.ofNullable(placeOf.get(branch)).map(Place::part);
+    }
+
+    /** What a branch is inside its part; empty for a wire. */
+    public String roleOf(int branch) {
+        return Optional.ofNullable(placeOf.get(branch)).map(Place::role).orElse("");
     }
 
     /**

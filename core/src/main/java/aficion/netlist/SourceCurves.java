@@ -14,6 +14,9 @@ public final class SourceCurves {
     /** A lighting coil without lamps reaches this many times the nominal volts. */
     static final double LIGHTING_VOLTS = 2;
 
+    /** Exponent of Peukert's law for a lead-acid battery, typical (HANDBOOK section 3). */
+    public static final double USUAL_PEUKERT = 1.2;
+
     private static final double FALLS_PER_KELVIN = -0.007 / 14;
     private static final double[] REST_VOLTS = {11.9, 12.05, 12.2, 12.45, 12.7};
     private static final double CUT_IN_RPM = 1100;
@@ -84,5 +87,13 @@ public final class SourceCurves {
      */
     static double flywheelAmps(double rated, double speed) {
         return rated * -Math.expm1(-2.5 * Math.max(0, speed)) / -Math.expm1(-2.5);
+    }
+
+    /**
+     * What a lead-acid battery of that inner resistance mostly holds, ampere-hours: 45 Ah at 8 mΩ
+     * for 12 V (typical).
+     */
+    public static double usualCapacity(double nominal, double internal) {
+        return 0.36 / internal * nominal / 12;
     }
 }

@@ -68,6 +68,16 @@ public final class Solver {
         };
     }
 
+    /** Moves everything until it rests, from where it stands; whether it could. */
+    public boolean comesToRest() {
+        return settle() == Rest.SETTLED;
+    }
+
+    /** Brings settling resistances and sensing sources one step closer to their law. */
+    public void relax() {
+        resistancesMoved();
+    }
+
     /** What became of {@link #settle}. */
     enum Rest {
         SETTLED,

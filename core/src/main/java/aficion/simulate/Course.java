@@ -1,0 +1,77 @@
+package aficion.simulate;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+
+/**
+ * What a vehicle did over time.
+ *
+ * @param traces one for each probe, in the order they were asked for
+ * @param happenings in order of time
+ * @param steps how many steps were solved, rejected ones among them
+ */
+public record Course(List<Trace> traces, List<Happening> happenings, int steps) {
+    public Course {
+        traces = List.copyOf(traces);
+        happenings = List.copyOf(happenings);
+    }
+
+    /**
+     * What a probe read.
+     *
+     * @param seconds when, rising
+     * @param values volts, amps or a share; not a number where there was none
+     */
+    public record Trace(Probe probe, double[] seconds, double[] values) {
+        /** The value at a time, straight between the samples. */
+        public double at(double time) {
+            int after = 0;
+            while (after < seconds.length && seconds[after] < time) {
+                after++;
+            }
+            if (after == 0) {
+                return values[0];
+            }
+            if (after == seconds.length) {
+                return values[after - 1];
+            }
+            double span = seconds[after] - seconds[after - 1];
+            double share = span > 0 ? (time - seconds[after - 1]) / span : 1;
+            return values[after - 1] + share * (values[after] - values[after - 1]);
+        }
+
+        /** The largest value. */
+        public double most() {
+            return IntStream.range(0, values.length).mapToDouble(i -> values[i]).max().orElse(0);
+        }
+
+        /** The mean over time from one time to another. */
+        public double mean(double from, double to) {
+            double sum = 0;
+            double span = 0;
+            for (int i = 1; i < seconds.length; i++) {
+                double start = Math.max(from, seconds[i - 1]);
+                double end = Math.min(to, seconds[i]);
+                if (end > start) {
+                    sum += (at(start) + at(end)) / 2 * (end - start);
+                    span += end - start;
+                }
+            }
+            return span > 0 ? sum / span : 0;
+        }
+    }
+
+    /** When the first thing of a kind happened. */
+    public OptionalDouble first(Class<? extends Happening> kind) {
+        return happenings.stream()
+                .filter(kind::isInstance)
+                .mapToDouble(happening -> happening.at().value())
+                .findFirst();
+    }
+
+    /** How often something of a kind happened. */
+    public long count(Class<? extends Happening> kind) {
+        return happenings.stream().filter(kind::isInstance).count();
+    }
+}
