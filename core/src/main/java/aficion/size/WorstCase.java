@@ -1,6 +1,5 @@
 package aficion.size;
 
-import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.netlist.Conditions;
@@ -51,7 +50,7 @@ public final class WorstCase {
         var steady = new Peak[netlist.size()];
         var held = new Peak[netlist.size()];
         var troubles = new ArrayList<Trouble>();
-        for (var state : states(job, solver)) {
+        for (var state : states(solver)) {
             var peaks = OperatingStates.isHeld(job, state) ? held : steady;
             switch (solver.solve(state)) {
                 case Outcome.Solved(var point) -> raise(peaks, point);
@@ -62,7 +61,9 @@ public final class WorstCase {
         return new WorstCase(netlist, steady, held, troubles);
     }
 
-    private static Set<Conditions> states(Job job, Solver solver) {
+    /** Every state a job is judged in, each once. */
+    public static Set<Conditions> states(Solver solver) {
+        var job = solver.netlist().job();
         var keys =
                 Controls.of(job)
                         .key()

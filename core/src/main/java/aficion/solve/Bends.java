@@ -159,6 +159,20 @@ final class Bends {
                 });
     }
 
+    /** Where every branch is. */
+    double[] places() {
+        return at.clone();
+    }
+
+    /** Puts every branch where it was. */
+    void place(double[] places) {
+        for (int k = 0; k < law.length; k++) {
+            if (law[k] > STRAIGHT && at[k] != places[k]) {
+                place(k, places[k]);
+            }
+        }
+    }
+
     void forgiveTurns() {
         Arrays.fill(turns, (byte) 0);
     }

@@ -63,6 +63,9 @@ public final class Network {
     private boolean stale = true;
     private boolean parted = true;
     private int steps;
+    private int disturbed = Branch.NONE;
+    private double leakA;
+    private double leakB;
 
     /** A netlist under conditions, every coil at rest. */
     public Network(Netlist netlist, Conditions conditions) {
@@ -314,6 +317,48 @@ public final class Network {
         }
     }
 
+    /** What a network has settled: where to come back to. */
+    public static final class Memory {
+        private final boolean[] pulled;
+        private final boolean[] whole;
+        private final double[] settled;
+        private final double[] at;
+        private final double[] volts;
+
+        private Memory(Network network) {
+            pulled = network.pulled.clone();
+            whole = network.whole.clone();
+            settled = network.settled.clone();
+            at = network.bends.places();
+            volts = network.volts.clone();
+        }
+    }
+
+    /** Remembers coils, fuses, settled resistances and volts. */
+    public Memory remember() {
+        return new Memory(this);
+    }
+
+    /** Comes back to what was remembered, without the disturbance. */
+    public void recall(Memory memory) {
+        calm();
+        for (int coil = 0; coil < pulled.length; coil++) {
+            if (pulled[coil] != memory.pulled[coil]) {
+                pull(coil, memory.pulled[coil]);
+            }
+        }
+        for (int i = 0; i < size; i++) {
+            if (whole[i] != memory.whole[i]) {
+                fuse(i, memory.whole[i]);
+            }
+            if (settled[i] != memory.settled[i]) {
+                settle(i, memory.settled[i]);
+            }
+        }
+        bends.place(memory.at);
+        System.arraycopy(memory.volts, 0, volts, 0, volts.length);
+    }
+
     private void become(int i, boolean conducting) {
         if (conducting != conducts[i]) {
             conducts[i] = conducting;
@@ -370,6 +415,46 @@ public final class Network {
         return true;
     }
 
+    /**
+     * Disturbs one straight branch, in place of the one disturbed before.
+     *
+     * @param branch the branch
+     * @param conductance what it has instead, siemens; 0 where it is broken
+     * @param toEarthA leak from its first node to the reference, siemens
+     * @param toEarthB leak from its second node to the reference, siemens
+     */
+    public void disturb(int branch, double conductance, double toEarthA, double toEarthB) {
+        if (bendOf[branch] >= 0) {
+            throw new IllegalArgumentException("branch " + branch + " bends");
+        }
+        calm();
+        disturbed = branch;
+        leakA = toEarthA;
+        leakB = toEarthB;
+        become(branch, conductance > 0);
+        siemens[branch] = conductance;
+        stale = true;
+        parted |= toEarthA > 0 || toEarthB > 0;
+    }
+
+    /** Takes the disturbance away. */
+    public void calm() {
+        if (disturbed >= 0) {
+            int branch = disturbed;
+            parted |= leakA > 0 || leakB > 0;
+            stale = true;
+            disturbed = Branch.NONE;
+            leakA = 0;
+            leakB = 0;
+            refresh(branch);
+        }
+    }
+
+    /** The current that a disturbance leads to the reference. */
+    public double strayAmps() {
+        return disturbed < 0 ? 0 : leakA * volts[a[disturbed]] + leakB * volts[b[disturbed]];
+    }
+
     /** Whether a branch conducts at all. */
     public boolean conducts(int branch) {
         return conducts[branch];
@@ -413,6 +498,10 @@ public final class Network {
             if (bendOf[i] < 0 && conducts[i]) {
                 stamp(rank[a[i]], rank[b[i]], entry[i], siemens[i]);
             }
+        }
+        if (disturbed >= 0) {
+            leak(a[disturbed], leakA);
+            leak(b[disturbed], leakB);
         }
         for (int node = 1; node < parent.length; node++) {
             if (parent[node] == node) {
@@ -476,6 +565,12 @@ public final class Network {
         return worst;
     }
 
+    private void leak(int node, double conductance) {
+        if (node > 0) {
+            matrix.addLeak(rank[node], conductance);
+        }
+    }
+
     private double found(int rank) {
         return rank < 0 ? 0 : matrix.volts(rank);
     }
@@ -531,11 +626,21 @@ public final class Network {
         }
         for (int i = 0; i < size; i++) {
             if (conducts[i]) {
-                int one = root(a[i]);
-                int other = root(b[i]);
-                parent[Math.max(one, other)] = Math.min(one, other);
+                join(a[i], b[i]);
             }
         }
+        if (leakA > 0) {
+            join(a[disturbed], 0);
+        }
+        if (leakB > 0) {
+            join(b[disturbed], 0);
+        }
+    }
+
+    private void join(int one, int other) {
+        int first = root(one);
+        int second = root(other);
+        parent[Math.max(first, second)] = Math.min(first, second);
     }
 
     private int root(int node) {

@@ -73,6 +73,13 @@ public final class Solver {
         return settle() == Rest.SETTLED;
     }
 
+    /**
+     * Moves coils and resistances until they rest, and leaves the fuses alone; whether it could.
+     */
+    public boolean movesCoils() {
+        return settle(false) == Rest.SETTLED;
+    }
+
     /** Brings settling resistances and sensing sources one step closer to their law. */
     public void relax() {
         resistancesMoved();
@@ -87,6 +94,10 @@ public final class Solver {
 
     /** Moves coils, resistances and fuses from where they stand until all have come to rest. */
     Rest settle() {
+        return settle(true);
+    }
+
+    private Rest settle(boolean fusesOpen) {
         oneAtATime = false;
         restless.clear();
         seen.clear();
@@ -104,7 +115,7 @@ public final class Solver {
                     seen.clear();
                     restless.clear();
                 }
-            } else if (!resistancesMoved() && !fuseOpened()) {
+            } else if (!resistancesMoved() && !(fusesOpen && fuseOpened())) {
                 return Rest.SETTLED;
             }
         }
