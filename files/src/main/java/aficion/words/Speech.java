@@ -26,6 +26,8 @@ import aficion.quantity.Quantity;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.size.Guard;
+import aficion.sweep.Consequence;
+import aficion.sweep.Fault;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -240,6 +242,56 @@ public final class Speech {
                                         Controls.position(control, conditions)))
                         .collect(Collectors.joining(", "));
         return text.isEmpty() ? Words.of("condition.rest") : text;
+    }
+
+    /** What gives way, the wire with where it goes. */
+    public String fault(Fault fault) {
+        return switch (fault) {
+            case Fault.Broken(var wire) -> Words.of("fault.Broken", led(wire));
+            case Fault.Chafed(var wire, var place) ->
+                    Words.of(
+                            "fault.Chafed." + place.name(),
+                            led(wire),
+                            job.wire(wire).from().terminal(),
+                            job.wire(wire).to().terminal());
+            case Fault.EarthLost(var earth) -> Words.of("fault.EarthLost", name(earth));
+            case Fault.BadJoint(var wire, var more) ->
+                    Words.of("fault.BadJoint", led(wire), say(more));
+        };
+    }
+
+    /** What a fault does. */
+    public String consequence(Consequence consequence) {
+        var key = "consequence." + consequence.getClass().getSimpleName();
+        return switch (consequence) {
+            case Consequence.Burns(var wire, var amps, var within) ->
+                    Words.of(key, number(wire), say(amps), say(within));
+            case Consequence.Overheats(var wire, var amps, var carries) ->
+                    Words.of(key, number(wire), say(amps), say(carries));
+            case Consequence.Opens(var guard, var amps, var within) ->
+                    Words.of(key, guard, say(amps), say(within));
+            case Consequence.RunsByItself(var part, _, var amps) ->
+                    Words.of(key, name(part), say(amps));
+            case Consequence.Glows(var part, _, var share) ->
+                    Words.of(key, name(part), percent(share.value()));
+            case Consequence.Moves(var gauge, var from, var to) ->
+                    Words.of(key, name(gauge), percent(from.value()), percent(to.value()));
+            case Consequence.GoesDark(var part, _) -> Words.of(key, name(part));
+            case Consequence.Weakens(var part, _, var left) ->
+                    Words.of(key, name(part), percent(left.value()));
+            case Consequence.Restless() -> Words.of(key);
+        };
+    }
+
+    /** A wire by its number, its colour and its two ends. */
+    private String led(WireId wire) {
+        var found = job.wire(wire);
+        return Words.of(
+                "wire.led",
+                found.number(),
+                colour(found.colour()),
+                found.from().terminal(),
+                found.to().terminal());
     }
 
     public static String percent(double share) {

@@ -32,6 +32,8 @@ import picocli.CommandLine.Spec;
             CheckCommand.class,
             SolveCommand.class,
             ReportCommand.class,
+            ExportCommand.class,
+            SweepCommand.class,
             ShotsCommand.class
         })
 public final class Commands implements Callable<Integer> {

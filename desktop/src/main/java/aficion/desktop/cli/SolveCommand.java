@@ -2,20 +2,9 @@ package aficion.desktop.cli;
 
 import aficion.desktop.cli.Commands.BadInput;
 import aficion.job.Job;
-import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
-import aficion.netlist.Netlist;
-import aficion.quantity.Celsius;
-import aficion.quantity.Ratio;
-import aficion.quantity.Rpm;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import aficion.words.Words;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -30,15 +19,7 @@ import picocli.CommandLine.Option;
 final class SolveCommand extends Commands.Printing {
     @Mixin private Commands.JobArgument job;
 
-    @Option(
-            names = "--set",
-            paramLabel = "NAME=VALUE",
-            description = {
-                "a control's position (key=run), or rpm, charge (0 to 1), air (degrees C), or a level (fuel=0.5);",
-                "several at once with commas"
-            },
-            split = ",")
-    private List<String> settings = new ArrayList<>();
+    @Mixin private StateOption state;
 
     @Option(
             names = "--format",
@@ -53,76 +34,7 @@ final class SolveCommand extends Commands.Printing {
             throw new BadInput(Words.of("cli.format", format));
         }
         var loaded = job.load();
-        var conditions = Conditions.REST;
-        for (var setting : settings) {
-            conditions = set(loaded, conditions, setting);
-        }
-        return switch (new Solver(Netlist.of(loaded)).solve(conditions)) {
-            case Outcome.Solved(var point) -> print(loaded, point);
-            case Outcome.Chattering(var relays) ->
-                    throw new BadInput(Words.of("cli.chatter", relays));
-            case Outcome.Unsolvable(var reason, _) ->
-                    throw new BadInput(Words.of("cli.unsolvable", reason));
-        };
-    }
-
-    private static Conditions set(Job job, Conditions conditions, String setting) {
-        int equals = setting.indexOf('=');
-        if (equals <= 0) {
-            throw new BadInput(Words.of("cli.set.form", setting));
-        }
-        var name = setting.substring(0, equals).strip();
-        var value = setting.substring(equals + 1).strip();
-        var controls = Controls.of(job);
-        return switch (name) {
-            case "rpm" -> conditions.withEngine(new Rpm(number(name, value, 0, 20000)));
-            case "charge" -> conditions.withCharge(new Ratio(number(name, value, 0, 1)));
-            case "air" -> conditions.withAir(new Celsius(number(name, value, -50, 150)));
-            default ->
-                    controls.levels().contains(name)
-                            ? conditions.withLevel(name, number(name, value, 0, 1))
-                            : position(controls, conditions, name, value);
-        };
-    }
-
-    private static Conditions position(
-            Controls controls, Conditions conditions, String name, String value) {
-        var control =
-                controls.find(name)
-                        .orElseThrow(() ->
-                                new BadInput(Words.of("cli.set.control", name, known(controls))));
-        if (control.position(value).isEmpty()) {
-            var positions =
-                    control.positions().stream()
-                            .map(position -> position.name())
-                            .collect(Collectors.joining(", "));
-            throw new BadInput(Words.of("cli.set.position", name, value, positions));
-        }
-        return conditions.with(name, value);
-    }
-
-    private static String known(Controls controls) {
-        var names =
-                new ArrayList<>(controls.controls().stream().map(Controls.Control::name).toList());
-        names.addAll(controls.levels());
-        names.addAll(List.of("rpm", "charge", "air"));
-        return String.join(", ", names);
-    }
-
-    private static double number(String name, String value, double least, double most) {
-        try {
-            double number = Double.parseDouble(value);
-            if (number >= least && number <= most) {
-                return number;
-            }
-        } catch (NumberFormatException e) {
-            throw new BadInput(range(name, value, least, most));
-        }
-        throw new BadInput(range(name, value, least, most));
-    }
-
-    private static String range(String name, String value, double least, double most) {
-        return Words.of("cli.set.number", name, least + " - " + most, value);
+        return print(loaded, state.solve(loaded));
     }
 
     private int print(Job job, OperatingPoint point) throws IOException {
