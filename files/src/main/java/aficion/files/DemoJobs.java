@@ -9,7 +9,7 @@ import java.util.Optional;
 
 /** The made-up jobs that ship with the program. */
 public final class DemoJobs {
-    private static final List<String> NAMES = List.of("roadster");
+    private static final List<String> NAMES = List.of("roadster", "motorcycle", "tractor");
 
     private DemoJobs() {}
 
