@@ -4,10 +4,10 @@ import aficion.job.PartId;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -24,12 +24,25 @@ public final class Solver {
     private static final int MOST_PASSES = 600;
     private static final double SETTLED = 1e-9;
 
+    /** After so many passes a resistance that creeps along a kink has settled well enough. */
+    private static final int PATIENT = 60;
+
+    private static final double ROUGHLY = 1e-6;
+
+    /** After so many times a step that has been shortened does not grow again. */
+    private static final int MOST_OVERSHOT = 8;
+
+    private static final double GROWTH = 1.2;
+
     /** How far above its set point a sensing source may go to make up for its lead, in volts. */
     private static final double MOST_RAISED = 2;
 
     private final Network network;
     private final int[] settling;
     private final int[] fuses;
+    private final double[] gain;
+    private final double[] missed;
+    private final int[] overshot;
     private final Set<BitSet> seen = new HashSet<>();
     private final BitSet restless = new BitSet();
     private boolean oneAtATime;
@@ -42,6 +55,9 @@ public final class Solver {
     public Solver(Network network) {
         this.network = network;
         this.settling = network.netlist().bending().toArray();
+        this.gain = new double[network.netlist().size()];
+        this.missed = new double[gain.length];
+        this.overshot = new int[gain.length];
         this.fuses =
                 IntStream.range(0, network.netlist().size())
                         .filter(i -> network.branch(i) instanceof Branch.Trip)
@@ -82,7 +98,7 @@ public final class Solver {
 
     /** Brings settling resistances and sensing sources one step closer to their law. */
     public void relax() {
-        resistancesMoved();
+        resistancesMoved(SETTLED);
     }
 
     /** What became of {@link #settle}. */
@@ -98,6 +114,9 @@ public final class Solver {
     }
 
     private Rest settle(boolean fusesOpen) {
+        Arrays.fill(gain, 1);
+        Arrays.fill(missed, 0);
+        Arrays.fill(overshot, 0);
         oneAtATime = false;
         restless.clear();
         seen.clear();
@@ -115,7 +134,8 @@ public final class Solver {
                     seen.clear();
                     restless.clear();
                 }
-            } else if (!resistancesMoved() && !(fusesOpen && fuseOpened())) {
+            } else if (!resistancesMoved(pass < PATIENT ? SETTLED : ROUGHLY)
+                    && !(fusesOpen && fuseOpened())) {
                 return Rest.SETTLED;
             }
         }
@@ -147,21 +167,25 @@ public final class Solver {
         return restless.stream().mapToObj(netlist()::coilPart).toList();
     }
 
-    private boolean resistancesMoved() {
+    private boolean resistancesMoved(double tolerance) {
         boolean moved = false;
         for (int i : settling) {
             double before = network.settled(i);
             double wanted =
                     switch (network.branch(i)) {
                         case Branch.Settling branch ->
-                                Math.max(branch.least(), aimed(branch, before));
+                                Math.max(branch.least(), damped(i, aimed(branch, before)));
                         case Branch.Limited source ->
-                                raised(source.sense(), source.sign(), source.emf(), before);
+                                source.sense()
+                                        .map(sense -> raised(i, source, sense))
+                                        .orElse(before);
                         case Branch.Source source ->
-                                raised(source.sense(), 1, source.emf(), before);
+                                source.sense()
+                                        .map(sense -> raised(i, source, sense))
+                                        .orElse(before);
                         default -> before;
                     };
-            if (Math.abs(wanted - before) > SETTLED * before) {
+            if (Math.abs(wanted - before) > tolerance * before) {
                 network.settle(i, wanted);
                 moved = true;
             }
@@ -169,16 +193,63 @@ public final class Solver {
         return moved;
     }
 
-    /** The volts a source aims at so that its sense lead has what it should have. */
-    private double raised(Optional<Branch.Sense> sense, int sign, double emf, double before) {
-        if (sense.isEmpty()) {
+    /**
+     * Moves towards what is aimed at, by less each time it has been overshot: where the rest of the
+     * network has a kink, the aim may jump to and fro for ever.
+     */
+    private double damped(int branch, double aim) {
+        double before = network.settled(branch);
+        double missing = aim - before;
+        if (missing * missed[branch] < 0) {
+            overshot[branch]++;
+            gain[branch] /= 2;
+        } else if (overshot[branch] < MOST_OVERSHOT) {
+            gain[branch] = Math.min(1, GROWTH * gain[branch]);
+        }
+        missed[branch] = missing;
+        return before + gain[branch] * missing;
+    }
+
+    /**
+     * The volts a source that gives aims at so that its sense lead has what it should have. Where
+     * it gives all it can, or nothing, it is taken to the edge of where it regulates first, and
+     * left alone when that would not help.
+     */
+    private double raised(int branch, Branch.Limited source, Branch.Sense sense) {
+        double before = network.settled(branch);
+        double missing = missing(source.emf(), source.sign(), sense);
+        double volts = source.sign() * network.across(branch);
+        double full = volts + source.limit() * source.ohms();
+        if (missing > 0) {
+            return full < before
+                    ? before
+                    : within(source.emf(), damped(branch, Math.max(before, volts) + missing));
+        }
+        return volts >= before
+                ? before
+                : within(source.emf(), damped(branch, Math.min(before, full) + missing));
+    }
+
+    /** The same for a shunt, which only takes. */
+    private double raised(int branch, Branch.Source source, Branch.Sense sense) {
+        double before = network.settled(branch);
+        double missing = missing(source.emf(), 1, sense);
+        double volts = network.across(branch);
+        if (missing > 0 && volts < before) {
             return before;
         }
-        int node = sense.get().node();
-        int against = sense.get().against();
-        boolean blind = network.floats(node) || network.floats(against);
-        double felt = blind ? 0 : sign * (network.volts(node) - network.volts(against));
-        return Math.clamp(before + emf - felt, emf / 2, emf + MOST_RAISED);
+        return within(source.emf(), damped(branch, Math.min(before, volts) + missing));
+    }
+
+    private double missing(double emf, int sign, Branch.Sense sense) {
+        boolean blind = network.floats(sense.node()) || network.floats(sense.against());
+        return blind
+                ? emf
+                : emf - sign * (network.volts(sense.node()) - network.volts(sense.against()));
+    }
+
+    private static double within(double emf, double wanted) {
+        return Math.clamp(wanted, emf / 2, emf + MOST_RAISED);
     }
 
     /**
