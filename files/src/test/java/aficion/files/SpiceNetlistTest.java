@@ -31,7 +31,11 @@ class SpiceNetlistTest {
     @TempDir private Path folder;
 
     @ParameterizedTest
-    @CsvSource({"roadster, 0", "roadster, 800", "roadster, 3500"})
+    @CsvSource({
+        "roadster, 0", "roadster, 800", "roadster, 3500",
+        "motorcycle, 0", "motorcycle, 1500", "motorcycle, 5000",
+        "tractor, 0", "tractor, 700", "tractor, 2000"
+    })
     void everyTerminalIsNamedAndTheLastLineAsksForTheOperatingPoint(String demo, double rpm)
             throws IOException {
         var job = DemoJobs.find(demo).orElseThrow();
@@ -52,7 +56,11 @@ class SpiceNetlistTest {
 
     /** Within 1 mV and a thousandth, at every node that does not float. */
     @ParameterizedTest
-    @CsvSource({"roadster, 0", "roadster, 800", "roadster, 3500"})
+    @CsvSource({
+        "roadster, 0", "roadster, 800", "roadster, 3500",
+        "motorcycle, 0", "motorcycle, 1500", "motorcycle, 5000",
+        "tractor, 0", "tractor, 700", "tractor, 2000"
+    })
     void aGeneralCircuitSolverFindsOurVolts(String demo, double rpm) throws Exception {
         assumeThat(installed()).as("ngspice is installed").isTrue();
         var job = DemoJobs.find(demo).orElseThrow();
