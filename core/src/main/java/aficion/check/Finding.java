@@ -6,7 +6,10 @@ import aficion.job.WireId;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import java.util.List;
 
 /**
@@ -20,7 +23,9 @@ public sealed interface Finding {
     Subject subject();
 
     /** Edits that would mend it, the best first; empty when only a person can. */
-    List<Edit> remedies();
+    default List<Edit> remedies() {
+        return List.of();
+    }
 
     /** The name of the rule that found it; never changes. */
     default String rule() {
@@ -155,11 +160,6 @@ public sealed interface Finding {
         public Severity severity() {
             return Severity.FIX;
         }
-
-        @Override
-        public List<Edit> remedies() {
-            return List.of();
-        }
     }
 
     /** Two wires whose labels say the same. */
@@ -186,10 +186,208 @@ public sealed interface Finding {
         public PartId part() {
             return relay;
         }
+    }
+
+    /** A part that works only one way round, connected the other way round. */
+    record PolarityReversed(PartId part, Volts sees, List<Edit> remedies) implements AboutPart {
+        public PolarityReversed {
+            remedies = List.copyOf(remedies);
+        }
 
         @Override
-        public List<Edit> remedies() {
-            return List.of();
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A motor whose leads are exchanged. */
+    record RunsBackwards(PartId part, List<Edit> remedies) implements AboutPart {
+        public RunsBackwards {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** An ignition coil fed at its terminal 1: the spark is positive at the plug, and weak. */
+    record CoilReversed(PartId part, List<Edit> remedies) implements AboutPart {
+        public CoilReversed {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** An ammeter that shows discharge while the battery is charged, and the reverse. */
+    record ReadsBackwards(PartId part, List<Edit> remedies) implements AboutPart {
+        public ReadsBackwards {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A relay whose suppression diode conducts: a short beside the coil. */
+    record SuppressionReversed(PartId part, List<Edit> remedies) implements AboutPart {
+        public SuppressionReversed {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.DANGER;
+        }
+    }
+
+    /** A part made for other volts than the vehicle has. */
+    record WrongVoltage(PartId part, Volts made, Volts system) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A part that is always live and switched in its earth: a chafe makes it run by itself. */
+    record SwitchedInEarth(PartId part) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** A part that draws current with everything off. */
+    record DrawsAtRest(PartId part, Amps amps) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
+    /**
+     * An ignition that is fed backwards when the key is off and the engine turns: it keeps running.
+     */
+    record KeepsRunning(PartId part, Amps amps, List<Edit> remedies) implements AboutPart {
+        public KeepsRunning {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.DANGER;
+        }
+    }
+
+    /** A source on the engine that does not begin to charge in any position of the key. */
+    record NeverCharges(PartId part) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** An ignition that loses its feed while the starter turns. */
+    record LostInStart(PartId part, String position) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A two-speed motor whose high speed can be switched in while the low one does not run. */
+    record HighBeforeLow(PartId part) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A relay that feeds more than one motor. */
+    record TwoMotorsOneRelay(PartId part, int motors) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** A gauge and a sender made for different ranges. */
+    record FamiliesDiffer(PartId part, PartId sender, String gauge, String made)
+            implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A flasher unit that does not flash right with the lamps it has. */
+    record FlasherLoad(PartId part, Watts load, Watts made) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A source that does not carry what is on at road speed: the battery pays the rest. */
+    record SourceTooSmall(PartId part, Amps drawn, Amps given) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** An earth point that a gauge shares with a heavy load: its reading moves with the load. */
+    record EarthShared(PartId part, PartId gauge, Amps amps) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** A guard that may open together with, or before, one behind it. */
+    record NotSelective(PartId part, FuseSeat main, FuseSeat branch) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** A lamp that does not get the volts for its light. */
+    record LampDim(PartId part, Ratio light, Volts volts) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** A magneto whose kill lead is not earthed when the key is off. */
+    record MagnetoNeverStops(PartId part) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.DANGER;
+        }
+    }
+
+    /** A magneto whose kill lead gets volts. */
+    record MagnetoFed(PartId part, Volts volts) implements AboutPart {
+        @Override
+        public Severity severity() {
+            return Severity.DANGER;
+        }
+    }
+
+    /** A lead stated to end at its guard that is longer than within reach. */
+    record GuardFar(WireId wire, Metres length) implements AboutWire {
+        @Override
+        public Severity severity() {
+            return Severity.ADVISE;
         }
     }
 }

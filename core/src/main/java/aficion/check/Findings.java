@@ -16,7 +16,28 @@ public final class Findings {
                     new FuseLoadRule(),
                     new ContactRule(),
                     new ConnectionRule(),
-                    new LabelRule());
+                    new LabelRule(),
+                    new SuppressionRule(),
+                    new BackfeedRule(),
+                    new MagnetoRule(),
+                    new PolarityRule(),
+                    new DirectionRule(),
+                    new AmmeterRule(),
+                    new VoltageRule(),
+                    new ChargeRule(),
+                    new StartRule(),
+                    new InterlockRule(),
+                    new FamilyRule(),
+                    new FlasherRule(),
+                    new CoilPolarityRule(),
+                    new RelayLoadRule(),
+                    new SourceRule(),
+                    new SharedEarthRule(),
+                    new SelectivityRule(),
+                    new ReachRule(),
+                    new LightRule(),
+                    new EarthSwitchRule(),
+                    new RestDrawRule());
 
     private Findings() {}
 

@@ -96,6 +96,19 @@ public final class Netlist {
         return new NetlistBuilder(job).build();
     }
 
+    /** The terminals joined to one by wires, splices and connectors, itself first. */
+    public static Set<Terminal> joined(Job job, Terminal start) {
+        return new NetlistBuilder(job).joinedTo(start);
+    }
+
+    /**
+     * The terminals reached from one through wires, and through every switch, fuse, relay contact
+     * and joint as if it were closed, itself first.
+     */
+    public static Set<Terminal> reached(Job job, Terminal start) {
+        return new NetlistBuilder(job).reachedFrom(start);
+    }
+
     public Job job() {
         return job;
     }

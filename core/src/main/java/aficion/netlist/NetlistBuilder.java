@@ -5,6 +5,7 @@ import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -23,6 +24,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** Takes a job apart into nodes and branches: one node for each terminal and each mass. */
 final class NetlistBuilder {
@@ -119,6 +122,29 @@ final class NetlistBuilder {
 
     /** The terminals joined to one by wires, splices and connectors, itself first. */
     Set<Terminal> joinedTo(Terminal start) {
+        return reachedFrom(
+                start,
+                part -> part.kind() instanceof JoinKind.Connector ? passes(part) : List.of());
+    }
+
+    /** The terminals reached from one through all that does not limit the current, if closed. */
+    Set<Terminal> reachedFrom(Terminal start) {
+        return reachedFrom(
+                start,
+                part ->
+                        Stream.concat(
+                                        passes(part).stream(),
+                                        part.kind().seats().stream()
+                                                .map(seat ->
+                                                        Kind.Pass.solid(seat.in(), seat.out())))
+                                .toList());
+    }
+
+    private static List<Kind.Pass> passes(Part part) {
+        return part.kind().passes();
+    }
+
+    private Set<Terminal> reachedFrom(Terminal start, Function<Part, List<Kind.Pass>> through) {
         var seen = new LinkedHashSet<>(List.of(start));
         var open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
@@ -127,10 +153,8 @@ final class NetlistBuilder {
             wiresAt.getOrDefault(terminal, List.of())
                     .forEach(wire -> next.addAll(wire.terminals()));
             var part = parts.get(terminal.part());
-            if (part.kind() instanceof JoinKind.Connector connector) {
-                for (var pass : connector.passes()) {
-                    pass.across(terminal.pin()).map(part::terminal).ifPresent(next::add);
-                }
+            for (var pass : through.apply(part)) {
+                pass.across(terminal.pin()).map(part::terminal).ifPresent(next::add);
             }
             next.stream().filter(seen::add).forEach(open::add);
         }

@@ -1,5 +1,6 @@
 package aficion.size;
 
+import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.netlist.Conditions;
@@ -7,6 +8,7 @@ import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
+import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -29,6 +31,9 @@ public final class WorstCase {
     private final Peak[] steady;
     private final Peak[] held;
     private final List<Trouble> troubles;
+    private final List<OperatingPoint> bases;
+    private final double[] leastVolts;
+    private final double[] mostVolts;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
     public record Peak(Amps amps, OperatingPoint point) {}
@@ -36,34 +41,59 @@ public final class WorstCase {
     /** A state that has no operating point. */
     public record Trouble(Conditions conditions, Outcome outcome) {}
 
-    private WorstCase(Netlist netlist, Peak[] steady, Peak[] held, List<Trouble> troubles) {
+    /** The least and the most volts across a branch, over all states. */
+    public record Span(Volts least, Volts most) {}
+
+    private WorstCase(Netlist netlist) {
         this.netlist = netlist;
-        this.steady = steady;
-        this.held = held;
-        this.troubles = List.copyOf(troubles);
+        this.steady = new Peak[netlist.size()];
+        this.held = new Peak[netlist.size()];
+        this.troubles = new ArrayList<>();
+        this.bases = new ArrayList<>();
+        this.leastVolts = new double[netlist.size()];
+        this.mostVolts = new double[netlist.size()];
     }
 
     /** Solves every state of a job; {@code solver} is of that job's netlist. */
     public static WorstCase of(Solver solver) {
-        var netlist = solver.netlist();
-        var job = netlist.job();
-        var steady = new Peak[netlist.size()];
-        var held = new Peak[netlist.size()];
-        var troubles = new ArrayList<Trouble>();
-        for (var state : states(solver)) {
-            var peaks = OperatingStates.isHeld(job, state) ? held : steady;
-            switch (solver.solve(state)) {
-                case Outcome.Solved(var point) -> raise(peaks, point);
-                case Outcome.Chattering chattering -> troubles.add(new Trouble(state, chattering));
-                case Outcome.Unsolvable unsolvable -> troubles.add(new Trouble(state, unsolvable));
+        var job = solver.netlist().job();
+        var worst = new WorstCase(solver.netlist());
+        for (var base : bases(job, solver)) {
+            for (var state : OperatingStates.withSources(job, base)) {
+                if (solver.solve(state) instanceof Outcome.Solved(var point)) {
+                    worst.bases.add(point);
+                }
             }
         }
-        return new WorstCase(netlist, steady, held, troubles);
+        for (var state : states(solver)) {
+            var peaks = OperatingStates.isHeld(job, state) ? worst.held : worst.steady;
+            switch (solver.solve(state)) {
+                case Outcome.Solved(var point) -> worst.raise(peaks, point);
+                case Outcome.Chattering chattering ->
+                        worst.troubles.add(new Trouble(state, chattering));
+                case Outcome.Unsolvable unsolvable ->
+                        worst.troubles.add(new Trouble(state, unsolvable));
+            }
+        }
+        return worst;
     }
 
     /** Every state a job is judged in, each once. */
     public static Set<Conditions> states(Solver solver) {
         var job = solver.netlist().job();
+        var bases = bases(job, solver);
+        var states = new LinkedHashSet<Conditions>();
+        for (var circuit : job.circuits()) {
+            for (var basis : bases) {
+                OperatingStates.of(job, circuit.id(), basis)
+                        .forEach(state -> states.addAll(OperatingStates.withSources(job, state)));
+            }
+        }
+        return states;
+    }
+
+    /** At rest; and for each position of the key everything else where it loads the source most. */
+    private static Set<Conditions> bases(Job job, Solver solver) {
         var keys =
                 Controls.of(job)
                         .key()
@@ -77,14 +107,7 @@ public final class WorstCase {
         for (var key : keys) {
             bases.add(OperatingStates.heaviest(job, key, state -> drawn(solver, state)));
         }
-        var states = new LinkedHashSet<Conditions>();
-        for (var circuit : job.circuits()) {
-            for (var basis : bases) {
-                OperatingStates.of(job, circuit.id(), basis)
-                        .forEach(state -> states.addAll(OperatingStates.withSources(job, state)));
-            }
-        }
-        return states;
+        return bases;
     }
 
     private static double drawn(Solver solver, Conditions state) {
@@ -93,9 +116,12 @@ public final class WorstCase {
                 : 0;
     }
 
-    private static void raise(Peak[] peaks, OperatingPoint point) {
+    private void raise(Peak[] peaks, OperatingPoint point) {
         for (int branch = 0; branch < peaks.length; branch++) {
             double amps = point.branchAmps(branch);
+            double volts = point.branchVolts(branch);
+            leastVolts[branch] = Math.min(leastVolts[branch], volts);
+            mostVolts[branch] = Math.max(mostVolts[branch], volts);
             if (peaks[branch] == null
                     || Math.abs(amps) > Math.abs(peaks[branch].amps().value()) * (1 + 1e-9)) {
                 peaks[branch] = new Peak(new Amps(amps), point);
@@ -105,7 +131,22 @@ public final class WorstCase {
 
     /** States that could not be solved; nothing is known of them. */
     public List<Trouble> troubles() {
-        return troubles;
+        return List.copyOf(troubles);
+    }
+
+    /**
+     * The states with most on: at rest, and for each position of the key everything else where it
+     * loads the source most; each with the sources it may meet.
+     */
+    public List<OperatingPoint> bases() {
+        return List.copyOf(bases);
+    }
+
+    /** What volts a branch inside a part sees, over all states. */
+    public Optional<Span> volts(PartId part, String role) {
+        return Optional.ofNullable(netlist.inside(part).get(role))
+                .map(branch ->
+                        new Span(new Volts(leastVolts[branch]), new Volts(mostVolts[branch])));
     }
 
     /** The largest lasting current of a wire; empty when no state could be solved. */

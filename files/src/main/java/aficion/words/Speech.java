@@ -150,6 +150,37 @@ public final class Speech {
             case Finding.SameLabel(var wire, var other, var number, _) ->
                     Words.of(key, number, between(wire), between(other));
             case Finding.RelaysChatter(var relay) -> Words.of(key, name(relay));
+            case Finding.PolarityReversed(var part, var sees, _) ->
+                    Words.of(key, name(part), say(sees));
+            case Finding.RunsBackwards(var part, _) -> Words.of(key, name(part));
+            case Finding.CoilReversed(var part, _) -> Words.of(key, name(part));
+            case Finding.ReadsBackwards(var part, _) -> Words.of(key, name(part));
+            case Finding.SuppressionReversed(var part, _) -> Words.of(key, name(part));
+            case Finding.WrongVoltage(var part, var made, var system) ->
+                    Words.of(key, name(part), say(made), say(system));
+            case Finding.SwitchedInEarth(var part) -> Words.of(key, name(part));
+            case Finding.DrawsAtRest(var part, var amps) -> Words.of(key, name(part), say(amps));
+            case Finding.KeepsRunning(var part, var amps, _) ->
+                    Words.of(key, name(part), say(amps));
+            case Finding.NeverCharges(var part) -> Words.of(key, name(part));
+            case Finding.LostInStart(var part, var position) -> Words.of(key, name(part), position);
+            case Finding.HighBeforeLow(var part) -> Words.of(key, name(part));
+            case Finding.TwoMotorsOneRelay(var part, var motors) ->
+                    Words.of(key, name(part), motors);
+            case Finding.FamiliesDiffer(var gauge, var sender, var wanted, var made) ->
+                    Words.of(key, name(gauge), name(sender), wanted, made);
+            case Finding.FlasherLoad(var part, var load, var made) ->
+                    Words.of(key, name(part), say(load), say(made));
+            case Finding.SourceTooSmall(var part, var drawn, var given) ->
+                    Words.of(key, name(part), say(drawn), say(given));
+            case Finding.EarthShared(var earth, var sender, var amps) ->
+                    Words.of(key, name(earth), name(sender), say(amps));
+            case Finding.NotSelective(_, var main, var branch) -> Words.of(key, main, branch);
+            case Finding.LampDim(var part, var light, var volts) ->
+                    Words.of(key, name(part), percent(light.value()), say(volts));
+            case Finding.MagnetoNeverStops(var part) -> Words.of(key, name(part));
+            case Finding.MagnetoFed(var part, var volts) -> Words.of(key, name(part), say(volts));
+            case Finding.GuardFar(_, var length) -> Words.of(key, say(length));
         };
     }
 
@@ -183,6 +214,9 @@ public final class Speech {
                     Words.of("edit.InsertFuse", number(wire), marking(fuse));
             case Edit.InsertRelay(var wire, _, _) -> Words.of("edit.InsertRelay", number(wire));
             case Edit.Mount(var part, var earth) -> Words.of("edit.Mount", part, earth);
+            case Edit.Exchange(var part, var one, var other) ->
+                    Words.of("edit.Exchange", part, one, other);
+            case Edit.Refit(var part, _) -> Words.of("edit.Refit", part);
             case Edit.AddWire(var wire) -> Words.of("edit.AddWire", wire.number());
             case Edit.RemoveWire(var wire) -> Words.of("edit.RemoveWire", number(wire));
             case Edit.SetStage(var circuit, var stage, var finished) ->

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.check.Finding;
 import aficion.check.Findings;
+import aficion.check.Severity;
 import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.Terminal;
@@ -44,7 +45,10 @@ class RoadsterTest {
                         "GuardLargerThanWire",
                         "LeadWithoutGuard",
                         "WireTooThinByDrop",
-                        "TerminalUnconnected");
+                        "TerminalUnconnected",
+                        "NotSelective",
+                        "SwitchedInEarth",
+                        "DrawsAtRest");
         assertThat(((Finding.GuardLargerThanWire) findings.getFirst()).fuse()).hasToString("F6");
     }
 
@@ -52,13 +56,20 @@ class RoadsterTest {
     void theFirstRemedyOfEachLeavesNothingToFind() {
         var mended = job;
         for (int i = 0; i < 10; i++) {
-            var findings = Findings.of(Assessment.of(mended));
+            var findings = toMend(mended);
             if (findings.isEmpty()) {
                 break;
             }
             mended = findings.getFirst().remedies().getFirst().apply(mended);
         }
-        assertThat(Findings.of(Assessment.of(mended))).isEmpty();
+        assertThat(toMend(mended)).isEmpty();
+    }
+
+    /** What has to be mended, as against what is only advised or noted. */
+    private static List<Finding> toMend(Job job) {
+        return Findings.of(Assessment.of(job)).stream()
+                .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
+                .toList();
     }
 
     @Test

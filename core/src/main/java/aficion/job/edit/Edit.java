@@ -6,9 +6,11 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.End;
 import aficion.job.Job;
+import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
+import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.quantity.Amps;
@@ -107,6 +109,36 @@ public sealed interface Edit {
         @Override
         public Job apply(Job job) {
             return changedPart(job, part, found -> found.withMount(earth));
+        }
+    }
+
+    /** Exchanges the wires of two terminals of a part. */
+    record Exchange(PartId part, String one, String other) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            var first = job.part(part).terminal(one);
+            var second = job.part(part).terminal(other);
+            return job.withWires(
+                    job.wires().stream()
+                            .map(wire ->
+                                    wire.withFrom(moved(wire.from(), first, second))
+                                            .withTo(moved(wire.to(), first, second)))
+                            .toList());
+        }
+
+        private static End moved(End end, Terminal first, Terminal second) {
+            if (end.terminal().equals(first)) {
+                return new End(second, end.termination());
+            }
+            return end.terminal().equals(second) ? new End(first, end.termination()) : end;
+        }
+    }
+
+    /** Puts a part with the same terminals in the place of one. */
+    record Refit(PartId part, Kind kind) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedPart(job, part, found -> found.withKind(kind));
         }
     }
 

@@ -1,0 +1,25 @@
+package aficion.check;
+
+import aficion.job.LoadKind;
+import aficion.size.Assessment;
+import java.util.stream.Stream;
+
+/** Ignition coils whose primary current runs from 1 to 15. */
+final class CoilPolarityRule implements Rule {
+    private static final double RUNS = 0.2;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.job().parts().stream()
+                .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
+                .filter(part ->
+                        assessment
+                                .worst()
+                                .steady(part.id(), "body")
+                                .filter(peak -> peak.amps().value() < -RUNS)
+                                .isPresent())
+                .map(part ->
+                        new Finding.CoilReversed(
+                                part.id(), Exchanges.of(assessment.job(), part, "15", "1")));
+    }
+}

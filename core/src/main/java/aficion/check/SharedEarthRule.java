@@ -1,0 +1,56 @@
+package aficion.check;
+
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.quantity.Amps;
+import aficion.size.Assessment;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Earth points on the body where a sender meets a heavy load: every milliohm of a bad joint there
+ * moves the needle when the load comes on.
+ */
+final class SharedEarthRule implements Rule {
+    private static final double HEAVY = 8;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        return job.parts().stream()
+                .filter(part ->
+                        part.kind() instanceof JoinKind.EarthPoint(var mass, _)
+                                && mass == JoinKind.Mass.BODY)
+                .flatMap(earth ->
+                        sender(job, earth).stream()
+                                .flatMap(sender ->
+                                        assessment.worst().steady(earth.id(), "joint").stream()
+                                                .filter(peak ->
+                                                        Math.abs(peak.amps().value()) > HEAVY)
+                                                .map(peak ->
+                                                        new Finding.EarthShared(
+                                                                earth.id(),
+                                                                sender,
+                                                                new Amps(
+                                                                        Math.abs(
+                                                                                peak.amps()
+                                                                                        .value()))))));
+    }
+
+    private static Optional<PartId> sender(Job job, Part earth) {
+        var mounted =
+                job.parts().stream().filter(part -> part.mount().equals(Optional.of(earth.id())));
+        var wired =
+                job.wiresAt(earth.terminal("E")).stream()
+                        .flatMap(wire -> wire.terminals().stream())
+                        .map(Terminal::part)
+                        .map(job::part);
+        return Stream.concat(mounted, wired)
+                .filter(part -> part.kind() instanceof JoinKind.Sender)
+                .map(Part::id)
+                .findFirst();
+    }
+}

@@ -1,0 +1,72 @@
+package aficion.check;
+
+import aficion.job.ControlKind;
+import aficion.job.Kind;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.stream.Stream;
+
+/**
+ * Ignition fed from a position of the key that drops while it starts: an accessory terminal instead
+ * of an ignition one.
+ */
+final class StartRule implements Rule {
+    private static final double FED = 0.3;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        var key = Controls.of(job).key();
+        if (key.isEmpty()) {
+            return Stream.empty();
+        }
+        var solver = new Solver(Netlist.of(job));
+        var points =
+                key.get().positions().stream()
+                        .map(position ->
+                                solver.solve(
+                                        Conditions.REST.with(key.get().name(), position.name())))
+                        .filter(Outcome.Solved.class::isInstance)
+                        .map(outcome -> ((Outcome.Solved) outcome).point())
+                        .toList();
+        return job.parts().stream()
+                .filter(part -> ignites(part.kind()))
+                .filter(part -> points.stream().anyMatch(point -> fed(point, part)))
+                .flatMap(part ->
+                        points.stream()
+                                .filter(point -> cranks(assessment, point) && !fed(point, part))
+                                .limit(1)
+                                .map(point ->
+                                        new Finding.LostInStart(
+                                                part.id(),
+                                                point.conditions()
+                                                        .positions()
+                                                        .get(key.get().name()))));
+    }
+
+    private static boolean ignites(Kind kind) {
+        return kind instanceof LoadKind.IgnitionCoil || kind instanceof ControlKind.IgnitionBox;
+    }
+
+    private static boolean fed(OperatingPoint point, Part part) {
+        var volts = point.voltsAt(part.terminal("15"));
+        double system = point.netlist().job().vehicle().system().value();
+        return volts.filter(found -> Math.abs(found.value()) > FED * system).isPresent();
+    }
+
+    private static boolean cranks(Assessment assessment, OperatingPoint point) {
+        return assessment.job().parts().stream()
+                .filter(part -> part.kind() instanceof LoadKind.Starter)
+                .anyMatch(part ->
+                        point.through(part.id(), "motor").map(Amps::value).orElse(0.0) != 0
+                                && point.pulledIn(part.id()));
+    }
+}

@@ -1,0 +1,489 @@
+package aficion.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.job.Action;
+import aficion.job.Contact;
+import aficion.job.ControlKind;
+import aficion.job.Job;
+import aficion.job.JobBuilder;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.LoadKind;
+import aficion.job.PartId;
+import aficion.job.Position;
+import aficion.job.SourceKind;
+import aficion.job.Unguarded;
+import aficion.quantity.Amps;
+import aficion.quantity.Henries;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import aficion.size.Assessment;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Each mistake is found where it is made, is not found where it is not, and its remedy mends it.
+ */
+class RulesTest {
+    private static final Volts TWELVE = new Volts(12);
+    private static final LoadKind.Motor FAN = new LoadKind.Motor(new Amps(6), TWELVE);
+
+    private static <F extends Finding> List<F> found(Job job, Class<F> kind) {
+        return Findings.of(Assessment.of(job)).stream()
+                .filter(kind::isInstance)
+                .map(kind::cast)
+                .toList();
+    }
+
+    private static <F extends Finding> F only(JobBuilder job, Class<F> kind) {
+        var findings = found(job.build(), kind);
+        assertThat(findings).hasSize(1);
+        return findings.getFirst();
+    }
+
+    private static void none(JobBuilder job, Class<? extends Finding> kind) {
+        assertThat(found(job.build(), kind)).isEmpty();
+    }
+
+    private static void mends(JobBuilder job, Finding finding) {
+        var mended = finding.remedies().getFirst().apply(job.build());
+        assertThat(found(mended, finding.getClass())).isEmpty();
+    }
+
+    /** Battery, a fuse within reach, a switch; what is fed hangs on S1.2. */
+    private static JobBuilder fed() {
+        return JobBuilder.twelveVolts()
+                .fuse("F1", 15)
+                .onOff("S1", "on", 20)
+                .wire("B1.+", "F1.1", "2.5mm2", 0.15)
+                .stated(Unguarded.WITHIN_REACH)
+                .wire("F1.2", "S1.1", "2.5mm2", 1);
+    }
+
+    private static JobBuilder fed(Kind kind, String live, String back) {
+        return fed().part("X1", kind)
+                .wire("S1.2", "X1." + live, "2.5mm2", 1)
+                .wire("X1." + back, "E1.E", "2.5mm2", 1);
+    }
+
+    @Test
+    void aDiodeLampTheWrongWayRound() {
+        var lamp = new LoadKind.LedLamp(TWELVE, new Watts(5));
+        var wrong = fed(lamp, "31", "+");
+
+        mends(wrong, only(wrong, Finding.PolarityReversed.class));
+        none(fed(lamp, "+", "31"), Finding.PolarityReversed.class);
+    }
+
+    @Test
+    void aMotorThatTurnsBackwardsUnlessItsFieldIsWound() {
+        var wrong = fed(FAN, "31", "+");
+        var wound =
+                new LoadKind.Motor(
+                        new Amps(6),
+                        TWELVE,
+                        Optional.empty(),
+                        Optional.of(LoadKind.Excitation.WOUND));
+
+        mends(wrong, only(wrong, Finding.RunsBackwards.class));
+        none(fed(FAN, "+", "31"), Finding.RunsBackwards.class);
+        none(fed(wound, "31", "+"), Finding.RunsBackwards.class);
+    }
+
+    @Test
+    void aCoilFedAtItsTerminalOne() {
+        var coil = new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.007));
+        var wrong = fed(coil, "1", "15");
+
+        mends(wrong, only(wrong, Finding.CoilReversed.class));
+        none(fed(coil, "15", "1"), Finding.CoilReversed.class);
+    }
+
+    private static JobBuilder metered(String battery, String loads) {
+        return JobBuilder.twelveVolts()
+                .part("P1", new LoadKind.Ammeter(new Amps(30)))
+                .load("X1", 8)
+                .wire("B1.+", "P1." + battery, "4mm2", 0.2)
+                .wire("P1." + loads, "X1.+", "4mm2", 1);
+    }
+
+    /** It reads charge from A to B: the battery must be at B. */
+    @Test
+    void anAmmeterThatReadsBackwards() {
+        var wrong = metered("A", "B");
+
+        mends(wrong, only(wrong, Finding.ReadsBackwards.class));
+        none(metered("B", "A"), Finding.ReadsBackwards.class);
+    }
+
+    @Test
+    void aSuppressionDiodeTheWrongWayRound() {
+        var relay =
+                new ControlKind.Relay(
+                        TWELVE,
+                        new Ohms(90),
+                        new Ratio(0.6),
+                        new Ratio(0.2),
+                        new Amps(30),
+                        Optional.empty(),
+                        Optional.of(ControlKind.Suppression.DIODE_TO_86));
+        var wrong = fed(relay, "85", "86");
+
+        var finding = only(wrong, Finding.SuppressionReversed.class);
+
+        assertThat(finding.severity()).isEqualTo(Severity.DANGER);
+        mends(wrong, finding);
+        none(fed(relay, "86", "85"), Finding.SuppressionReversed.class);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"6.3, 1", "12, 0", "13.5, 0", "28, 1"})
+    void aLampForOtherVolts(double made, int findings) {
+        var filament = new LoadKind.Filament("58", new Watts(10));
+        var lamp = new LoadKind.Lamp(new Volts(made), List.of(filament));
+
+        assertThat(found(fed(lamp, "58", "31").build(), Finding.WrongVoltage.class))
+                .hasSize(findings);
+    }
+
+    @Test
+    void whatIsSwitchedInItsEarth() {
+        var horn = new LoadKind.Load(new aficion.job.Demand.InAmps(new Amps(5)), TWELVE);
+        var behind =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", 15)
+                        .part("X1", horn)
+                        .push("S1", "horn", 10)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.2)
+                        .wire("F1.2", "X1.+", "2.5mm2", 1)
+                        .wire("X1.31", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "E1.E", "1mm2", 0.5);
+
+        only(behind, Finding.SwitchedInEarth.class);
+        none(fed(horn, "+", "31"), Finding.SwitchedInEarth.class);
+    }
+
+    @Test
+    void whatDrawsWithEverythingOff() {
+        var clock = fed().load("X2", 0.5).wire("F1.2", "X2.+", "1mm2", 1);
+
+        assertThat(only(clock, Finding.DrawsAtRest.class).amps().value()).isBetween(0.5, 0.6);
+        none(fed(FAN, "+", "31"), Finding.DrawsAtRest.class);
+    }
+
+    private static JobBuilder ignition() {
+        var key =
+                new ControlKind.Switch(
+                        Action.KEY,
+                        "key",
+                        List.of("30", "15", "54", "50"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position(
+                                        "run",
+                                        false,
+                                        List.of(new Contact("30", "15"), new Contact("30", "54"))),
+                                new Position(
+                                        "start",
+                                        true,
+                                        List.of(new Contact("30", "15"), new Contact("30", "50")))),
+                        new Amps(30));
+        return JobBuilder.twelveVolts()
+                .part("S1", key)
+                .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.06), new Ohms(1)))
+                .part("T1", new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.007)))
+                .wire("B1.+", "S1.30", "4mm2", 1)
+                .wire("B1.+", "M1.30", "35mm2", 1)
+                .stated(Unguarded.STARTER_FEED)
+                .wire("S1.50", "M1.50", "4mm2", 1)
+                .wire("T1.1", "E1.E", "1.5mm2", 1);
+    }
+
+    @Test
+    void ignitionThatIsLostInStart() {
+        var accessory = ignition().wire("S1.54", "T1.15", "1.5mm2", 1);
+
+        assertThat(only(accessory, Finding.LostInStart.class).position()).isEqualTo("start");
+        none(ignition().wire("S1.15", "T1.15", "1.5mm2", 1), Finding.LostInStart.class);
+    }
+
+    /** The charge lamp leads the alternator's volts back to the coil when the key is off. */
+    @Test
+    void anEngineThatRunsOnThroughItsChargeLamp() {
+        var alternator =
+                new SourceKind.Alternator(new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2));
+        var job =
+                ignition()
+                        .wire("S1.15", "T1.15", "1.5mm2", 1)
+                        .mounted("G1", "E1", alternator)
+                        .wire("G1.B+", "B1.+", "10mm2", 1)
+                        .part("L1", new LoadKind.WarningLamp(new Watts(5), TWELVE))
+                        .wire("S1.15", "L1.1", "1mm2", 1)
+                        .wire("L1.2", "G1.D+", "1mm2", 1)
+                        .part("R1", new JoinKind.Resistor(new Ohms(20)))
+                        .wire("B1.+", "R1.1", "1mm2", 1)
+                        .wire("R1.2", "G1.D+", "1mm2", 1);
+
+        assertThat(only(job, Finding.KeepsRunning.class).severity()).isEqualTo(Severity.DANGER);
+        none(ignition().wire("S1.15", "T1.15", "1.5mm2", 1), Finding.KeepsRunning.class);
+    }
+
+    @Test
+    void aDynamoWithoutItsFieldLeadNeverCharges() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .mounted(
+                                "G1",
+                                "E1",
+                                new SourceKind.Dynamo(
+                                        new Amps(22), new Ohms(6), new Ratio(1.8), new Rpm(1500)))
+                        .mounted(
+                                "N1",
+                                "E1",
+                                new SourceKind.ControlBox(
+                                        new Volts(14.4), new Volts(12.8), new Amps(25)))
+                        .load("X1", 8)
+                        .wire("B1.+", "X1.+", "2.5mm2", 1)
+                        .wire("G1.D", "N1.D", "4mm2", 1)
+                        .wire("N1.A", "B1.+", "4mm2", 1);
+
+        only(job, Finding.NeverCharges.class);
+        none(job.wire("G1.F", "N1.F", "1.5mm2", 1), Finding.NeverCharges.class);
+    }
+
+    private static JobBuilder fans(boolean both) {
+        var motor =
+                new LoadKind.TwoSpeedMotor(
+                        new Amps(5), new Amps(9), TWELVE, Optional.empty(), true);
+        var hand =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "fan",
+                        List.of("1", "2", "3"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("low", false, List.of(new Contact("1", "2"))),
+                                new Position(
+                                        "high",
+                                        false,
+                                        both
+                                                ? List.of(
+                                                        new Contact("1", "2"),
+                                                        new Contact("1", "3"))
+                                                : List.of(new Contact("1", "3")))),
+                        new Amps(20));
+        return JobBuilder.twelveVolts()
+                .part("S1", hand)
+                .mounted("X1", "E1", motor)
+                .wire("B1.+", "S1.1", "2.5mm2", 1)
+                .wire("S1.2", "X1.53", "2.5mm2", 1)
+                .wire("S1.3", "X1.53b", "2.5mm2", 1);
+    }
+
+    @Test
+    void aHighSpeedThatComesWithoutTheLowOne() {
+        only(fans(false), Finding.HighBeforeLow.class);
+        none(fans(true), Finding.HighBeforeLow.class);
+    }
+
+    @Test
+    void twoFansOnOneRelay() {
+        var one =
+                fed().relay("K1")
+                        .wire("S1.2", "K1.86", "1mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .wire("F1.2", "K1.30", "2.5mm2", 1)
+                        .mounted("X1", "E1", FAN)
+                        .wire("K1.87", "X1.+", "2.5mm2", 1);
+        none(one, Finding.TwoMotorsOneRelay.class);
+
+        var two = one.mounted("X2", "E1", FAN).wire("K1.87", "X2.+", "2.5mm2", 1);
+
+        assertThat(only(two, Finding.TwoMotorsOneRelay.class).motors()).isEqualTo(2);
+    }
+
+    private static JobBuilder gauge(String wanted, String made) {
+        return fed().part(
+                        "P1",
+                        new LoadKind.Gauge(
+                                new Ohms(60), new Amps(0.1), Optional.empty(), Optional.of(wanted)))
+                .mounted(
+                        "R1",
+                        "E1",
+                        new JoinKind.Sender(
+                                "fuel",
+                                new Ohms(240),
+                                new Ohms(33),
+                                Optional.empty(),
+                                Optional.of(made)))
+                .wire("S1.2", "P1.B", "1mm2", 1)
+                .wire("P1.T", "R1.T", "1mm2", 2);
+    }
+
+    @Test
+    void aGaugeAndASenderOfDifferentFamilies() {
+        assertThat(only(gauge("0-90", "240-33"), Finding.FamiliesDiffer.class).sender())
+                .hasToString("R1");
+        none(gauge("240-33", "240-33"), Finding.FamiliesDiffer.class);
+    }
+
+    private static JobBuilder flasher(ControlKind.Flasher.Form form, double watts) {
+        var unit = new ControlKind.Flasher(form, new Watts(42), new Volts(12.8), 85);
+        var job =
+                fed().part("U1", unit)
+                        .lamp("H1", 21)
+                        .lamp("H2", watts)
+                        .wire("S1.2", "U1.49", "1.5mm2", 1)
+                        .wire("U1.49a", "H1.58", "1mm2", 1)
+                        .wire("U1.49a", "H2.58", "1mm2", 1);
+        return form == ControlKind.Flasher.Form.THERMAL
+                ? job
+                : job.wire("U1.31", "E1.E", "1mm2", 1);
+    }
+
+    @Test
+    void aThermalFlasherWithTheWrongLamps() {
+        assertThat(
+                        only(
+                                        flasher(ControlKind.Flasher.Form.THERMAL, 5),
+                                        Finding.FlasherLoad.class)
+                                .load()
+                                .value())
+                .isBetween(22.0, 30.0);
+        none(flasher(ControlKind.Flasher.Form.THERMAL, 21), Finding.FlasherLoad.class);
+        none(flasher(ControlKind.Flasher.Form.ELECTRONIC, 5), Finding.FlasherLoad.class);
+    }
+
+    private static JobBuilder source(double rated) {
+        return JobBuilder.twelveVolts()
+                .mounted(
+                        "G1",
+                        "E1",
+                        new SourceKind.Alternator(
+                                new Volts(14.2),
+                                new Amps(rated),
+                                new Ohms(4),
+                                new Ratio(2),
+                                Optional.of(SourceKind.Alternator.Style.ONE_WIRE)))
+                .wire("G1.B+", "B1.+", "16mm2", 0.5)
+                .onOff("S1", "on", 40)
+                .load("X1", 25)
+                .wire("B1.+", "S1.1", "6mm2", 1)
+                .wire("S1.2", "X1.+", "6mm2", 1);
+    }
+
+    @Test
+    void aSourceThatIsTooSmall() {
+        var finding = only(source(18), Finding.SourceTooSmall.class);
+
+        assertThat(finding.drawn().value()).isGreaterThan(finding.given().value());
+        none(source(45), Finding.SourceTooSmall.class);
+    }
+
+    @Test
+    void aSenderThatSharesABusyEarth() {
+        var shared =
+                gauge("240-33", "240-33")
+                        .earth("E2")
+                        .mounted(
+                                "R2",
+                                "E2",
+                                new JoinKind.Sender("heat", new Ohms(700), new Ohms(22)))
+                        .mounted("X1", "E2", FAN)
+                        .mounted("X2", "E2", FAN)
+                        .wire("S1.2", "X1.+", "4mm2", 1)
+                        .wire("S1.2", "X2.+", "4mm2", 1)
+                        .wire("P1.T", "R2.T", "1mm2", 1);
+
+        assertThat(found(shared.build(), Finding.EarthShared.class))
+                .anyMatch(
+                        each -> each.gauge().equals(new PartId("R2")) && each.amps().value() > 12);
+        none(gauge("240-33", "240-33"), Finding.EarthShared.class);
+    }
+
+    private static JobBuilder guards(double main) {
+        return JobBuilder.twelveVolts()
+                .fuse("F1", main)
+                .fuse("F2", 15)
+                .load("X1", 8)
+                .wire("B1.+", "F1.1", "6mm2", 0.15)
+                .stated(Unguarded.WITHIN_REACH)
+                .wire("F1.2", "F2.1", "6mm2", 0.5)
+                .wire("F2.2", "X1.+", "2.5mm2", 1);
+    }
+
+    /** 15 A behind 20 A may open together; behind 30 A, twice as much, it opens alone. */
+    @Test
+    void aMainGuardThatOpensWithItsBranch() {
+        assertThat(only(guards(20), Finding.NotSelective.class).branch()).hasToString("F2");
+        none(guards(30), Finding.NotSelective.class);
+    }
+
+    @Test
+    void aGuardFarFromItsSource() {
+        var far =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", 15)
+                        .load("X1", 8)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.9)
+                        .stated(Unguarded.WITHIN_REACH)
+                        .wire("F1.2", "X1.+", "2.5mm2", 1);
+
+        only(far, Finding.GuardFar.class);
+        none(fed(FAN, "+", "31"), Finding.GuardFar.class);
+    }
+
+    /** A 6 Ω resistor before a 21 W lamp leaves it about half its volts. */
+    @Test
+    void aLampThatGivesLittleLight() {
+        var dim =
+                fed().part("R1", new JoinKind.Resistor(new Ohms(3)))
+                        .lamp("H1", 21)
+                        .wire("S1.2", "R1.1", "1mm2", 1)
+                        .wire("R1.2", "H1.58", "1mm2", 1);
+
+        assertThat(only(dim, Finding.LampDim.class).light().value()).isBetween(0.1, 0.6);
+        none(fed().lamp("H1", 21).wire("S1.2", "H1.58", "2.5mm2", 1), Finding.LampDim.class);
+    }
+
+    private static JobBuilder magneto(boolean closedAtRest) {
+        var hand =
+                new ControlKind.Switch(
+                        Action.KEY,
+                        "key",
+                        List.of("1", "2"),
+                        closedAtRest
+                                ? List.of(
+                                        new Position("off", false, List.of(new Contact("1", "2"))),
+                                        new Position("run", false, List.of()))
+                                : List.of(
+                                        new Position("off", false, List.of()),
+                                        new Position("run", false, List.of(new Contact("1", "2")))),
+                        new Amps(5));
+        return JobBuilder.twelveVolts()
+                .part("S1", hand)
+                .mounted("T1", "E1", new LoadKind.Magneto(new Ohms(0.8)));
+    }
+
+    /** Battery-fed ignition is switched; a magneto is stopped by earthing. */
+    @Test
+    void aMagnetoThatCannotBeStoppedAndOneThatIsFed() {
+        var never =
+                magneto(false).wire("T1.kill", "S1.1", "1mm2", 1).wire("S1.2", "E1.E", "1mm2", 1);
+        var stops =
+                magneto(true).wire("T1.kill", "S1.1", "1mm2", 1).wire("S1.2", "E1.E", "1mm2", 1);
+        var fed = magneto(false).wire("T1.kill", "S1.1", "1mm2", 1).wire("S1.2", "B1.+", "1mm2", 1);
+
+        only(never, Finding.MagnetoNeverStops.class);
+        none(stops, Finding.MagnetoNeverStops.class);
+        none(stops, Finding.MagnetoFed.class);
+        only(fed, Finding.MagnetoFed.class);
+    }
+}
