@@ -1,0 +1,153 @@
+package aficion.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.job.Job;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import aficion.quantity.Seconds;
+import aficion.simulate.Happening;
+import aficion.simulate.Probe;
+import aficion.simulate.Script;
+import aficion.simulate.Simulation;
+import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import aficion.sweep.Consequence;
+import aficion.sweep.Fault;
+import aficion.sweep.Sweep;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The motorcycle and the tractor: whole vehicles with honest mistakes. */
+class DemoJobsTest {
+    private static final Job MOTORCYCLE = DemoJobs.find("motorcycle").orElseThrow();
+    private static final Job TRACTOR = DemoJobs.find("tractor").orElseThrow();
+
+    private static OperatingPoint solved(Job job, Conditions conditions) {
+        return ((Outcome.Solved) new Solver(Netlist.of(job)).solve(conditions)).point();
+    }
+
+    private static double volts(OperatingPoint point, String terminal) {
+        return point.voltsAt(Terminal.parse(terminal).orElseThrow()).orElseThrow().value();
+    }
+
+    private static List<String> mistakes(Job job) {
+        return Findings.of(Assessment.of(job)).stream()
+                .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
+                .map(Finding::rule)
+                .toList();
+    }
+
+    /** A thin dip lead, a feed past the main fuse, a label twice, a diode lamp and a rear lamp. */
+    @Test
+    void theMotorcycleHasItsMistakes() {
+        assertThat(mistakes(MOTORCYCLE))
+                .containsExactly(
+                        "GuardLargerThanWire",
+                        "LeadWithoutGuard",
+                        "WireTooThinByDrop",
+                        "SameLabel",
+                        "PolarityReversed",
+                        "FlasherLoad");
+    }
+
+    /** Thin heater plug lead, control box without earth, gauge and sender that do not match. */
+    @Test
+    void theTractorHasItsMistakes() {
+        assertThat(mistakes(TRACTOR))
+                .containsExactly("GuardLargerThanWire", "TerminalUnconnected", "FamiliesDiffer");
+    }
+
+    /** Positive earth: the live side is below earth; charging, 14.2 V at the sense lead. */
+    @Test
+    void theMotorcycleRunsWithItsPositivePoleEarthed() {
+        var point =
+                solved(
+                        MOTORCYCLE,
+                        Conditions.REST
+                                .with("key", "run")
+                                .withEngine(new Rpm(4500))
+                                .withCharge(new Ratio(1)));
+
+        assertThat(volts(point, "FB1.4b")).isCloseTo(-14.2, within(0.05));
+        assertThat(point.light(new PartId("H2"), "+").orElseThrow().value()).isZero();
+    }
+
+    /** Without its earth the control box never closes; with it the dynamo carries the vehicle. */
+    @Test
+    void theTractorChargesOnceItsControlBoxIsEarthed() {
+        var road = Conditions.REST.with("key", "run").withEngine(new Rpm(2000));
+        var finding =
+                Findings.of(Assessment.of(TRACTOR)).stream()
+                        .filter(Finding.TerminalUnconnected.class::isInstance)
+                        .findFirst()
+                        .orElseThrow();
+        var mended = finding.remedies().getFirst().apply(TRACTOR);
+
+        assertThat(solved(TRACTOR, road).closed(new PartId("N1"), "D-A")).isFalse();
+        assertThat(solved(mended, road).closed(new PartId("N1"), "D-A")).isTrue();
+        assertThat(volts(solved(mended, road), "B1.+")).isGreaterThan(13.2);
+    }
+
+    /** Three plugs of 0.55 Ω cold draw some 60 A, and half of it warm. */
+    @Test
+    void theHeaterPlugsWarm() {
+        var heat = Conditions.REST.with("key", "heat");
+        var course =
+                Simulation.run(
+                        Netlist.of(TRACTOR),
+                        Script.of(Conditions.REST, heat, new Seconds(40)),
+                        List.of(new Probe.AmpsInside(new PartId("K1"), "30-87")));
+        var trace = course.traces().getFirst();
+
+        assertThat(trace.most()).isBetween(50.0, 65.0);
+        assertThat(trace.at(40)).isBetween(28.0, 36.0);
+        assertThat(course.count(Happening.Opened.class)).isZero();
+    }
+
+    @Test
+    void theSweepOfTheMotorcycleNamesItsHornAndItsUnguardedLead() {
+        var effects = Sweep.of(Netlist.of(MOTORCYCLE));
+
+        assertThat(effects)
+                .anyMatch(effect ->
+                        effect.danger() == Consequence.Danger.RUNS
+                                && effect.consequences().getFirst()
+                                        instanceof Consequence.RunsByItself(var part, _, _)
+                                && part.equals(new PartId("X1")))
+                .noneMatch(effect -> effect.danger() == Consequence.Danger.UNSTABLE);
+        assertThat(effects.getFirst().danger()).isEqualTo(Consequence.Danger.BURNS);
+    }
+
+    /**
+     * A bad engine strap: the solenoid's own starter takes its volts, it lets go and pulls again.
+     */
+    @Test
+    void theSweepOfTheTractorHearsTheSolenoidBuzz() {
+        assertThat(Sweep.of(Netlist.of(TRACTOR)))
+                .anyMatch(effect ->
+                        effect.danger() == Consequence.Danger.UNSTABLE
+                                && effect.fault() instanceof Fault.BadJoint(var wire, _)
+                                && TRACTOR.wire(wire).number().equals("1.03"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"roadster", "motorcycle", "tractor"})
+    void everyDemoComesBackFromItsFileAsItWas(String demo) throws JobFileException {
+        var job = DemoJobs.find(demo).orElseThrow();
+
+        assertThat(JobCodec.read(JobCodec.write(job))).isEqualTo(job);
+    }
+}
