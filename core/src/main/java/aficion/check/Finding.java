@@ -6,8 +6,10 @@ import aficion.job.WireId;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
+import aficion.quantity.Celsius;
 import aficion.quantity.Metres;
 import aficion.quantity.Ratio;
+import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
@@ -388,6 +390,47 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.ADVISE;
+        }
+    }
+
+    /** A bundle in whose middle a wire passes its limit. */
+    record BundleTooHot(
+            WireId wire, String bundle, Celsius reaches, Celsius limit, List<Edit> remedies)
+            implements AboutWire {
+        public BundleTooHot {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.DANGER;
+        }
+    }
+
+    /** A terminal at the end of a wire that carries more than it can for good. */
+    record TerminalOverloaded(WireId wire, Terminal terminal, Amps carried, Amps carries)
+            implements AboutWire {
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A fuse that carries the load and opens on its inrush. */
+    record FuseOpensOnInrush(FuseSeat fuse, Seconds after, List<Edit> remedies)
+            implements AboutPart {
+        public FuseOpensOnInrush {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.FIX;
+        }
+
+        @Override
+        public PartId part() {
+            return fuse.part();
         }
     }
 }

@@ -9,12 +9,15 @@ public final class Findings {
     private static final List<Rule> RULES =
             List.of(
                     new HeatRule(),
+                    new BundleRule(),
                     new GuardSizeRule(),
                     new NoGuardRule(),
                     new ChatterRule(),
                     new DropRule(),
                     new FuseLoadRule(),
+                    new InrushRule(),
                     new ContactRule(),
+                    new TerminationRule(),
                     new ConnectionRule(),
                     new LabelRule(),
                     new SuppressionRule(),

@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param length how long it is
  * @param zone the hottest place it runs through
  * @param unguarded why it may go without a guard, when the user has stated that it does
+ * @param bundle the name of the bundle it runs in, where it does
  */
 public record Wire(
         WireId id,
@@ -34,15 +35,45 @@ public record Wire(
         Insulation insulation,
         RunLength length,
         Zone zone,
-        Optional<Unguarded> unguarded) {
+        Optional<Unguarded> unguarded,
+        Optional<String> bundle) {
 
     public Wire {
         Names.require(number);
+        bundle.ifPresent(Names::require);
         Conductors.get(size);
         if (from.terminal().equals(to.terminal())) {
             throw new IllegalArgumentException(
                     "wire " + number + " has both ends on " + from.terminal());
         }
+    }
+
+    /** A wire that runs alone. */
+    public Wire(
+            WireId id,
+            String number,
+            CircuitId circuit,
+            End from,
+            End to,
+            WireColour colour,
+            WireSize size,
+            Insulation insulation,
+            RunLength length,
+            Zone zone,
+            Optional<Unguarded> unguarded) {
+        this(
+                id,
+                number,
+                circuit,
+                from,
+                to,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded,
+                Optional.empty());
     }
 
     public Conductor conductor() {
@@ -55,7 +86,18 @@ public record Wire(
 
     public Wire withNumber(String changed) {
         return new Wire(
-                id, changed, circuit, from, to, colour, size, insulation, length, zone, unguarded);
+                id,
+                changed,
+                circuit,
+                from,
+                to,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded,
+                bundle);
     }
 
     public Wire withSize(WireSize changed) {
@@ -70,12 +112,24 @@ public record Wire(
                 insulation,
                 length,
                 zone,
-                unguarded);
+                unguarded,
+                bundle);
     }
 
     public Wire withLength(RunLength changed) {
         return new Wire(
-                id, number, circuit, from, to, colour, size, insulation, changed, zone, unguarded);
+                id,
+                number,
+                circuit,
+                from,
+                to,
+                colour,
+                size,
+                insulation,
+                changed,
+                zone,
+                unguarded,
+                bundle);
     }
 
     public Wire withFrom(End changed) {
@@ -90,7 +144,8 @@ public record Wire(
                 insulation,
                 length,
                 zone,
-                unguarded);
+                unguarded,
+                bundle);
     }
 
     public Wire withTo(End changed) {
@@ -105,6 +160,23 @@ public record Wire(
                 insulation,
                 length,
                 zone,
-                unguarded);
+                unguarded,
+                bundle);
+    }
+
+    public Wire withBundle(String changed) {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                from,
+                to,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded,
+                Optional.of(changed));
     }
 }

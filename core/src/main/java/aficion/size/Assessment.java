@@ -5,6 +5,7 @@ import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.solve.Solver;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -34,6 +35,15 @@ public record Assessment(
 
     public Guard guard(WireId wire) {
         return guards.get(wire);
+    }
+
+    /** How warm each bundle gets at its worst. */
+    public List<Bundle> bundles() {
+        return Bundle.of(job).entrySet().stream()
+                .flatMap(bundle ->
+                        worst.warmest(bundle.getKey()).stream()
+                                .map(point -> Bundle.in(point, bundle.getKey(), bundle.getValue())))
+                .toList();
     }
 
     /**

@@ -88,19 +88,24 @@ public final class HeatBalance {
     /** Watts a metre sheds when its copper is that hot. */
     private static double shed(Conductor conductor, double ambient, double hot) {
         double outside = conductor.outside().value();
-        double copper = STRANDING * 2 * Math.sqrt(conductor.copper().value() / Math.PI) / 1000;
-        double wall =
-                Math.log(Math.max(1, outside / copper)) / (2 * Math.PI * INSULATION_CONDUCTIVITY);
+        double wall = wall(conductor);
         double surface =
                 zero(at -> fromSurface(outside, ambient, at) * wall - (hot - at), ambient, hot);
         return fromSurface(outside, ambient, surface);
+    }
+
+    /** Kelvins between copper and surface for each watt a metre. */
+    static double wall(Conductor conductor) {
+        double copper = STRANDING * 2 * Math.sqrt(conductor.copper().value() / Math.PI) / 1000;
+        return Math.log(Math.max(1, conductor.outside().value() / copper))
+                / (2 * Math.PI * INSULATION_CONDUCTIVITY);
     }
 
     /**
      * Where a rising function passes zero between two bounds, or the bound it would pass (regula
      * falsi, Illinois).
      */
-    private static double zero(DoubleUnaryOperator rising, double low, double high) {
+    static double zero(DoubleUnaryOperator rising, double low, double high) {
         double left = low;
         double right = high;
         double below = rising.applyAsDouble(left);
@@ -133,7 +138,8 @@ public final class HeatBalance {
         return (left + right) / 2;
     }
 
-    private static double fromSurface(double diameter, double ambient, double surface) {
+    /** Watts a metre of a horizontal cylinder sheds from its surface. */
+    static double fromSurface(double diameter, double ambient, double surface) {
         double rise = surface - ambient;
         if (rise <= 0) {
             return 0;

@@ -13,8 +13,10 @@ import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -28,10 +30,12 @@ import java.util.Set;
  */
 public final class WorstCase {
     private final Netlist netlist;
+    private final Map<String, List<Wire>> bundles;
     private final Peak[] steady;
     private final Peak[] held;
     private final List<Trouble> troubles;
     private final List<OperatingPoint> bases;
+    private final Map<String, Warmest> warmest;
     private final double[] leastVolts;
     private final double[] mostVolts;
 
@@ -44,12 +48,17 @@ public final class WorstCase {
     /** The least and the most volts across a branch, over all states. */
     public record Span(Volts least, Volts most) {}
 
+    /** The lasting state in which the wires of a bundle lose most. */
+    private record Warmest(double lost, OperatingPoint point) {}
+
     private WorstCase(Netlist netlist) {
         this.netlist = netlist;
+        this.bundles = Bundle.of(netlist.job());
         this.steady = new Peak[netlist.size()];
         this.held = new Peak[netlist.size()];
         this.troubles = new ArrayList<>();
         this.bases = new ArrayList<>();
+        this.warmest = new LinkedHashMap<>();
         this.leastVolts = new double[netlist.size()];
         this.mostVolts = new double[netlist.size()];
     }
@@ -68,7 +77,12 @@ public final class WorstCase {
         for (var state : states(solver)) {
             var peaks = OperatingStates.isHeld(job, state) ? worst.held : worst.steady;
             switch (solver.solve(state)) {
-                case Outcome.Solved(var point) -> worst.raise(peaks, point);
+                case Outcome.Solved(var point) -> {
+                    worst.raise(peaks, point);
+                    if (peaks == worst.steady) {
+                        worst.warm(point);
+                    }
+                }
                 case Outcome.Chattering chattering ->
                         worst.troubles.add(new Trouble(state, chattering));
                 case Outcome.Unsolvable unsolvable ->
@@ -127,6 +141,27 @@ public final class WorstCase {
                 peaks[branch] = new Peak(new Amps(amps), point);
             }
         }
+    }
+
+    private void warm(OperatingPoint point) {
+        for (var bundle : bundles.entrySet()) {
+            double lost = 0;
+            for (var wire : bundle.getValue()) {
+                lost +=
+                        Math.abs(point.lostIn(wire).value() * point.through(wire).value())
+                                / wire.length().metres().value();
+            }
+            var now = new Warmest(lost, point);
+            warmest.merge(
+                    bundle.getKey(),
+                    now,
+                    (before, after) -> after.lost > before.lost ? after : before);
+        }
+    }
+
+    /** The lasting state in which a bundle gets warmest; empty when it is never solved. */
+    public Optional<OperatingPoint> warmest(String bundle) {
+        return Optional.ofNullable(warmest.get(bundle)).map(Warmest::point);
     }
 
     /** States that could not be solved; nothing is known of them. */

@@ -35,7 +35,8 @@ public record Working(
         AMPACITY,
         SHORT_TIME,
         DROP,
-        GUARD
+        GUARD,
+        BUNDLE
     }
 
     /** Where an input came from. */

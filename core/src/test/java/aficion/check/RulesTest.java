@@ -2,6 +2,7 @@ package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.Zone;
 import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
@@ -485,5 +486,61 @@ class RulesTest {
         none(stops, Finding.MagnetoNeverStops.class);
         none(stops, Finding.MagnetoFed.class);
         only(fed, Finding.MagnetoFed.class);
+    }
+
+    private static JobBuilder bundled(int wires, boolean together) {
+        var job = JobBuilder.twelveVolts().zone(Zone.ENGINE_BAY);
+        for (int i = 0; i < wires; i++) {
+            job.load("X" + i, 7).wire("B1.+", "X" + i + ".+", "1mm2", 1);
+            if (together) {
+                job.inBundle("wing");
+            }
+        }
+        return job;
+    }
+
+    /** Ten wires of 1 mm² with 7 A each: cool enough alone at 75 °C, not in one bundle. */
+    @Test
+    void aBundleThatGetsTooHotThoughNoWireWouldAlone() {
+        var hot = only(bundled(10, true), Finding.BundleTooHot.class);
+
+        assertThat(hot.reaches().value()).isGreaterThan(hot.limit().value());
+        assertThat(hot.severity()).isEqualTo(Severity.DANGER);
+        assertThat(hot.remedies()).isNotEmpty();
+        none(bundled(10, true), Finding.WireTooThinByHeat.class);
+        none(bundled(10, false), Finding.BundleTooHot.class);
+        none(bundled(1, true), Finding.BundleTooHot.class);
+    }
+
+    /** A 6.3 mm blade carries 25 A (typical). */
+    @Test
+    void aBladeThatCarriesTooMuch() {
+        var job = JobBuilder.twelveVolts().load("X1", 30).wire("B1.+", "X1.+", "6mm2", 1);
+
+        assertThat(found(job.build(), Finding.TerminalOverloaded.class))
+                .anyMatch(each -> each.terminal().toString().equals("X1.+"));
+        none(
+                JobBuilder.twelveVolts().load("X1", 20).wire("B1.+", "X1.+", "6mm2", 1),
+                Finding.TerminalOverloaded.class);
+    }
+
+    /** A motor of 4 A starts with twelve times that: a quick 5 A blade may open, a 15 A one not. */
+    @ParameterizedTest
+    @CsvSource({"5, 1", "15, 0"})
+    void aFuseThatOpensOnTheInrush(double marking, int findings) {
+        var motor =
+                new LoadKind.Motor(
+                        new Amps(3.5), TWELVE, Optional.of(new Ratio(12)), Optional.empty());
+        var job =
+                JobBuilder.twelveVolts()
+                        .fuse("F1", marking)
+                        .onOff("S1", "on", 20)
+                        .mounted("X1", "E1", motor)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.15)
+                        .stated(Unguarded.WITHIN_REACH)
+                        .wire("F1.2", "S1.1", "2.5mm2", 1)
+                        .wire("S1.2", "X1.+", "2.5mm2", 1);
+
+        assertThat(found(job.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
     }
 }

@@ -173,6 +173,12 @@ public final class JobBuilder {
         return this;
     }
 
+    /** Puts the last wire into a bundle. */
+    public JobBuilder inBundle(String name) {
+        wires.add(wires.removeLast().withBundle(name));
+        return this;
+    }
+
     public Job build() {
         return new Job(
                 new Vehicle("test vehicle", 1960, new Volts(system), earthed),

@@ -180,6 +180,12 @@ public final class Speech {
                     Words.of(key, name(part), percent(light.value()), say(volts));
             case Finding.MagnetoNeverStops(var part) -> Words.of(key, name(part));
             case Finding.MagnetoFed(var part, var volts) -> Words.of(key, name(part), say(volts));
+            case Finding.BundleTooHot(_, var bundle, var reaches, var limit, _) ->
+                    Words.of(key, bundle, say(reaches), say(limit));
+            case Finding.TerminalOverloaded(_, var terminal, var carried, var carries) ->
+                    Words.of(key, terminal, say(carried), say(carries));
+            case Finding.FuseOpensOnInrush(var fuse, var after, _) ->
+                    Words.of(key, fuse, say(after));
             case Finding.GuardFar(_, var length) -> Words.of(key, say(length));
         };
     }

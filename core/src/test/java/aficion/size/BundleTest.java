@@ -1,0 +1,63 @@
+package aficion.size;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.job.JobBuilder;
+import org.junit.jupiter.api.Test;
+
+class BundleTest {
+    private static JobBuilder bundle(int wires, double amps) {
+        var job = JobBuilder.twelveVolts();
+        for (int i = 0; i < wires; i++) {
+            job.load("X" + i, amps).wire("B1.+", "X" + i + ".+", "1mm2", 1).inBundle("wing");
+        }
+        return job;
+    }
+
+    private static Bundle of(JobBuilder job) {
+        return Assessment.of(job.build()).bundles().getFirst();
+    }
+
+    /** Nine wires of 2.0 mm: 1.2 · √(9 · 4) = 7.2 mm (HANDBOOK section 7). */
+    @Test
+    void theDiameterIsThatOfTheWiresLaidTogether() {
+        var wires = Bundle.of(bundle(9, 5).build()).get("wing");
+
+        assertThat(Bundle.diameter(wires).value()).isCloseTo(0.0072, within(1e-9));
+    }
+
+    /** One wire is no bundle: it gets as warm as alone, but for the fifth its cylinder is wider. */
+    @Test
+    void aBundleOfOneIsNearlyTheWireAlone() {
+        var job = bundle(1, 10).build();
+        var assessment = Assessment.of(job);
+        var bundle = assessment.bundles().getFirst();
+        var wire = job.wires().getLast();
+        var alone =
+                HeatBalance.temperature(
+                        wire.conductor(),
+                        wire.zone().ambient(),
+                        assessment.sizing(wire.id()).orElseThrow().steady());
+
+        assertThat(bundle.working().result().value()).isBetween(alone.value() - 6, alone.value());
+    }
+
+    /** What its surface sheds is what its wires lose. */
+    @Test
+    void heatInIsHeatOut() {
+        var bundle = of(bundle(9, 5));
+        double lost = bundle.working().steps().getFirst().value().value();
+        double surface = bundle.working().steps().get(1).value().value();
+
+        assertThat(HeatBalance.fromSurface(0.0072, 45, surface)).isCloseTo(lost, within(1e-4));
+    }
+
+    @Test
+    void moreWiresMakeItWarmer() {
+        double few = of(bundle(3, 8)).working().result().value();
+        double many = of(bundle(9, 8)).working().result().value();
+
+        assertThat(many).isGreaterThan(few + 5);
+    }
+}
