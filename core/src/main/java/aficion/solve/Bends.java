@@ -12,7 +12,8 @@ import java.util.Arrays;
  * <ul>
  *   <li>a filament or motor whose volts change sign starts again from 0 V, and after three such
  *       turns follows its chord;
- *   <li>a diode's step is limited by current, not by volts, and only on the way on [1];
+ *   <li>a diode's step is limited by current, not by volts, and only on the way on [1]; one that
+ *       has been cut off goes to 0 V at once, not by a thermal voltage a step;
  *   <li>a limited source that would jump from one flat region to the other, or off a flat one,
  *       lands in between.
  * </ul>
@@ -34,11 +35,6 @@ final class Bends {
      */
     private static final double FLAT = 1e-9;
 
-    /** A current agrees with its line within a billionth and 10 pA. */
-    private static final double CLOSE_SHARE = 1e-9;
-
-    private static final double CLOSE = 1e-11;
-
     /** So near, the slope of the last step still serves. */
     private static final double NEAR_SHARE = 1e-4;
 
@@ -49,12 +45,16 @@ final class Bends {
 
     private static final int MOST_TURNS = 3;
 
+    /** A diode whose line leaves so small a share of its current has been cut off. */
+    private static final double CUT = 1e-6;
+
     private static final double C1 = Branch.Filament.POWER;
     private static final double C2 = C1 * (C1 - 1) / 2;
     private static final double C3 = C2 * (C1 - 2) / 3;
     private static final double C4 = C3 * (C1 - 3) / 4;
     private static final double C5 = C4 * (C1 - 4) / 5;
 
+    private final Network.Accuracy accuracy;
     private final byte[] law;
     private final double[] p;
     private final double[] q;
@@ -76,7 +76,8 @@ final class Bends {
         FAR
     }
 
-    Bends(int count) {
+    Bends(int count, Network.Accuracy accuracy) {
+        this.accuracy = accuracy;
         law = new byte[count];
         p = new double[count];
         q = new double[count];
@@ -188,7 +189,7 @@ final class Bends {
         }
         evaluate(k, volts);
         double miss = Math.abs(amps - (slope[k] * volts + offset[k]));
-        boolean found = miss <= CLOSE + CLOSE_SHARE * Math.abs(amps);
+        boolean found = miss <= accuracy.amps + accuracy.share * Math.abs(amps);
         double next =
                 found
                         ? volts
@@ -349,6 +350,9 @@ final class Bends {
     private double limited(int k, double wanted) {
         double thermal = q[k];
         double before = at[k];
+        if (wanted < before && Math.abs(slope[k] * wanted + offset[k]) < CUT * current[k]) {
+            return Math.min(0, wanted);
+        }
         if (wanted <= r[k] || Math.abs(wanted - before) <= 2 * thermal) {
             return wanted;
         }

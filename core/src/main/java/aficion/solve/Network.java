@@ -29,9 +29,16 @@ public final class Network {
     /** So many steps at most are taken with one slope. */
     private static final int MOST_SHIFTS = 6;
 
+    /** A branch without which so little of the conductance beside it is left is the only way. */
+    private static final double ONLY_WAY = 1e-6;
+
+    /** How many times a change is counted that is only expected. */
+    private static final double DOUBTED = 2;
+
     private static final Aspect[] ASPECTS = Aspect.values();
 
     private final Netlist netlist;
+    private final Accuracy accuracy;
     private final int size;
     private final int[] a;
     private final int[] b;
@@ -62,13 +69,36 @@ public final class Network {
     private final int[] parent;
     private boolean stale = true;
     private boolean parted = true;
+    private final double[] expected;
     private int steps;
     private int disturbed = Branch.NONE;
     private double leakA;
     private double leakB;
 
+    /** How close an answer comes to what it should be. */
+    public enum Accuracy {
+        /** Currents within a billionth: what is shown and printed. */
+        FINE(1e-9, 1e-11),
+        /** Within a hundred thousandth: enough to judge a fault by. */
+        ROUGH(1e-4, 1e-5);
+
+        final double share;
+        final double amps;
+
+        Accuracy(double share, double amps) {
+            this.share = share;
+            this.amps = amps;
+        }
+    }
+
     /** A netlist under conditions, every coil at rest. */
     public Network(Netlist netlist, Conditions conditions) {
+        this(netlist, conditions, Accuracy.FINE);
+    }
+
+    /** The same, to be solved as accurately as that. */
+    public Network(Netlist netlist, Conditions conditions, Accuracy accuracy) {
+        this.accuracy = accuracy;
         this.netlist = netlist;
         size = netlist.size();
         branches = new Branch[size];
@@ -120,9 +150,10 @@ public final class Network {
             bendB[k] = rank[b[bending[k]]];
             bendEntry[k] = entry[bending[k]];
         }
-        bends = new Bends(bending.length);
+        bends = new Bends(bending.length, accuracy);
         volts = new double[rank.length];
         work = new double[rank.length - 1];
+        expected = new double[rank.length];
         parent = new int[rank.length];
         for (int i = 0; i < size; i++) {
             begin(i);
@@ -152,6 +183,10 @@ public final class Network {
 
     public Netlist netlist() {
         return netlist;
+    }
+
+    Accuracy accuracy() {
+        return accuracy;
     }
 
     /** Takes on other conditions; coils, fuses and settled resistances stay as they are. */
@@ -237,6 +272,11 @@ public final class Network {
         if (felt.series() >= 0) {
             volts += felt.perAmp() * amps(felt.series());
         }
+        return wantsIn(coil, volts);
+    }
+
+    private boolean wantsIn(int coil, double volts) {
+        var felt = coils[coil];
         boolean reset = felt.reset() >= 0 && pulled[felt.reset()];
         boolean strong = pulled[coil] ? volts > felt.dropOut() : volts >= felt.pickUp();
         return strong && !reset;
@@ -332,6 +372,11 @@ public final class Network {
             at = network.bends.places();
             volts = network.volts.clone();
         }
+
+        /** Volts of a node against the reference. */
+        public double volts(int node) {
+            return volts[node];
+        }
     }
 
     /** Remembers coils, fuses, settled resistances and volts. */
@@ -357,6 +402,11 @@ public final class Network {
         }
         bends.place(memory.at);
         System.arraycopy(memory.volts, 0, volts, 0, volts.length);
+    }
+
+    /** Lets the next search begin with every bending branch where it was then. */
+    public void beginFrom(Memory memory) {
+        bends.place(memory.at);
     }
 
     private void become(int i, boolean conducting) {
@@ -602,6 +652,52 @@ public final class Network {
         }
         matrix.solve(work);
         return (one > 0 ? work[rank[one]] : 0) - (other > 0 ? work[rank[other]] : 0);
+    }
+
+    /**
+     * Works out what the volts would be if a straight branch that conducts had another conductance
+     * and everything else kept its slope (Sherman, Morrison): good for telling what does not
+     * matter. To be asked before anything has moved since the volts were found. The change is
+     * counted twice, for doubt.
+     *
+     * @return false where that cannot be told, since the branch is the only way
+     */
+    public boolean expect(int branch, double conductance) {
+        double more = conductance - siemens[branch];
+        double remains = 1 + more * resistanceBetween(a[branch], b[branch]);
+        if (!(remains > ONLY_WAY)) {
+            return false;
+        }
+        double change = -DOUBTED * more * across(branch) / remains;
+        for (int node = 1; node < expected.length; node++) {
+            expected[node] = volts[node] + change * work[rank[node]];
+        }
+        return true;
+    }
+
+    /** The current of a branch, other than the changed one, that {@link #expect} leads to. */
+    public double expectedAmps(int branch) {
+        double across = expected[a[branch]] - expected[b[branch]];
+        double slope = bendOf[branch] < 0 ? siemens[branch] : bends.slope[bendOf[branch]];
+        double amps = amps(branch);
+        return faded(amps, amps + slope * (across - across(branch)));
+    }
+
+    /** Whether a coil would move at the volts that {@link #expect} leads to. */
+    public boolean expectsToMove(int coil) {
+        var felt = coils[coil];
+        double was = volts(felt.a()) - volts(felt.b());
+        double volts = Math.abs(faded(was, expected[felt.a()] - expected[felt.b()]));
+        double more = felt.series() >= 0 ? felt.perAmp() * expectedAmps(felt.series()) : 0;
+        return wantsIn(coil, volts + more) != pulled[coil];
+    }
+
+    /**
+     * A change counted twice takes what fades past nothing, as far as it was before: then nothing
+     * is left.
+     */
+    private static double faded(double was, double expected) {
+        return was * expected < 0 && Math.abs(expected) < 1.5 * Math.abs(was) ? 0 : expected;
     }
 
     /** Volts of a node against the reference. */

@@ -22,7 +22,6 @@ import java.util.stream.IntStream;
  */
 public final class Solver {
     private static final int MOST_PASSES = 600;
-    private static final double SETTLED = 1e-9;
 
     /** After so many passes a resistance that creeps along a kink has settled well enough. */
     private static final int PATIENT = 60;
@@ -98,7 +97,7 @@ public final class Solver {
 
     /** Brings settling resistances and sensing sources one step closer to their law. */
     public void relax() {
-        resistancesMoved(SETTLED);
+        resistancesMoved(tolerance());
     }
 
     /** What became of {@link #settle}. */
@@ -134,7 +133,8 @@ public final class Solver {
                     seen.clear();
                     restless.clear();
                 }
-            } else if (!resistancesMoved(pass < PATIENT ? SETTLED : ROUGHLY)
+            } else if (!resistancesMoved(
+                            pass < PATIENT ? tolerance() : Math.max(tolerance(), ROUGHLY))
                     && !(fusesOpen && fuseOpened())) {
                 return Rest.SETTLED;
             }
@@ -142,7 +142,12 @@ public final class Solver {
         return Rest.LOST;
     }
 
-    private BitSet coils() {
+    private double tolerance() {
+        return network.accuracy().share;
+    }
+
+    /** The coils that are pulled in. */
+    public BitSet coils() {
         var bits = new BitSet(network.coils());
         for (int i = 0; i < network.coils(); i++) {
             bits.set(i, network.pulled(i));

@@ -17,6 +17,7 @@ import aficion.size.WorstCase;
 import aficion.solve.Network;
 import aficion.solve.Solver;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -68,14 +69,27 @@ public final class Sweep {
     /**
      * What a short at a node does in the state at hand: the same for every wire that ends there.
      */
-    private final Map<Integer, List<Consequence>> shorted = new HashMap<>();
+    private final Map<Integer, Reached> shorted = new HashMap<>();
+
+    /** What follows a guard that has opened in the state at hand. */
+    private final Map<Opened, Reached> opened = new HashMap<>();
+
+    /** Where the last search without a guard ended. */
+    private final Map<Integer, Network.Memory> lastWithout = new HashMap<>();
+
+    private Network.Memory base;
+
+    /** Where the last short came to: the next is mostly its neighbour. */
+    private Network.Memory lastShort;
 
     private Sweep(Netlist netlist) {
         this.netlist = netlist;
         this.job = netlist.job();
-        this.network = new Network(netlist, Conditions.REST);
+        this.network = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
         this.solver = new Solver(network);
         this.works = new Works(netlist, network);
+        this.base = network.remember();
+        this.lastShort = base;
         this.wires = job.wires().stream().mapToInt(netlist::branch).toArray();
         this.limits = job.wires().stream().mapToDouble(Sweep::limit).toArray();
         this.before = new double[wires.length];
@@ -160,118 +174,212 @@ public final class Sweep {
             return;
         }
         works.remember(network);
-        shorted.clear();
         for (int i = 0; i < wires.length; i++) {
             before[i] = Math.abs(network.amps(wires[i]));
         }
-        var base = network.remember();
+        base = network.remember();
+        var poorer = poorer();
+        shorted.clear();
+        opened.clear();
+        lastWithout.clear();
+        lastShort = base;
+        job.wires().forEach(wire -> chafed(state, wire));
+        poorer.forEach(fault -> {
+            network.disturb(fault.branch(), fault.conductance(), 0, 0);
+            keep(state, fault.fault(), settled());
+            network.recall(base);
+        });
+    }
+
+    /** A branch that conducts less, or not at all. */
+    private record Poorer(Fault fault, int branch, double conductance) {}
+
+    /** What may matter of broken wires, bad joints and lost earths in the state at hand. */
+    private List<Poorer> poorer() {
+        var faults = new ArrayList<Poorer>();
         for (var wire : job.wires()) {
             int branch = netlist.branch(wire);
-            chafed(state, base, wire, branch);
-            if (Math.abs(network.amps(branch)) > NOTHING) {
-                broken(state, base, new Fault.Broken(wire.id()), branch);
-                for (var more : BAD) {
-                    double ohms = ((Branch.Resistance) network.branch(branch)).ohms();
-                    network.disturb(branch, 1 / (ohms + more.value()), 0, 0);
-                    settled(state, new Fault.BadJoint(wire.id(), more));
-                    network.recall(base);
-                }
+            double ohms = ((Branch.Resistance) network.branch(branch)).ohms();
+            faults.add(new Poorer(new Fault.Broken(wire.id()), branch, 0));
+            for (var more : BAD) {
+                var fault = new Fault.BadJoint(wire.id(), more);
+                faults.add(new Poorer(fault, branch, 1 / (ohms + more.value())));
             }
         }
         for (var part : job.parts()) {
             if (part.kind() instanceof JoinKind.EarthPoint) {
                 int joint = netlist.inside(part.id()).get("joint");
-                broken(state, base, new Fault.EarthLost(part.id()), joint);
+                faults.add(new Poorer(new Fault.EarthLost(part.id()), joint, 0));
             }
         }
+        faults.removeIf(fault ->
+                Math.abs(network.amps(fault.branch())) <= NOTHING
+                        || harmless(fault.branch(), fault.conductance()));
+        return faults;
     }
 
-    private void broken(Conditions state, Network.Memory base, Fault fault, int branch) {
-        if (Math.abs(network.amps(branch)) <= NOTHING) {
-            return;
+    /** Whether even twice the change it leads to, were all slopes to stay, changes nothing. */
+    private boolean harmless(int branch, double conductance) {
+        if (!network.expect(branch, conductance)) {
+            return false;
         }
-        network.disturb(branch, 0, 0, 0);
-        settled(state, fault);
-        network.recall(base);
+        for (int coil = 0; coil < network.coils(); coil++) {
+            if (network.expectsToMove(coil)) {
+                return false;
+            }
+        }
+        for (int fuse : fuses) {
+            if (network.whole(fuse)
+                    && Math.abs(network.expectedAmps(fuse))
+                            >= ((Branch.Trip) network.branch(fuse)).opens()) {
+                return false;
+            }
+        }
+        var found = new ArrayList<Consequence>();
+        works.awakened(network::expectedAmps, found);
+        works.compare(network::expectedAmps, found);
+        return found.isEmpty();
     }
 
     /** What has changed once everything has come to rest. */
-    private void settled(Conditions state, Fault fault) {
+    private List<Consequence> settled() {
         var found = new ArrayList<Consequence>();
         if (solver.comesToRest()) {
-            works.awakened(network, found);
-            works.compare(network, found);
+            works.awakened(network::amps, found);
+            works.compare(network::amps, found);
         } else {
             found.add(new Consequence.Restless());
         }
-        keep(state, fault, found);
+        return found;
     }
 
-    private void chafed(Conditions state, Network.Memory base, Wire wire, int branch) {
+    /** A wire that lies bare against the body: what it is then between its ends, and from each. */
+    private record Bare(int branch, double conductance, double toEarthA, double toEarthB) {}
+
+    private Bare bare(int branch, Fault.Place place) {
         double ohms = ((Branch.Resistance) network.branch(branch)).ohms();
-        double from = Math.abs(network.volts(netlist.a(branch)));
-        double to = Math.abs(network.volts(netlist.b(branch)));
+        return switch (place) {
+            case FIRST_END -> new Bare(branch, 1 / ohms, 1 / DEAD_SHORT, 0);
+            case SECOND_END -> new Bare(branch, 1 / ohms, 0, 1 / DEAD_SHORT);
+            case MIDDLE -> {
+                double leg = ohms / 2 + 2 * DEAD_SHORT;
+                double link = ohms + ohms * ohms / 4 / DEAD_SHORT;
+                yield new Bare(branch, 1 / link, 1 / leg, 1 / leg);
+            }
+        };
+    }
+
+    private void disturb(Bare bare) {
+        network.disturb(bare.branch, bare.conductance, bare.toEarthA, bare.toEarthB);
+    }
+
+    /** Whether what a chafe touches has no volts anyway. */
+    private boolean dead(Bare bare, Network.Memory state) {
+        double a = bare.toEarthA > 0 ? state.volts(netlist.a(bare.branch)) : 0;
+        double b = bare.toEarthB > 0 ? state.volts(netlist.b(bare.branch)) : 0;
+        return Math.abs(a) < NO_VOLTS && Math.abs(b) < NO_VOLTS;
+    }
+
+    private void chafed(Conditions state, Wire wire) {
+        int branch = netlist.branch(wire);
         for (var place : Fault.Place.values()) {
-            double felt =
-                    switch (place) {
-                        case FIRST_END -> from;
-                        case MIDDLE -> Math.max(from, to);
-                        case SECOND_END -> to;
-                    };
-            if (felt < NO_VOLTS) {
-                continue;
-            }
-            var fault = new Fault.Chafed(wire.id(), place);
-            int node = place == Fault.Place.FIRST_END ? netlist.a(branch) : netlist.b(branch);
-            var same = place == Fault.Place.MIDDLE ? null : shorted.get(node);
-            if (same != null) {
-                keep(state, fault, same);
-                continue;
-            }
-            switch (place) {
-                case FIRST_END -> network.disturb(branch, 1 / ohms, 1 / DEAD_SHORT, 0);
-                case SECOND_END -> network.disturb(branch, 1 / ohms, 0, 1 / DEAD_SHORT);
-                case MIDDLE -> {
-                    double leg = ohms / 2 + 2 * DEAD_SHORT;
-                    double link = ohms + ohms * ohms / 4 / DEAD_SHORT;
-                    network.disturb(branch, 1 / link, 1 / leg, 1 / leg);
-                }
-            }
-            var found = new ArrayList<Consequence>();
-            burning(found);
-            keep(state, fault, found);
-            network.recall(base);
-            if (place != Fault.Place.MIDDLE) {
-                shorted.put(node, found);
+            var bare = bare(branch, place);
+            if (!dead(bare, base)) {
+                var reached =
+                        switch (place) {
+                            case FIRST_END ->
+                                    shorted.computeIfAbsent(netlist.a(branch), _ -> burning(bare));
+                            case MIDDLE -> burning(bare);
+                            case SECOND_END ->
+                                    shorted.computeIfAbsent(netlist.b(branch), _ -> burning(bare));
+                        };
+                lastShort = reached.state();
+                keep(state, new Fault.Chafed(wire.id(), place), reached.consequences());
             }
         }
     }
 
-    /** Lets guards open one after another while what flows harms; then what has changed. */
-    private void burning(List<Consequence> found) {
-        for (int guard = 0; guard < MOST_GUARDS; guard++) {
+    /** What a chafe does: with everything whole, then as guards open one after another. */
+    private Reached burning(Bare bare) {
+        disturb(bare);
+        network.beginFrom(lastShort);
+        var found = new ArrayList<Consequence>();
+        boolean rests = solver.movesCoils();
+        var state = network.remember();
+        if (!rests) {
+            found.add(new Consequence.Restless());
+        } else {
+            works.awakened(network::amps, found);
+            int first = opens(found);
+            if (first < 0) {
+                works.compare(network::amps, found);
+            } else {
+                found.addAll(after(first, bare, state));
+            }
+        }
+        network.recall(base);
+        return new Reached(state, found);
+    }
+
+    /**
+     * What follows when the first guard has opened. What it leaves without volts may lie against
+     * the body or not: then all that follows is the guard's doing, worked out once.
+     */
+    private List<Consequence> after(int guard, Bare bare, Network.Memory before) {
+        var alone =
+                opened.computeIfAbsent(
+                        new Opened(guard, solver.coils()),
+                        _ -> {
+                            network.calm();
+                            return without(guard);
+                        });
+        if (dead(bare, alone.state())) {
+            return alone.consequences();
+        }
+        network.recall(before);
+        disturb(bare);
+        return without(guard).consequences();
+    }
+
+    /** A guard that has opened, and the coils that were pulled in when it did. */
+    private record Opened(int guard, BitSet coils) {}
+
+    /** Where the network has come to, and what has happened on the way. */
+    private record Reached(Network.Memory state, List<Consequence> consequences) {}
+
+    /** Opens a guard, and others after it while what flows harms. */
+    private Reached without(int guard) {
+        var found = new ArrayList<Consequence>();
+        network.beginFrom(lastWithout.getOrDefault(guard, base));
+        int open = guard;
+        for (int turn = 0; open >= 0 && turn < MOST_GUARDS; turn++) {
+            network.fuse(open, false);
             if (!solver.movesCoils()) {
                 found.add(new Consequence.Restless());
-                return;
+                return new Reached(network.remember(), found);
             }
-            if (guard == 0) {
-                works.awakened(network, found);
-            }
-            int first = firstToOpen();
-            double within = first < 0 ? Double.POSITIVE_INFINITY : seconds(first);
-            burnt(within).ifPresent(found::add);
-            if (first < 0) {
-                break;
-            }
+            open = opens(found);
+        }
+        works.compare(network::amps, found);
+        var state = network.remember();
+        lastWithout.put(guard, state);
+        return new Reached(state, found);
+    }
+
+    /** The guard that opens next, and what burns before it does; −1 where none opens. */
+    private int opens(List<Consequence> found) {
+        int first = firstToOpen();
+        double within = first < 0 ? Double.POSITIVE_INFINITY : seconds(first);
+        burnt(within).ifPresent(found::add);
+        if (first >= 0) {
             var part = netlist.partOf(first).orElseThrow();
             found.add(
                     new Consequence.Opens(
                             new FuseSeat(part, netlist.roleOf(first)),
                             new Amps(Math.abs(network.amps(first))),
                             new Seconds(within)));
-            network.fuse(first, false);
         }
-        works.compare(network, found);
+        return first;
     }
 
     private double seconds(int fuse) {

@@ -10,6 +10,7 @@ import aficion.quantity.Ratio;
 import aficion.solve.Network;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 
 /** What works on a vehicle, and how its current before a fault compares with that after. */
 final class Works {
@@ -89,20 +90,20 @@ final class Works {
     /** Remembers what everything takes before the faults. */
     void remember(Network network) {
         for (int i = 0; i < before.length; i++) {
-            before[i] = share(network, i);
+            before[i] = share(network::amps, i);
         }
     }
 
-    private double share(Network network, int i) {
+    private double share(IntToDoubleFunction amps, int i) {
         var work = works.get(i);
-        return Math.abs(network.amps(work.branch())) / work.rated();
+        return Math.abs(amps.applyAsDouble(work.branch())) / work.rated();
     }
 
-    /** What has become of everything, as the network stands now. */
-    void compare(Network network, List<Consequence> found) {
+    /** What has become of everything, with those amps in the branches. */
+    void compare(IntToDoubleFunction amps, List<Consequence> found) {
         for (int i = 0; i < before.length; i++) {
             double was = before[i];
-            double is = share(network, i);
+            double is = share(amps, i);
             if (Math.abs(is - was) < 0.01) {
                 continue;
             }
@@ -129,11 +130,11 @@ final class Works {
         }
     }
 
-    /** What runs or glows now that did not before. */
-    void awakened(Network network, List<Consequence> found) {
+    /** What runs or glows with those amps in the branches that did not before. */
+    void awakened(IntToDoubleFunction amps, List<Consequence> found) {
         for (int i = 0; i < before.length; i++) {
             var work = works.get(i);
-            double is = share(network, i);
+            double is = share(amps, i);
             if (before[i] >= OFF || is < before[i] + OFF) {
                 continue;
             }

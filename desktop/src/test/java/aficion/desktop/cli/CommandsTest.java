@@ -52,7 +52,7 @@ class CommandsTest {
         var ran = run("check", "demo:roadster");
 
         assertThat(ran.code()).isEqualTo(1);
-        assertThat(ran.out().lines()).hasSize(5);
+        assertThat(ran.out().lines()).hasSize(8);
         assertThat(ran.out().lines().findFirst().orElseThrow().split("\t"))
                 .hasSize(4)
                 .startsWith("danger", "GuardLargerThanWire", "5.13");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
+import aficion.check.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;
@@ -54,7 +55,8 @@ class WorkTest extends WindowTest {
         clickOn(button("Put a 3 A fuse into wire 10.01"));
         settle();
 
-        assertThat(bench.assessed().get().orElseThrow().of(new CircuitId("10"))).isEmpty();
+        assertThat(bench.assessed().get().orElseThrow().of(new CircuitId("10")))
+                .allMatch(Finding.DrawsAtRest.class::isInstance);
         assertThat(text("saved")).isEqualTo("not saved");
         assertThat(text("undo")).isEqualTo("Undo: Put a 3 A fuse into wire 10.01");
         assertThat(byId("part-F3")).isPresent();
@@ -129,7 +131,8 @@ class WorkTest extends WindowTest {
         assertThat(text("dangers")).isEqualTo("3 dangers");
         assertThat(byId("circuit-5").orElseThrow().getAccessibleText())
                 .contains("Headlamps", "planned, sized", "Danger");
-        assertThat(byId("circuit-8").orElseThrow().getAccessibleText()).contains("nothing found");
+        assertThat(byId("circuit-8").orElseThrow().getAccessibleText()).contains("Advise: 1");
+        assertThat(byId("circuit-7").orElseThrow().getAccessibleText()).contains("nothing found");
     }
 
     @Test

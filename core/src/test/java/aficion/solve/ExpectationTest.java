@@ -1,0 +1,76 @@
+package aficion.solve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.job.JobBuilder;
+import aficion.job.PartId;
+import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import org.junit.jupiter.api.Test;
+
+/** What a change leads to when every slope stays. */
+class ExpectationTest {
+    private static final Netlist TWO_LOADS =
+            Netlist.of(
+                    JobBuilder.twelveVolts()
+                            .load("X1", 5)
+                            .load("X2", 3)
+                            .wire("B1.+", "X1.+", "1mm2", 2)
+                            .wire("X1.+", "X2.+", "1mm2", 3)
+                            .build());
+
+    private final Network network = new Network(TWO_LOADS, Conditions.REST);
+
+    private static int wire(String id) {
+        return TWO_LOADS.branch(TWO_LOADS.job().wire(new WireId(id)));
+    }
+
+    /** In a straight network the expected change is twice what comes. */
+    @Test
+    void aBadJointIsExpectedToDoTwiceWhatItDoes() {
+        assertThat(network.solve()).isTrue();
+        int joint = wire("w3");
+        int feed = wire("w2");
+        double before = network.amps(feed);
+        assertThat(network.expect(joint, 1 / 0.2)).isTrue();
+        double expected = network.expectedAmps(feed);
+
+        network.disturb(joint, 1 / 0.2, 0, 0);
+        assertThat(network.solve()).isTrue();
+
+        assertThat(expected - before).isCloseTo(2 * (network.amps(feed) - before), within(1e-6));
+        assertThat(network.amps(feed)).isLessThan(before);
+    }
+
+    /** The last wire to a load that is fed by nothing else: all of its current goes. */
+    @Test
+    void aBrokenWireLeavesItsLoadWithoutCurrent() {
+        assertThat(network.solve()).isTrue();
+        int load = TWO_LOADS.inside(new PartId("X2")).get("body");
+
+        assertThat(network.amps(load)).isGreaterThan(2);
+        assertThat(network.expect(wire("w3"), 0)).isTrue();
+        assertThat(network.expectedAmps(load)).isZero();
+    }
+
+    /** A rough answer lies within a ten thousandth of a fine one. */
+    @Test
+    void aRoughAnswerComesClose() {
+        var netlist =
+                Netlist.of(
+                        JobBuilder.twelveVolts()
+                                .lamp("H1", 55)
+                                .wire("B1.+", "H1.58", "1mm2", 4)
+                                .build());
+        var fine = new Network(netlist, Conditions.REST);
+        var rough = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
+        int feed = netlist.branch(netlist.job().wire(new WireId("w2")));
+
+        assertThat(fine.solve()).isTrue();
+        assertThat(rough.solve()).isTrue();
+
+        assertThat(rough.amps(feed)).isCloseTo(fine.amps(feed), within(1e-4 * fine.amps(feed)));
+    }
+}
