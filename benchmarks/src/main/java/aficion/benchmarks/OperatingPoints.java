@@ -27,12 +27,12 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Fork(1)
-@Warmup(iterations = 4, time = 500, timeUnit = TimeUnit.MILLISECONDS)
-@Measurement(iterations = 5, time = 500, timeUnit = TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 400, timeUnit = TimeUnit.MILLISECONDS)
+@Measurement(iterations = 5, time = 300, timeUnit = TimeUnit.MILLISECONDS)
 public class OperatingPoints {
     private static final long SEED = 7;
 
-    @Param({"60", "200", "600", "2000", "10000"})
+    @Param({"60", "200", "430", "600", "2000", "10000"})
     public int nodes;
 
     private Netlist netlist;
@@ -54,7 +54,7 @@ public class OperatingPoints {
         var job = Vehicles.of(nodes, SEED);
         netlist = Netlist.of(job);
         busy = Vehicles.busy(job, SEED);
-        switched = busy.with("s1", busy.positions().containsKey("s1") ? "off" : "on");
+        switched = Vehicles.switched(busy);
         solver = new Solver(netlist);
         if (!(solver.solve(busy) instanceof Outcome.Solved)) {
             throw new IllegalStateException("the vehicle has no operating point");

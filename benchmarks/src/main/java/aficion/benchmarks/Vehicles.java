@@ -85,6 +85,11 @@ public final class Vehicles {
         return conditions;
     }
 
+    /** The same with the first switch thrown. */
+    public static Conditions switched(Conditions conditions) {
+        return conditions.with("s1", conditions.positions().containsKey("s1") ? "off" : "on");
+    }
+
     private void grow(int circuits) {
         part("B1", new SourceKind.Battery(new Volts(12), new Ohms(0.006)));
         part("E0", new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));

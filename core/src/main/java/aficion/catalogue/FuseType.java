@@ -59,9 +59,11 @@ public enum FuseType {
                 row.numbers("markings", 0.5, 500).stream().map(Amps::new).toList());
     }
 
+    private final String key = name().toLowerCase(Locale.ROOT).replace('_', '-');
+
     /** The short name used in files. */
     public String key() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return key;
     }
 
     /** The markings that are made, smallest first. */

@@ -68,6 +68,7 @@ final class Bends {
     final double[] offset;
     private double amps;
     private double steep;
+    private boolean sloped = true;
 
     /** How far a branch was from where its line took it. */
     enum Distance {
@@ -213,7 +214,9 @@ final class Bends {
     void touch(int k) {
         if (law[k] > STRAIGHT) {
             boolean circling = turns[k] > MOST_TURNS && at[k] != 0;
-            slope[k] = circling ? current[k] / at[k] : gradient[k];
+            double next = circling ? current[k] / at[k] : gradient[k];
+            sloped |= next != slope[k];
+            slope[k] = next;
             offset[k] = current[k] - slope[k] * at[k];
         }
     }
@@ -231,11 +234,21 @@ final class Bends {
         return amps;
     }
 
+    /** Whether a slope has changed since {@link #forgetSlopes}. */
+    boolean sloped() {
+        return sloped;
+    }
+
+    void forgetSlopes() {
+        sloped = false;
+    }
+
     private void place(int k, double volts) {
         evaluate(k, volts);
         at[k] = volts;
         current[k] = amps;
         gradient[k] = steep;
+        sloped |= slope[k] != steep;
         slope[k] = steep;
         offset[k] = amps - steep * volts;
     }

@@ -69,6 +69,7 @@ public final class Network {
     private final int[] parent;
     private boolean stale = true;
     private boolean parted = true;
+    private boolean factored;
     private final double[] expected;
     private int steps;
     private int disturbed = Branch.NONE;
@@ -558,16 +559,17 @@ public final class Network {
                 matrix.addLeak(rank[node], 1);
             }
         }
+        factored = false;
         stale = !matrix.reduce();
         return !stale;
     }
 
     /**
      * Newton's method; while every branch is near, with the slopes of the last step, so that only
-     * the injections are new.
+     * the injections are new. The first step takes the slopes of the last search where they serve.
      */
     private boolean search() {
-        boolean near = false;
+        boolean near = factored && !bends.sloped();
         for (steps = 1; steps <= MOST_STEPS; steps++) {
             if (near) {
                 matrix.again();
@@ -576,9 +578,11 @@ public final class Network {
                 for (int k = 0; k < bending.length; k++) {
                     stamp(bendA[k], bendB[k], bendEntry[k], bends.slope[k]);
                 }
-                if (!matrix.factor()) {
+                factored = matrix.factor();
+                if (!factored) {
                     return false;
                 }
+                bends.forgetSlopes();
             }
             for (int k = 0; k < bending.length; k++) {
                 double offset = bends.offset[k];

@@ -190,7 +190,7 @@ public final class Solver {
                                         .orElse(before);
                         default -> before;
                     };
-            if (Math.abs(wanted - before) > tolerance * before) {
+            if (Math.abs(wanted - before) > tolerance * Math.abs(before)) {
                 network.settle(i, wanted);
                 moved = true;
             }

@@ -94,11 +94,18 @@ public final class Commands implements Callable<Integer> {
         return WINDOW_OPEN;
     }
 
-    @Command(name = "demo", description = "Starts with the demo roadster.")
+    @Command(name = "demo", description = "Starts with a demo job.")
     static final class Demo implements Callable<Integer> {
+        @Parameters(
+                arity = "0..1",
+                paramLabel = "NAME",
+                defaultValue = "roadster",
+                description = "roadster, motorcycle or tractor")
+        private String name;
+
         @Override
         public Integer call() {
-            return window(DEMO + "roadster");
+            return window(DEMO + name);
         }
     }
 
@@ -125,7 +132,10 @@ public final class Commands implements Callable<Integer> {
 
     /** The job every command works on. */
     static final class JobArgument {
-        @Parameters(index = "0", paramLabel = "JOB", description = "a file, or demo:roadster")
+        @Parameters(
+                index = "0",
+                paramLabel = "JOB",
+                description = "a file, or demo:roadster, demo:motorcycle, demo:tractor")
         private String name;
 
         Job load() {

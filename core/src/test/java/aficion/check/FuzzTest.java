@@ -1,0 +1,84 @@
+package aficion.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+
+import aficion.job.AnyJob;
+import aficion.netlist.Netlist;
+import aficion.quantity.Seconds;
+import aficion.simulate.Script;
+import aficion.simulate.Simulation;
+import aficion.size.Assessment;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import aficion.sweep.Sweep;
+import java.time.Duration;
+import java.util.List;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** No job makes the engine throw, hang or believe what does not add up. */
+class FuzzTest {
+    private static final int MANY = Integer.getInteger("aficion.fuzz", 3000);
+    private static final Duration LONG = Duration.ofMinutes(2 + MANY / 500);
+
+    /**
+     * A point that is believed has passed its own check of currents and power; a point that is not
+     * says why; nearly all are believed.
+     */
+    @Test
+    void everyJobHasAnHonestOutcome() {
+        var outcomes =
+                Assertions.assertTimeoutPreemptively(
+                        LONG,
+                        () ->
+                                LongStream.range(0, MANY)
+                                        .mapToObj(seed -> {
+                                            var job = AnyJob.of(seed);
+                                            return new Solver(Netlist.of(job))
+                                                    .solve(AnyJob.conditions(job, seed));
+                                        })
+                                        .toList());
+
+        assertThat(outcomes)
+                .allSatisfy(outcome -> {
+                    if (outcome instanceof Outcome.Unsolvable unsolvable) {
+                        assertThat(unsolvable.reason()).isEqualTo(Outcome.Reason.NOT_SETTLED);
+                    }
+                });
+        assertThat(outcomes.stream().filter(Outcome.Solved.class::isInstance).count())
+                .isGreaterThan(MANY * 98L / 100);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    void everyJobIsSizedAndJudged(long seed) {
+        for (long each = seed * 1000; each < seed * 1000 + MANY / 300; each++) {
+            var job = AnyJob.of(each);
+            assertThatCode(() -> Findings.of(Assessment.of(job)))
+                    .as("seed %d", each)
+                    .doesNotThrowAnyException();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    void everyJobIsSweptAndFollowed(long seed) {
+        for (long each = seed * 1000; each < seed * 1000 + MANY / 300; each++) {
+            var job = AnyJob.of(each);
+            var netlist = Netlist.of(job);
+            var conditions = AnyJob.conditions(job, each);
+            var script = Script.of(AnyJob.conditions(job, each + 1), conditions, new Seconds(2));
+            assertThatCode(
+                            () -> {
+                                Sweep.of(netlist, List.of(conditions), _ -> true);
+                                Simulation.run(netlist, script, List.of());
+                            })
+                    .as("seed %d", each)
+                    .doesNotThrowAnyException();
+        }
+    }
+}
