@@ -190,7 +190,9 @@ final class Bends {
         }
         evaluate(k, volts);
         double miss = Math.abs(amps - (slope[k] * volts + offset[k]));
-        boolean found = miss <= accuracy.amps + accuracy.share * Math.abs(amps);
+        boolean found =
+                miss < Double.POSITIVE_INFINITY
+                        && miss <= accuracy.amps + accuracy.share * Math.abs(amps);
         double next =
                 found
                         ? volts

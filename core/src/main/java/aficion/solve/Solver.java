@@ -28,6 +28,9 @@ public final class Solver {
 
     private static final double ROUGHLY = 1e-6;
 
+    /** Amps that no resistance is settled for. */
+    private static final double NEXT_TO_NOTHING = 1e-5;
+
     /** After so many times a step that has been shortened does not grow again. */
     private static final int MOST_OVERSHOT = 8;
 
@@ -190,12 +193,19 @@ public final class Solver {
                                         .orElse(before);
                         default -> before;
                     };
-            if (Math.abs(wanted - before) > tolerance * Math.abs(before)) {
+            if (Math.abs(wanted - before) > tolerance * Math.abs(before)
+                    && !(network.branch(i) instanceof Branch.Settling && fades(i, wanted))) {
                 network.settle(i, wanted);
                 moved = true;
             }
         }
         return moved;
+    }
+
+    /** Whether a settling resistance passes next to nothing, before and after. */
+    private boolean fades(int branch, double wanted) {
+        double volts = Math.abs(network.across(branch));
+        return volts < NEXT_TO_NOTHING * Math.min(wanted, network.settled(branch));
     }
 
     /**

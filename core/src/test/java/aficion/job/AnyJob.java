@@ -45,7 +45,9 @@ public final class AnyJob {
                         this::alternator,
                         () -> new SourceKind.FieldRegulator(volts(1.2)),
                         () -> new SourceKind.Dynamo(amps(), ohms(), pulleys(), new Rpm(1000)),
-                        () -> new SourceKind.ControlBox(new Volts(1.2 * system), new Volts(1.05 * system), amps()),
+                        () ->
+                                new SourceKind.ControlBox(
+                                        new Volts(1.2 * system), new Volts(1.05 * system), amps()),
                         () ->
                                 new SourceKind.Flywheel(
                                         any(SourceKind.Flywheel.Winding.values()),
