@@ -26,6 +26,10 @@ public final class Simulation {
     private static final double LEAST_STEP = 1e-6;
     private static final double MOST_STEP = 60;
     private static final double NO_TIME = 1e-9;
+
+    /** What has moved stays for so long at least: no field or armature follows faster. */
+    private static final double REST = 0.005;
+
     private static final int ASKED_EVERY = 256;
 
     private final Netlist netlist;
@@ -36,6 +40,7 @@ public final class Simulation {
     private final Recorder recorder;
     private final List<Happening> happenings = new ArrayList<>();
     private final double[] due;
+    private final double[] rested;
     private double now;
     private int steps;
 
@@ -46,6 +51,7 @@ public final class Simulation {
         this.solver = new Solver(network);
         this.due = new double[network.coils()];
         Arrays.fill(due, Double.POSITIVE_INFINITY);
+        this.rested = new double[due.length];
         for (int i = 0; i < netlist.size(); i++) {
             remember(i, edge);
         }
@@ -239,10 +245,14 @@ public final class Simulation {
             boolean wanted = network.wantsIn(coil);
             if (wanted == network.pulled(coil)) {
                 due[coil] = Double.POSITIVE_INFINITY;
-            } else if (due[coil] == Double.POSITIVE_INFINITY && network.coil(coil).delay() > 0) {
-                due[coil] = now + network.coil(coil).delay();
-            } else if (network.coil(coil).delay() == 0 || now >= due[coil] - NO_TIME) {
+                continue;
+            }
+            if (due[coil] == Double.POSITIVE_INFINITY) {
+                due[coil] = Math.max(now + network.coil(coil).delay(), rested[coil]);
+            }
+            if (now >= due[coil] - NO_TIME) {
                 due[coil] = Double.POSITIVE_INFINITY;
+                rested[coil] = now + REST;
                 network.pull(coil, wanted);
                 happenings.add(
                         new Happening.Moved(new Seconds(now), netlist.coilPart(coil), wanted));
