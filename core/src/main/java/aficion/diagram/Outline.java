@@ -5,6 +5,7 @@ import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
+import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
@@ -39,6 +40,11 @@ record Outline(int width, int height, List<Seat> seats) {
         return switch (part.kind()) {
             case SourceKind.Battery _, SourceKind.BenchSupply _ ->
                     new Outline(5, 6, List.of(right("+", 2), right("-", 4)));
+            case SourceKind.ControlBox box ->
+                    fed(List.of("D", "F"), shown(List.of("A", "A1", "E"), box, used));
+            case SourceKind.FieldRegulator _ -> fed(List.of("D+"), List.of("DF", "31"));
+            case SourceKind.RegulatorRectifier rectifier ->
+                    fed(rectifier.inputs(), shown(List.of("B+", "B-", "S"), rectifier, used));
             case SourceKind _ -> source(part, used);
             case LoadKind.Starter _ -> starter(used);
             case ControlKind.Switch hand -> hand(hand, used);
@@ -93,13 +99,26 @@ record Outline(int width, int height, List<Seat> seats) {
     private static Outline source(Part part, Set<String> used) {
         var seats = new ArrayList<Seat>();
         int row = 2;
-        for (var pin : part.kind().pins()) {
-            if (used.contains(pin) || !part.kind().sparePins().contains(pin)) {
-                seats.add(right(pin, row));
-                row += 2;
-            }
+        for (var pin : shown(part.kind().pins(), part.kind(), used)) {
+            seats.add(right(pin, row));
+            row += 2;
         }
         return new Outline(7, Math.max(5, row - 1), seats);
+    }
+
+    private static List<String> shown(List<String> pins, Kind kind, Set<String> used) {
+        return pins.stream()
+                .filter(pin -> used.contains(pin) || !kind.sparePins().contains(pin))
+                .toList();
+    }
+
+    /** What stands behind a source: what feeds it left, the rest right. */
+    private static Outline fed(List<String> ins, List<String> outs) {
+        int height = 2 * Math.max(ins.size(), outs.size()) + 3;
+        var seats = new ArrayList<Seat>();
+        spread(ins, Side.LEFT, height, seats);
+        spread(outs, Side.RIGHT, height, seats);
+        return new Outline(8, height, seats);
     }
 
     private static Outline starter(Set<String> used) {

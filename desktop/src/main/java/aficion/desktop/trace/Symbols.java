@@ -2,7 +2,6 @@ package aficion.desktop.trace;
 
 import aficion.diagram.Diagram.Body;
 import aficion.diagram.Diagram.Point;
-import aficion.diagram.Diagram.Side;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.GuardKind;
@@ -12,10 +11,10 @@ import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
+import aficion.quantity.Volts;
 import aficion.size.GaugeReading;
 import aficion.solve.OperatingPoint;
 import aficion.words.Words;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
@@ -27,30 +26,19 @@ import javafx.scene.shape.Polygon;
  * The inside of a part's body, after IEC 60617, in the state it is in: switches and relays stand as
  * they really stand, lamps glow as they glow.
  */
-final class Symbols {
-    private static final double LIVE = WireNode.LEAST_LIVE;
-
-    private final Part part;
-    private final Body body;
-    private final Optional<OperatingPoint> point;
-    private final Conditions conditions;
-    private final List<Node> nodes = new ArrayList<>();
-
-    private Symbols(Part part, Body body, Optional<OperatingPoint> point, Conditions conditions) {
-        this.part = part;
-        this.body = body;
-        this.point = point;
-        this.conditions = conditions;
+final class Symbols extends Sketch {
+    private Symbols(Part part, Body body, Optional<OperatingPoint> point) {
+        super(part, body, point);
     }
 
     static List<Node> of(
             Part part, Body body, Optional<OperatingPoint> point, Conditions conditions) {
-        var symbols = new Symbols(part, body, point, conditions);
-        symbols.draw();
+        var symbols = new Symbols(part, body, point);
+        symbols.draw(conditions);
         return symbols.nodes;
     }
 
-    private void draw() {
+    private void draw(Conditions conditions) {
         switch (part.kind()) {
             case SourceKind.Battery _ -> battery();
             case SourceKind.BenchSupply(var set, _) -> supply(UserUnits.METRIC.print(set));
@@ -58,19 +46,14 @@ final class Symbols {
             case SourceKind.Dynamo _ -> turning("G");
             case SourceKind.Flywheel _ -> turning("~");
             case SourceKind.FieldRegulator(var volts) -> boxed(UserUnits.METRIC.print(volts));
-            case SourceKind.ControlBox box -> boxed(UserUnits.METRIC.print(box.setPoint()));
-            case SourceKind.RegulatorRectifier(_, var volts) ->
-                    boxed("~ / " + UserUnits.METRIC.print(volts));
+            case SourceKind.ControlBox box ->
+                    nodes.addAll(new Contacts(part, body, point, conditions).of(box));
+            case SourceKind.RegulatorRectifier(_, var volts) -> rectifier(volts);
+            case ControlKind kind ->
+                    nodes.addAll(new Contacts(part, body, point, conditions).of(kind));
             case LoadKind.Starter _ -> starter();
-            case ControlKind.Switch hand -> hand(hand);
             case GuardKind.Fuse fuse -> fuse("", pin("1"), pin("2"), fuse.marking().value());
             case GuardKind.FuseBox(var ways) -> ways.forEach(this::way);
-            case ControlKind.Relay _ -> relay("86", "85");
-            case ControlKind.LatchingRelay _ -> relay("S", "31");
-            case ControlKind.LevelSwitch _ -> levelSwitch();
-            case ControlKind.Flasher flasher -> boxed(Math.round(flasher.rate()) + " /min");
-            case ControlKind.Module _ -> boxed(Words.of("trace.module"));
-            case ControlKind.IgnitionBox _ -> boxed(Words.of("trace.spark"));
             case LoadKind.Lamp(_, var filaments) ->
                     filaments.forEach(filament -> filament(filament.pin(), pin("31")));
             case LoadKind.WarningLamp _ -> filament("1", pin("2"));
@@ -78,7 +61,6 @@ final class Symbols {
             case LoadKind.Motor _ -> circled("M", "+", "31");
             case LoadKind.TwoSpeedMotor _ -> twoSpeeds();
             case LoadKind.IgnitionCoil _ -> winding("15", "1");
-            case ControlKind.Points _ -> points();
             case JoinKind.Sender _ -> resistor("T", "31", true);
             case LoadKind.Gauge gauge -> gauge(gauge);
             case LoadKind.Ammeter _ -> meter("A-B", "A", "B", this::ammeterShare);
@@ -97,38 +79,6 @@ final class Symbols {
             case JoinKind.EarthPoint _ ->
                     join(new Point(body.box().x(), middle()), pin("E"), false);
         }
-    }
-
-    private Point pin(String name) {
-        return body.pin(name).map(pin -> pin.at()).orElse(new Point(body.box().x(), middle()));
-    }
-
-    private double middle() {
-        return body.box().y() + body.box().height() / 2;
-    }
-
-    private double centre() {
-        return body.box().x() + body.box().width() / 2;
-    }
-
-    private boolean flows(String role) {
-        return point.flatMap(solved -> solved.through(part.id(), role))
-                .map(amps -> Math.abs(amps.value()) >= LIVE)
-                .orElse(false);
-    }
-
-    private static String[] live(boolean flows) {
-        return flows ? new String[] {"live"} : new String[0];
-    }
-
-    private void join(Point from, Point to, boolean flows) {
-        nodes.add(Ink.line(from.x(), from.y(), to.x(), to.y(), live(flows)));
-    }
-
-    private static Node solid(double x, double y, double radius) {
-        var dot = Ink.circle(x, y, radius, "solid");
-        dot.getStyleClass().remove("shape");
-        return dot;
     }
 
     private void battery() {
@@ -169,36 +119,6 @@ final class Symbols {
                             Words.of("trace.charging"),
                             "live"));
         }
-    }
-
-    /** A box with words under it and its pins named inside. */
-    private void boxed(String words) {
-        pinNames();
-        nodes.add(Ink.centred(centre(), body.box().bottom() + 9, words, "dim"));
-    }
-
-    private void pinNames() {
-        body.pins().forEach(pin -> pinName(pin.name(), pin.at()));
-    }
-
-    private void levelSwitch() {
-        var in = pin("1");
-        var out = pin("31");
-        boolean closed = point.map(solved -> solved.closed(part.id(), "1-31")).orElse(false);
-        boolean flows = flows("1-31");
-        nodes.add(Ink.line(in.x(), in.y(), in.x() + 20, in.y(), live(flows)));
-        nodes.add(Ink.line(out.x() - 20, out.y(), out.x(), out.y(), live(flows)));
-        nodes.add(
-                Ink.line(
-                        in.x() + 20,
-                        in.y(),
-                        out.x() - 20,
-                        closed ? in.y() : in.y() - 12,
-                        live(flows)));
-        nodes.add(Ink.circle(in.x() + 20, in.y(), 3, "seat"));
-        nodes.add(Ink.circle(out.x() - 20, out.y(), 3, "seat"));
-        nodes.add(Ink.circle(centre(), middle() + 12, 5));
-        pinName("1", in);
     }
 
     private void twoSpeeds() {
@@ -269,121 +189,6 @@ final class Symbols {
         pinName("50", coil);
     }
 
-    private void hand(ControlKind.Switch hand) {
-        var rest = hand.positions().getFirst();
-        var name = conditions.positions().getOrDefault(hand.control(), rest.name());
-        var position = hand.position(name).orElse(rest);
-        for (var pin : body.pins()) {
-            double inward = pin.side() == Side.LEFT ? 12 : -12;
-            nodes.add(Ink.line(pin.at().x(), pin.at().y(), pin.at().x() + inward, pin.at().y()));
-            nodes.add(Ink.circle(pin.at().x() + inward, pin.at().y(), 3, "seat"));
-            pinName(pin.name(), pin.at());
-        }
-        for (var contact : position.joins()) {
-            var from = body.pin(contact.one());
-            var to = body.pin(contact.other());
-            if (from.isPresent() && to.isPresent()) {
-                double startX =
-                        from.get().side() == Side.LEFT
-                                ? from.get().at().x() + 12
-                                : from.get().at().x() - 12;
-                double endX =
-                        to.get().side() == Side.LEFT
-                                ? to.get().at().x() + 12
-                                : to.get().at().x() - 12;
-                nodes.add(
-                        Ink.line(
-                                startX,
-                                from.get().at().y(),
-                                endX,
-                                to.get().at().y(),
-                                live(flows(contact.toString()))));
-            }
-        }
-        if (position.joins().isEmpty()) {
-            body.pins().stream()
-                    .filter(pin -> pin.side() == Side.LEFT)
-                    .forEach(pin ->
-                            nodes.add(
-                                    Ink.line(
-                                            pin.at().x() + 12,
-                                            pin.at().y(),
-                                            centre() + 12,
-                                            pin.at().y() - 13)));
-        }
-        nodes.add(
-                Ink.centred(
-                        centre(),
-                        body.box().bottom() + 9,
-                        position.name(),
-                        position == rest ? "dim" : "live"));
-    }
-
-    private void way(GuardKind.Way way) {
-        if (body.pin(way.in()).isPresent()) {
-            fuse(way.name(), pin(way.in()), pin(way.out()), way.marking().value());
-        }
-    }
-
-    private void fuse(String role, Point in, Point out, double marking) {
-        boolean whole = point.map(solved -> solved.closed(part.id(), role)).orElse(true);
-        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows(role))));
-        var box = Ink.box(in.x() + 11, in.y() - 7, out.x() - in.x() - 22, 14);
-        box.setFill(null);
-        nodes.add(box);
-        if (!whole) {
-            box.getStyleClass().add("wrong");
-            nodes.add(Ink.line(in.x() + 13, in.y() - 10, out.x() - 13, in.y() + 10, "wrong"));
-        }
-        var words = whole ? number(marking) + " A" : Words.of("trace.blown");
-        nodes.add(Ink.centred((in.x() + out.x()) / 2, in.y() + 19, words, whole ? "dim" : "wrong"));
-    }
-
-    private static String number(double value) {
-        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
-    }
-
-    private void relay(String coilIn, String coilOut) {
-        var common = pin("30");
-        var makes = pin("87");
-        boolean pulled = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
-        double hinge = common.x() + 14;
-        double seat = makes.x() - 14;
-        nodes.add(Ink.line(common.x(), common.y(), hinge, common.y(), live(flows("30-87"))));
-        nodes.add(Ink.line(seat, makes.y(), makes.x(), makes.y(), live(flows("30-87"))));
-        nodes.add(Ink.circle(hinge, common.y(), 3, "seat"));
-        nodes.add(Ink.circle(seat, makes.y(), 3, "seat"));
-        nodes.add(
-                Ink.line(
-                        hinge,
-                        common.y(),
-                        seat,
-                        pulled ? makes.y() : makes.y() - 13,
-                        live(flows("30-87"))));
-        body.pin("87a")
-                .ifPresent(pin -> {
-                    nodes.add(
-                            Ink.line(
-                                    seat,
-                                    pin.at().y(),
-                                    pin.at().x(),
-                                    pin.at().y(),
-                                    live(flows("30-87a"))));
-                    nodes.add(Ink.circle(seat, pin.at().y(), 3, "seat"));
-                    pinName("87a", pin.at());
-                });
-        var in = pin(coilIn);
-        var out = pin(coilOut);
-        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("coil") || flows("set"))));
-        nodes.add(Ink.box(centre() - 13, in.y() - 8, 26, 16, live(pulled)));
-        nodes.add(Ink.line(centre(), in.y() - 8, centre(), common.y() - 4, "thin"));
-        for (var pin : body.pins()) {
-            if (!pin.name().equals("87a")) {
-                pinName(pin.name(), pin.at());
-            }
-        }
-    }
-
     private void filament(String feed, Point back) {
         var in = pin(feed);
         double x = in.x() + 34;
@@ -446,19 +251,6 @@ final class Symbols {
         pinName(out, to);
     }
 
-    private void points() {
-        var in = pin("1");
-        var out = pin("31");
-        boolean flows = flows("body");
-        nodes.add(Ink.line(in.x(), in.y(), in.x() + 20, in.y(), live(flows)));
-        nodes.add(Ink.line(out.x() - 20, out.y(), out.x(), out.y(), live(flows)));
-        nodes.add(Ink.line(in.x() + 20, in.y(), out.x() - 22, in.y() - 9, live(flows)));
-        nodes.add(Ink.circle(in.x() + 20, in.y(), 3, "seat"));
-        nodes.add(Ink.circle(out.x() - 20, out.y(), 3, "seat"));
-        nodes.add(Ink.box(centre() - 6, middle() + 6, 12, 12));
-        pinName("1", in);
-    }
-
     private void resistor(String in, String out, boolean varies) {
         var from = pin(in);
         var to = pin(out);
@@ -510,27 +302,50 @@ final class Symbols {
         var in = pin("A");
         var out = pin("K");
         nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("A-K"))));
-        var triangle =
-                new Polygon(
-                        centre() - 8, in.y() - 8, centre() - 8, in.y() + 8, centre() + 7, in.y());
-        triangle.getStyleClass().add("shape");
-        nodes.add(triangle);
-        nodes.add(Ink.line(centre() + 7, in.y() - 8, centre() + 7, in.y() + 8));
+        nodes.add(triangle(centre(), in.y()));
+        nodes.add(Ink.line(centre() + 6, in.y() - 7, centre() + 6, in.y() + 7));
     }
 
-    private void pinName(String name, Point at) {
-        body.pin(name)
-                .ifPresent(pin -> {
-                    if (pin.side() == Side.LEFT) {
-                        nodes.add(Ink.text(at.x() + 4, at.y() - 8, name, "pin"));
-                    } else {
-                        var text = Ink.text(at.x() - 4, at.y() - 8, name, "pin");
-                        text.layoutBoundsProperty()
-                                .addListener((_, _, bounds) ->
-                                        text.setX(at.x() - 4 - bounds.getWidth()));
-                        text.setX(at.x() - 4 - text.getLayoutBounds().getWidth());
-                        nodes.add(text);
-                    }
-                });
+    private void way(GuardKind.Way way) {
+        if (body.pin(way.in()).isPresent()) {
+            fuse(way.name(), pin(way.in()), pin(way.out()), way.marking().value());
+        }
+    }
+
+    private void fuse(String role, Point in, Point out, double marking) {
+        boolean whole = point.map(solved -> solved.closed(part.id(), role)).orElse(true);
+        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows(role))));
+        var box = Ink.box(in.x() + 11, in.y() - 7, out.x() - in.x() - 22, 14);
+        box.setFill(null);
+        nodes.add(box);
+        if (!whole) {
+            box.getStyleClass().add("wrong");
+            nodes.add(Ink.line(in.x() + 13, in.y() - 10, out.x() - 13, in.y() + 10, "wrong"));
+        }
+        var words = whole ? number(marking) + " A" : Words.of("trace.blown");
+        nodes.add(Ink.centred((in.x() + out.x()) / 2, in.y() + 19, words, whole ? "dim" : "wrong"));
+    }
+
+    private static String number(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
+
+    /** A bridge of four diodes, drawn as one in its square. */
+    private void rectifier(Volts volts) {
+        double x = centre();
+        double y = middle();
+        var square = new Polygon(x, y - 24, x + 24, y, x, y + 24, x - 24, y);
+        square.getStyleClass().add("shape");
+        nodes.add(square);
+        nodes.add(triangle(x, y));
+        nodes.add(Ink.line(x - 16, y, x + 16, y));
+        nodes.add(Ink.line(x + 6, y - 7, x + 6, y + 7));
+        boxed(UserUnits.METRIC.print(volts));
+    }
+
+    private static Polygon triangle(double x, double y) {
+        var triangle = new Polygon(x - 8, y - 7, x - 8, y + 7, x + 6, y);
+        triangle.getStyleClass().add("shape");
+        return triangle;
     }
 }

@@ -6,7 +6,10 @@ import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Stroke;
 import aficion.job.Wire;
 import aficion.quantity.Amps;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -31,9 +34,12 @@ final class WireNode extends Group {
 
     private static final double TICK = 3;
     private static final double TICK_GAP = 13;
+    private static final double PILL = 18;
+    private static final List<Double> SHARES = List.of(0.5, 0.25, 0.75);
 
     private final Wire wire;
     private final Stroke stroke;
+    private final Label label;
     private final Polyline tick;
     private final Group pill = new Group();
     private double direction;
@@ -41,6 +47,7 @@ final class WireNode extends Group {
     WireNode(Wire wire, Stroke stroke, Label label) {
         this.wire = wire;
         this.stroke = stroke;
+        this.label = label;
         getStyleClass().add("wire");
         setId("wire-" + wire.number());
         setCursor(Cursor.HAND);
@@ -69,7 +76,7 @@ final class WireNode extends Group {
             circle.getStyleClass().add("dot");
             getChildren().add(circle);
         }
-        addLabel(label);
+        addLabel();
         getChildren().add(pill);
     }
 
@@ -78,7 +85,7 @@ final class WireNode extends Group {
         return colour.getBrightness() > 0.8 && colour.getSaturation() < 0.75;
     }
 
-    private void addLabel(Label label) {
+    private void addLabel() {
         var box = label.box();
         if (label.backed()) {
             var back = new Rectangle(box.x(), box.y(), box.width(), box.height());
@@ -110,33 +117,54 @@ final class WireNode extends Group {
     void tell(Optional<String> figure) {
         pill.getChildren().clear();
         figure.ifPresent(text -> {
-            var middle = middle();
-            var words = Ink.centred(middle.x(), middle.y(), text);
-            words.getStyleClass().setAll("pill-text");
-            double width = words.getLayoutBounds().getWidth() + 16;
-            var back = new Rectangle(middle.x() - width / 2, middle.y() - 9, width, 18);
-            back.setArcWidth(18);
-            back.setArcHeight(18);
+            double width = figure(new Point(0, 0), text).getLayoutBounds().getWidth() + 16;
+            var place = place(width);
+            var back = new Rectangle(place.x() - width / 2, place.y() - PILL / 2, width, PILL);
+            back.setArcWidth(PILL);
+            back.setArcHeight(PILL);
             back.getStyleClass().add("pill");
-            pill.getChildren().addAll(back, words);
+            pill.getChildren().addAll(back, figure(place, text));
         });
     }
 
-    /** The middle of the longest stretch. */
-    private Point middle() {
+    private static Text figure(Point at, String text) {
+        var words = Ink.centred(at.x(), at.y(), text);
+        words.getStyleClass().setAll("pill-text");
+        return words;
+    }
+
+    /** The middle of the longest stretch, or another place on the wire where its label is not. */
+    private Point place(double width) {
+        return places().stream()
+                .filter(at -> !coversLabel(at, width))
+                .findFirst()
+                .orElseGet(() -> places().getFirst());
+    }
+
+    private boolean coversLabel(Point at, double width) {
+        var box = label.box();
+        return Math.abs(at.x() - box.x() - box.width() / 2) < (width + box.width()) / 2
+                && Math.abs(at.y() - box.y() - box.height() / 2) < (PILL + box.height()) / 2;
+    }
+
+    /** Middles and quarters of the stretches, longest stretch first. */
+    private List<Point> places() {
         var points = stroke.points();
-        var best = points.getFirst();
-        double longest = -1;
-        for (int i = 1; i < points.size(); i++) {
-            var a = points.get(i - 1);
-            var b = points.get(i);
-            double length = Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y());
-            if (length > longest) {
-                longest = length;
-                best = new Point((a.x() + b.x()) / 2, (a.y() + b.y()) / 2);
-            }
-        }
-        return best;
+        return IntStream.range(1, points.size())
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -length(points.get(i - 1), points.get(i))))
+                .flatMap(i ->
+                        SHARES.stream()
+                                .map(share -> between(points.get(i - 1), points.get(i), share)))
+                .toList();
+    }
+
+    private static double length(Point a, Point b) {
+        return Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y());
+    }
+
+    private static Point between(Point a, Point b, double share) {
+        return new Point(a.x() + share * (b.x() - a.x()), a.y() + share * (b.y() - a.y()));
     }
 
     /** Moves the ticks; the phase grows with time. */
