@@ -73,15 +73,18 @@ public final class Report {
     }
 
     private void points() {
-        line("| nodes | linear µs | warm µs | ÷ linear | answer µs | one switch µs | cold µs |");
-        line("| --- | --- | --- | --- | --- | --- | --- |");
+        line(
+                "| nodes | linear µs | warm µs | ÷ linear | rough µs | answer µs | one switch µs"
+                        + " | cold µs |");
+        line("| --- | --- | --- | --- | --- | --- | --- | --- |");
         for (int size : SIZES) {
             line(
-                    "| %d | %.1f | %.1f | %.2f | %.1f | %.1f | %.0f |",
+                    "| %d | %.1f | %.1f | %.2f | %.1f | %.1f | %.1f | %.0f |",
                     size,
                     of("linear", size),
                     of("warm", size),
                     of("warm", size) / of("linear", size),
+                    of("warmRough", size),
                     of("answered", size),
                     of("oneSwitch", size),
                     of("cold", size));
@@ -97,13 +100,14 @@ public final class Report {
             line("The outside solver is not installed.");
             return;
         }
-        line("| nodes | outside solver, a point ÷ warm | its first point ÷ cold |");
-        line("| --- | --- | --- |");
+        line("| nodes | outside solver, a point ÷ rough | ÷ warm | its first point ÷ cold |");
+        line("| --- | --- | --- | --- |");
         for (int size : SIZES) {
             double first = of("first", size);
             line(
-                    "| %d | %.1f | %s |",
+                    "| %d | %.1f | %.1f | %s |",
                     size,
+                    of("each", size) / of("warmRough", size),
                     of("each", size) / of("warm", size),
                     first < COARSE ? "-" : "%.1f".formatted(first / of("cold", size)));
         }

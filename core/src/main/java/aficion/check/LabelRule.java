@@ -2,6 +2,7 @@ package aficion.check;
 
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
+import aficion.job.edit.NewNames;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -9,6 +9,7 @@ import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
+import aficion.job.edit.NewNames;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;

@@ -12,6 +12,7 @@ import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.Edit;
+import aficion.job.edit.NewNames;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;

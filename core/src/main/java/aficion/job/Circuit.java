@@ -47,4 +47,8 @@ public record Circuit(CircuitId id, int number, String name, Drops drops, Set<St
         }
         return new Circuit(id, number, name, drops, changed);
     }
+
+    public Circuit withName(String changed) {
+        return new Circuit(id, number, changed, drops, done);
+    }
 }

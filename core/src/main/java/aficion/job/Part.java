@@ -46,4 +46,13 @@ public record Part(PartId id, String name, Zone zone, Optional<PartId> mount, Ki
     public Part withMount(PartId earth) {
         return new Part(id, name, zone, Optional.of(earth), kind);
     }
+
+    public Part withName(String changed) {
+        return new Part(id, changed, zone, mount, kind);
+    }
+
+    /** The same part with its case bolted to nothing. */
+    public Part unmounted() {
+        return new Part(id, name, zone, Optional.empty(), kind);
+    }
 }

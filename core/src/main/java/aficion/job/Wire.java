@@ -179,4 +179,37 @@ public record Wire(
                 unguarded,
                 Optional.of(changed));
     }
+
+    public Wire withColour(WireColour changed) {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                from,
+                to,
+                changed,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded,
+                bundle);
+    }
+
+    /** The same wire with its ends named the other way round. */
+    public Wire turned() {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                to,
+                from,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded,
+                bundle);
+    }
 }

@@ -231,7 +231,24 @@ public final class Speech {
                             name(circuit),
                             Words.of("stage", stage));
             case Edit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
-            case Edit.Together _ -> Words.of("edit.Together");
+            case Edit.Recolour(var wire, var colour) ->
+                    Words.of("edit.Recolour", number(wire), colour(colour));
+            case Edit.MoveEnd(var wire, _, var end) ->
+                    Words.of("edit.MoveEnd", number(wire), end.terminal());
+            case Edit.TurnRound(var wire) -> Words.of("edit.TurnRound", number(wire));
+            case Edit.AddPart(var part) -> Words.of("edit.AddPart", part.id(), part.name());
+            case Edit.Rename(var part, var name) -> Words.of("edit.Rename", part, name);
+            case Edit.RemovePart(var part) -> Words.of("edit.RemovePart", part);
+            case Edit.AddCircuit(var circuit) -> Words.of("edit.AddCircuit", circuit.name());
+            case Edit.RenameCircuit(var circuit, var name) ->
+                    Words.of("edit.RenameCircuit", name(circuit), name);
+            case Edit.RemoveCircuit(var circuit) -> Words.of("edit.RemoveCircuit", name(circuit));
+            case Edit.Together(var edits) ->
+                    edits.stream()
+                            .filter(Edit.AddCircuit.class::isInstance)
+                            .findFirst()
+                            .map(this::edit)
+                            .orElseGet(() -> Words.of("edit.Together"));
         };
     }
 

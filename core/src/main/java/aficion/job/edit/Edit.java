@@ -12,11 +12,13 @@ import aficion.job.PartId;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Wire;
+import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.quantity.Amps;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** A change that takes a job to the next. Pure: the job it is given stays as it was. */
 public sealed interface Edit {
@@ -160,18 +162,116 @@ public sealed interface Edit {
         }
     }
 
+    /** Paints a wire otherwise. */
+    record Recolour(WireId wire, WireColour colour) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withColour(colour));
+        }
+    }
+
+    /** Leads an end of a wire elsewhere. */
+    record MoveEnd(WireId wire, boolean first, End end) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> first ? found.withFrom(end) : found.withTo(end));
+        }
+    }
+
+    /** Turns a wire round: its first end becomes its second. */
+    record TurnRound(WireId wire) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, Wire::turned);
+        }
+    }
+
+    /** Adds a part. */
+    record AddPart(Part part) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return job.withParts(with(job.parts(), part));
+        }
+    }
+
+    /** Calls a part otherwise, in words. */
+    record Rename(PartId part, String name) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedPart(job, part, found -> found.withName(name));
+        }
+    }
+
+    /** Takes a part out, with the wires that end on it; what was bolted to it hangs free. */
+    record RemovePart(PartId part) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            job.part(part);
+            var wires =
+                    job.wires().stream()
+                            .filter(wire ->
+                                    wire.terminals().stream()
+                                            .noneMatch(end -> end.part().equals(part)))
+                            .toList();
+            var parts =
+                    job.parts().stream()
+                            .filter(kept -> !kept.id().equals(part))
+                            .map(kept ->
+                                    kept.mount().filter(part::equals).isPresent()
+                                            ? kept.unmounted()
+                                            : kept)
+                            .toList();
+            return job.withWires(wires).withParts(parts);
+        }
+    }
+
+    /** Adds a circuit. */
+    record AddCircuit(Circuit circuit) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return job.withCircuits(with(job.circuits(), circuit));
+        }
+    }
+
+    /** Calls a circuit otherwise. */
+    record RenameCircuit(CircuitId circuit, String name) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedCircuit(job, circuit, found -> found.withName(name));
+        }
+    }
+
+    /** Takes a circuit out, with its wires, its bench runs and the parts that no other reaches. */
+    record RemoveCircuit(CircuitId circuit) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            var own = job.partsOf(circuit).stream().map(Part::id).collect(Collectors.toSet());
+            var wires =
+                    job.wires().stream().filter(wire -> !wire.circuit().equals(circuit)).toList();
+            for (var wire : wires) {
+                wire.terminals().forEach(end -> own.remove(end.part()));
+            }
+            for (var part : job.parts()) {
+                if (!own.contains(part.id())) {
+                    part.mount().ifPresent(own::remove);
+                }
+            }
+            job.circuit(circuit);
+            return new Job(
+                    job.vehicle(),
+                    job.rules(),
+                    job.circuits().stream().filter(kept -> !kept.id().equals(circuit)).toList(),
+                    job.parts().stream().filter(kept -> !own.contains(kept.id())).toList(),
+                    wires,
+                    job.bench().stream().filter(run -> !run.circuit().equals(circuit)).toList());
+        }
+    }
+
     /** Marks a stage of a circuit as finished or not. */
     record SetStage(CircuitId circuit, Circuit.Stage stage, boolean finished) implements Edit {
         @Override
         public Job apply(Job job) {
-            job.circuit(circuit);
-            return job.withCircuits(
-                    job.circuits().stream()
-                            .map(kept ->
-                                    kept.id().equals(circuit)
-                                            ? kept.withDone(stage, finished)
-                                            : kept)
-                            .toList());
+            return changedCircuit(job, circuit, found -> found.withDone(stage, finished));
         }
     }
 
@@ -216,6 +316,14 @@ public sealed interface Edit {
         return job.withParts(
                 job.parts().stream()
                         .map(part -> part.id().equals(id) ? change.apply(part) : part)
+                        .toList());
+    }
+
+    private static Job changedCircuit(Job job, CircuitId id, UnaryOperator<Circuit> change) {
+        job.circuit(id);
+        return job.withCircuits(
+                job.circuits().stream()
+                        .map(circuit -> circuit.id().equals(id) ? change.apply(circuit) : circuit)
                         .toList());
     }
 

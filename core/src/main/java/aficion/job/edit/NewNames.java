@@ -1,6 +1,7 @@
-package aficion.check;
+package aficion.job.edit;
 
 import aficion.catalogue.Zone;
+import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.job.Kind;
@@ -8,29 +9,46 @@ import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.WireId;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /** Names that a job has not used yet. */
-final class NewNames {
+public final class NewNames {
     private NewNames() {}
 
     /** A part with the next free number behind the letter. */
-    static Part part(Job job, String letter, Zone zone, Kind kind) {
-        var id =
-                IntStream.iterate(1, n -> n + 1)
-                        .mapToObj(n -> new PartId(letter + n))
-                        .filter(candidate -> job.find(candidate).isEmpty())
-                        .findFirst()
-                        .orElseThrow();
+    public static Part part(Job job, String letter, Zone zone, Kind kind) {
+        var id = part(job, letter, Set.of());
         return new Part(id, id.value(), zone, Optional.empty(), kind);
     }
 
-    static WireId wire(Job job) {
+    /** The letter with the next number that neither a part nor one of those names has. */
+    public static PartId part(Job job, String letter, Set<PartId> taken) {
+        return IntStream.iterate(1, n -> n + 1)
+                .mapToObj(n -> new PartId(letter + n))
+                .filter(candidate -> job.find(candidate).isEmpty() && !taken.contains(candidate))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A circuit at the end of the working order. */
+    public static Circuit circuit(Job job, String name, Circuit.Drops drops) {
+        int number = job.circuits().stream().mapToInt(Circuit::number).max().orElse(0) + 1;
+        var id =
+                IntStream.iterate(number, n -> n + 1)
+                        .mapToObj(n -> new CircuitId(String.valueOf(n)))
+                        .filter(candidate -> job.find(candidate).isEmpty())
+                        .findFirst()
+                        .orElseThrow();
+        return new Circuit(id, number, name, drops, Set.of());
+    }
+
+    public static WireId wire(Job job) {
         return wire(job, 0);
     }
 
     /** The wire identity after {@code skipped} other free ones. */
-    static WireId wire(Job job, int skipped) {
+    public static WireId wire(Job job, int skipped) {
         return IntStream.iterate(1, n -> n + 1)
                 .mapToObj(n -> new WireId("w" + n))
                 .filter(candidate -> job.find(candidate).isEmpty())
@@ -39,12 +57,12 @@ final class NewNames {
                 .orElseThrow();
     }
 
-    static String number(Job job, CircuitId circuit) {
+    public static String number(Job job, CircuitId circuit) {
         return number(job, circuit, 0);
     }
 
     /** The wire number in a circuit after {@code skipped} other free ones: {@code 5.12}. */
-    static String number(Job job, CircuitId circuit, int skipped) {
+    public static String number(Job job, CircuitId circuit, int skipped) {
         int prefix = job.circuit(circuit).number();
         return IntStream.iterate(1, n -> n + 1)
                 .mapToObj(n -> "%d.%02d".formatted(prefix, n))

@@ -1,0 +1,194 @@
+package aficion.recipe;
+
+import aficion.job.Action;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Part;
+import aficion.job.Position;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
+import aficion.job.Vehicle;
+import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where a job can be fed from: the free and shared outputs of fuses, joints, the key switch and the
+ * battery's live post, each with when it is live. Found out as a meter would, by turning the key
+ * with everything else at rest, once with the small fuses in and once with them pulled.
+ */
+public final class Feeds {
+    /** From here on a fuse guards a feed and not a circuit (typical). */
+    private static final Amps SMALL = new Amps(30);
+
+    private static final String ANY = "";
+
+    private final Job job;
+    private final Solver solver;
+    private final Map<String, Set<Terminal>> live = new HashMap<>();
+    private final Set<Terminal> unfused = new HashSet<>();
+    private final List<Offer> offers = new ArrayList<>();
+
+    /**
+     * A terminal to be fed from.
+     *
+     * @param fused whether a small fuse stands before it
+     * @param own whether it is the output of such a fuse
+     * @param wires how many wires lead away from it or to it
+     */
+    public record Offer(Terminal terminal, Feed feed, boolean fused, boolean own, int wires) {}
+
+    private Feeds(Job job) {
+        this.job = job;
+        this.solver = new Solver(Netlist.of(job));
+    }
+
+    /** The feeds of a job, in its order. */
+    public static List<Offer> of(Job job) {
+        var feeds = new Feeds(job);
+        feeds.measure();
+        feeds.sort();
+        return feeds.offers;
+    }
+
+    /**
+     * The best terminal for a feed: with a fuse, the output of a free one, else the one that feeds
+     * least; without, a joint, then a switch, then the battery.
+     */
+    public static Optional<Terminal> best(List<Offer> offers, Feed feed, boolean fused) {
+        return offers.stream()
+                .filter(offer -> offer.feed() == feed && offer.fused() == fused)
+                .filter(offer -> !fused || offer.own() && offer.wires() == 0)
+                .min(
+                        Comparator.comparing(
+                                        (Offer offer) -> offer.terminal().pin().equals("J") ? 0 : 1)
+                                .thenComparing(Offer::wires))
+                .map(Offer::terminal);
+    }
+
+    private void measure() {
+        for (var position : positions()) {
+            var conditions =
+                    position.equals(ANY)
+                            ? Conditions.REST
+                            : Conditions.REST.with(key().orElseThrow().control(), position);
+            live.put(position, liveIn(conditions));
+            for (var seat : smallFuses()) {
+                conditions = conditions.withPulled(seat, true);
+            }
+            unfused.addAll(liveIn(conditions));
+        }
+    }
+
+    private Optional<ControlKind.Switch> key() {
+        return job.parts().stream()
+                .map(Part::kind)
+                .filter(ControlKind.Switch.class::isInstance)
+                .map(ControlKind.Switch.class::cast)
+                .filter(hand -> hand.action() == Action.KEY)
+                .findFirst();
+    }
+
+    private List<String> positions() {
+        return key().map(key -> key.positions().stream().map(Position::name).toList())
+                .orElse(List.of(ANY));
+    }
+
+    private List<FuseSeat> smallFuses() {
+        var seats = new ArrayList<FuseSeat>();
+        for (var part : job.parts()) {
+            for (var seat : part.kind().seats()) {
+                if (seat.marking().value() <= SMALL.value()) {
+                    seats.add(new FuseSeat(part.id(), seat.way()));
+                }
+            }
+        }
+        return seats;
+    }
+
+    private Set<Terminal> liveIn(Conditions conditions) {
+        var found = new HashSet<Terminal>();
+        if (solver.solve(conditions) instanceof Outcome.Solved(var point)) {
+            double half = job.vehicle().system().value() / 2;
+            for (var terminal : candidates()) {
+                if (point.voltsAt(terminal).filter(v -> Math.abs(v.value()) > half).isPresent()) {
+                    found.add(terminal);
+                }
+            }
+        }
+        return found;
+    }
+
+    private List<Terminal> candidates() {
+        var found = new ArrayList<Terminal>();
+        for (var part : job.parts()) {
+            switch (part.kind()) {
+                case GuardKind.Fuse _ -> found.add(part.terminal("2"));
+                case GuardKind.FuseBox(var ways) ->
+                        ways.forEach(way -> found.add(part.terminal(way.out())));
+                case JoinKind.Splice _ -> found.addAll(part.terminals());
+                case ControlKind.Switch hand when hand.action() == Action.KEY ->
+                        found.addAll(part.terminals());
+                case SourceKind.Battery _ -> found.add(part.terminal(livePost(job.vehicle())));
+                default -> {}
+            }
+        }
+        return found;
+    }
+
+    /** The pin of a battery's live post. */
+    static String livePost(Vehicle vehicle) {
+        return vehicle.earthed() == Vehicle.Pole.NEGATIVE ? "+" : "-";
+    }
+
+    private void sort() {
+        for (var terminal : candidates()) {
+            feed(terminal)
+                    .ifPresent(feed -> {
+                        var kind = job.part(terminal.part()).kind();
+                        boolean fused = !unfused.contains(terminal);
+                        offers.add(
+                                new Offer(
+                                        terminal,
+                                        feed,
+                                        fused,
+                                        fused && kind instanceof GuardKind,
+                                        job.wiresAt(terminal).size()));
+                    });
+        }
+    }
+
+    private Optional<Feed> feed(Terminal terminal) {
+        var positions = positions();
+        if (live.get(positions.getFirst()).contains(terminal)) {
+            return Optional.of(Feed.ALWAYS);
+        }
+        var key = key();
+        if (key.isEmpty()) {
+            return Optional.empty();
+        }
+        var lasting = key.get().positions().stream().filter(position -> !position.springs());
+        boolean runs =
+                lasting.map(Position::name).anyMatch(name -> live.get(name).contains(terminal));
+        var start =
+                key.get().positions().stream().filter(Position::springs).reduce((_, last) -> last);
+        boolean starts = start.filter(last -> live.get(last.name()).contains(terminal)).isPresent();
+        if (runs) {
+            return Optional.of(start.isEmpty() || starts ? Feed.IGNITION : Feed.ACCESSORY);
+        }
+        return starts ? Optional.of(Feed.START) : Optional.empty();
+    }
+}

@@ -1,0 +1,21 @@
+package aficion.recipe;
+
+import aficion.job.JoinKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What a recipe makes of the answers: parts by the recipe's own names, and leads between them and
+ * the vehicle.
+ *
+ * @param mounts the parts whose case is bolted to the vehicle, and to what
+ */
+public record Fragment(List<Part> parts, Map<PartId, JoinKind.Mass> mounts, List<Lead> leads) {
+    public Fragment {
+        parts = List.copyOf(parts);
+        mounts = Map.copyOf(mounts);
+        leads = List.copyOf(leads);
+    }
+}

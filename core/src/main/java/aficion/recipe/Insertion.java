@@ -1,0 +1,338 @@
+package aficion.recipe;
+
+import aficion.catalogue.Conductor;
+import aficion.catalogue.Conductors;
+import aficion.catalogue.FuseType;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.check.Subject;
+import aficion.job.Circuit;
+import aficion.job.ControlKind;
+import aficion.job.End;
+import aficion.job.GuardKind;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.RunLength;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
+import aficion.job.Unguarded;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.job.edit.NewNames;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.size.Assessment;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Puts a recipe into a job: names what is new, finds what it is to be joined to, and lets the
+ * remedies of its own findings choose sizes and fuses until none is left that a size or a fuse can
+ * mend.
+ */
+public final class Insertion {
+    private static final int MOST_ROUNDS = 12;
+
+    /** Where a fuse of its own is put: within reach of the source (HANDBOOK section 2, typical). */
+    private static final Metres REACH = new Metres(0.15);
+
+    private static final Amps FIRST_FUSE = new Amps(10);
+
+    private final Job job;
+    private final Recipe recipe;
+    private final Fragment fragment;
+    private final List<Feeds.Offer> offers;
+    private final Map<PartId, PartId> names = new HashMap<>();
+    private final Map<String, String> controls = new HashMap<>();
+    private final List<Edit> edits = new ArrayList<>();
+    private final Set<Place> lacking = new HashSet<>();
+    private final Map<Place, Terminal> found = new HashMap<>();
+    private Job now;
+
+    /** Whether a recipe fits into a job. */
+    public sealed interface Fit {
+        /** It does: the circuit it becomes and the edit that puts it in. */
+        record Fits(Circuit circuit, Edit edit, Job job) implements Fit {}
+
+        /** It does not: the job has none of these places. */
+        record Lacks(List<Place> places) implements Fit {
+            public Lacks {
+                places = List.copyOf(places);
+            }
+        }
+    }
+
+    private Insertion(Job job, Recipe recipe, Fragment fragment) {
+        this.job = job;
+        this.now = job;
+        this.recipe = recipe;
+        this.fragment = fragment;
+        this.offers = Feeds.of(job);
+    }
+
+    /**
+     * The edit that puts a recipe into a job.
+     *
+     * @throws IllegalArgumentException when an answer is out of bounds
+     */
+    public static Fit of(Job job, Recipe recipe, Map<String, String> answers) {
+        return new Insertion(job, recipe, recipe.with(job.vehicle(), answers)).fit();
+    }
+
+    private Fit fit() {
+        var circuit = NewNames.circuit(job, recipe.name(), recipe.drops());
+        make(new Edit.AddCircuit(circuit));
+        fragment.parts().forEach(this::add);
+        fragment.mounts().forEach(this::mount);
+        for (var lead : fragment.leads()) {
+            var from = place(lead.from(), circuit, lead);
+            var to = place(lead.to(), circuit, lead);
+            if (from.isPresent() && to.isPresent()) {
+                make(new Edit.AddWire(wire(lead, circuit, from.get(), to.get())));
+            } else if (!lead.optional()) {
+                from.or(() -> lacks(lead.from()));
+                to.or(() -> lacks(lead.to()));
+            }
+        }
+        if (!lacking.isEmpty()) {
+            return new Fit.Lacks(List.copyOf(lacking));
+        }
+        choose();
+        return new Fit.Fits(circuit, new Edit.Together(edits), now);
+    }
+
+    private void make(Edit edit) {
+        now = edit.apply(now);
+        edits.add(edit);
+    }
+
+    /** A part under a free name; an earth point that the vehicle has serves for the recipe's. */
+    private void add(Part part) {
+        var letter = part.id().value().replaceAll("\\d+$", "");
+        var id = NewNames.part(now, letter, Set.of());
+        names.put(part.id(), id);
+        var kind = part.kind() instanceof ControlKind.Switch hand ? renamed(hand) : part.kind();
+        make(new Edit.AddPart(new Part(id, part.name(), part.zone(), Optional.empty(), kind)));
+    }
+
+    /** The switch with a control that no other switch has. */
+    private ControlKind.Switch renamed(ControlKind.Switch hand) {
+        var taken = new HashSet<String>();
+        for (var part : now.parts()) {
+            if (part.kind() instanceof ControlKind.Switch other) {
+                taken.add(other.control());
+            }
+        }
+        var control = hand.control();
+        for (int n = 2; taken.contains(control); n++) {
+            control = hand.control() + "-" + n;
+        }
+        controls.put(hand.control(), control);
+        return new ControlKind.Switch(
+                hand.action(), control, hand.pins(), hand.positions(), hand.rating());
+    }
+
+    private void mount(PartId part, JoinKind.Mass mass) {
+        earth(mass)
+                .ifPresentOrElse(
+                        point -> make(new Edit.Mount(names.get(part), point)),
+                        () -> lacking.add(new Place.EarthOn(mass)));
+    }
+
+    /** An earth point of that mass; the body's serves where the engine has none. */
+    private Optional<PartId> earth(JoinKind.Mass mass) {
+        return now.parts().stream()
+                .filter(part ->
+                        part.kind() instanceof JoinKind.EarthPoint point && point.mass() == mass)
+                .findFirst()
+                .or(() ->
+                        now.parts().stream()
+                                .filter(part -> part.kind() instanceof JoinKind.EarthPoint)
+                                .findFirst())
+                .map(Part::id);
+    }
+
+    private Optional<Terminal> place(Place place, Circuit circuit, Lead lead) {
+        var known = found.get(place);
+        if (known != null) {
+            return Optional.of(known);
+        }
+        var terminal =
+                switch (place) {
+                    case Place.Own(var own) ->
+                            Optional.of(now.part(names.get(own.part())).terminal(own.pin()));
+                    case Place.FeedFrom(var feed, var fused) -> feed(feed, fused, circuit, lead);
+                    case Place.EarthOn(var mass) ->
+                            earth(mass).map(id -> now.part(id).terminal("E"));
+                    case Place.SwitchPin(var control, var pin) -> switchPin(control, pin);
+                    case Place.PartPin(var kind, var pin) -> partPin(kind, pin);
+                    case Place.NamedPin(var name, var pin) -> namedPin(name, pin);
+                    case Place.Post(var live) -> post(live);
+                };
+        terminal.ifPresent(at -> found.put(place, at));
+        return terminal;
+    }
+
+    private Optional<Terminal> lacks(Place place) {
+        lacking.add(place);
+        return Optional.empty();
+    }
+
+    private Optional<Terminal> feed(Feed feed, boolean fused, Circuit circuit, Lead lead) {
+        var best = Feeds.best(offers, feed, fused);
+        if (best.isPresent() || !fused) {
+            return best.or(() -> unfused(feed));
+        }
+        return unfused(feed).map(source -> inline(source, circuit, lead));
+    }
+
+    private Optional<Terminal> unfused(Feed feed) {
+        return Feeds.best(offers, feed, false);
+    }
+
+    /** A fuse of its own behind a feed that has none. */
+    private Terminal inline(Terminal source, Circuit circuit, Lead lead) {
+        var fuse =
+                NewNames.part(
+                        now, "F", lead.zone(), new GuardKind.Fuse(FuseType.BLADE, FIRST_FUSE));
+        make(new Edit.AddPart(fuse.withName(recipe.name().toLowerCase(Locale.ROOT) + " fuse")));
+        var reach =
+                new Lead(
+                        lead.from(),
+                        lead.to(),
+                        lead.colour(),
+                        lead.zone(),
+                        REACH,
+                        Optional.of(Unguarded.WITHIN_REACH),
+                        false);
+        make(new Edit.AddWire(wire(reach, circuit, source, fuse.terminal("1"))));
+        return fuse.terminal("2");
+    }
+
+    private Optional<Terminal> switchPin(String control, String pin) {
+        return now.parts().stream()
+                .filter(part ->
+                        part.kind() instanceof ControlKind.Switch hand
+                                && hand.control().equals(controls.getOrDefault(control, control))
+                                && hand.pins().contains(pin))
+                .findFirst()
+                .map(part -> part.terminal(pin));
+    }
+
+    private Optional<Terminal> partPin(String kind, String pin) {
+        return now.parts().stream()
+                .filter(part ->
+                        part.kind()
+                                        .getClass()
+                                        .getSimpleName()
+                                        .equalsIgnoreCase(kind.replace("-", ""))
+                                && part.kind().pins().contains(pin))
+                .findFirst()
+                .map(part -> part.terminal(pin));
+    }
+
+    private Optional<Terminal> namedPin(String name, String pin) {
+        return now.parts().stream()
+                .filter(part -> part.name().equals(name) && part.kind().pins().contains(pin))
+                .findFirst()
+                .map(part -> part.terminal(pin));
+    }
+
+    private Optional<Terminal> post(boolean live) {
+        var livePost = Feeds.livePost(job.vehicle());
+        var other = livePost.equals("+") ? "-" : "+";
+        return now.parts().stream()
+                .filter(part -> part.kind() instanceof SourceKind.Battery)
+                .findFirst()
+                .map(part -> part.terminal(live ? livePost : other));
+    }
+
+    private Wire wire(Lead lead, Circuit circuit, Terminal from, Terminal to) {
+        return new Wire(
+                NewNames.wire(now),
+                NewNames.number(now, circuit.id()),
+                circuit.id(),
+                new End(from, Ends.usual(now.part(from.part()), from.pin())),
+                new End(to, Ends.usual(now.part(to.part()), to.pin())),
+                lead.colour(),
+                smallest(),
+                cover(lead.zone()),
+                new RunLength.Assumed(lead.length()),
+                lead.zone(),
+                lead.unguarded());
+    }
+
+    /** Near the engine, what bears its heat. */
+    private static Insulation cover(Zone zone) {
+        return zone == Zone.ENGINE_BAY || zone == Zone.ON_ENGINE
+                ? Insulation.XLPE125
+                : Insulation.PVC105;
+    }
+
+    private WireSize smallest() {
+        var standard = job.rules().sizes();
+        return Conductors.of(standard).stream()
+                .filter(size -> size.copper().value() >= 0.999 * job.rules().leastSection().value())
+                .findFirst()
+                .map(Conductor::size)
+                .orElseThrow();
+    }
+
+    /**
+     * Lets findings that came with the circuit be mended as long as a size or a fuse mends them, on
+     * its own wires and on those that feed it.
+     */
+    private void choose() {
+        var before =
+                Findings.of(Assessment.of(job)).stream()
+                        .map(Insertion::about)
+                        .collect(Collectors.toSet());
+        var tried = new HashSet<Edit>();
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            var mending =
+                    Findings.of(Assessment.of(now)).stream()
+                            .filter(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
+                            .filter(finding -> !before.contains(about(finding)))
+                            .flatMap(finding ->
+                                    finding.remedies().stream().filter(this::chooses).limit(1))
+                            .distinct()
+                            .filter(tried::add)
+                            .toList();
+            if (mending.isEmpty()) {
+                return;
+            }
+            mending.stream().filter(this::chooses).forEach(this::make);
+        }
+    }
+
+    /** What is wrong with what, whatever the figures. */
+    private record About(Class<? extends Finding> what, Subject subject) {}
+
+    private static About about(Finding finding) {
+        return new About(finding.getClass(), finding.subject());
+    }
+
+    /** A fuse, or a thicker wire: what one finding asked for another does not take back. */
+    private boolean chooses(Edit edit) {
+        return switch (edit) {
+            case Edit.FitFuse _ -> true;
+            case Edit.Resize(var wire, var size) ->
+                    Conductors.get(size).copper().value()
+                            > now.wire(wire).conductor().copper().value();
+            default -> false;
+        };
+    }
+}

@@ -1,0 +1,48 @@
+package aficion.recipe;
+
+import java.util.List;
+
+/** What a recipe has to know. */
+public sealed interface Question {
+
+    /** The name the recipe knows it by. */
+    String id();
+
+    /** What is asked, in the trade's words. */
+    String ask();
+
+    /** The answer that mostly holds. */
+    String usual();
+
+    /** Whether an answer will do. */
+    boolean takes(String answer);
+
+    /** One of a few. */
+    record Choice(String id, String ask, List<Option> options, String usual) implements Question {
+        public Choice {
+            options = List.copyOf(options);
+        }
+
+        @Override
+        public boolean takes(String answer) {
+            return options.stream().anyMatch(option -> option.id().equals(answer));
+        }
+    }
+
+    /** One answer of a choice. */
+    record Option(String id, String name) {}
+
+    /** A number within bounds, in a unit such as {@code W}. */
+    record Amount(String id, String ask, String unit, double least, double most, String usual)
+            implements Question {
+        @Override
+        public boolean takes(String answer) {
+            try {
+                double value = Double.parseDouble(answer);
+                return value >= least && value <= most;
+            } catch (NumberFormatException notANumber) {
+                return false;
+            }
+        }
+    }
+}

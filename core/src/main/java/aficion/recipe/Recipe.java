@@ -1,0 +1,65 @@
+package aficion.recipe;
+
+import aficion.job.Circuit;
+import aficion.job.Vehicle;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A circuit to start from.
+ *
+ * @param id its name in files
+ * @param name what the circuit will be called
+ * @param says what it is and when it serves, in a sentence
+ */
+public record Recipe(
+        String id,
+        Group group,
+        String name,
+        String says,
+        Circuit.Drops drops,
+        List<Question> questions,
+        Body body) {
+    public Recipe {
+        questions = List.copyOf(questions);
+    }
+
+    /** What recipes are about, in working order. */
+    public enum Group {
+        STARTING,
+        CHARGING,
+        DISTRIBUTION,
+        IGNITION,
+        LIGHTING,
+        SIGNALS,
+        GAUGES,
+        COMFORT,
+        ENGINE,
+        EXTRAS
+    }
+
+    /** Makes the fragment from an answer to every question. */
+    @FunctionalInterface
+    public interface Body {
+        Fragment with(Vehicle vehicle, Map<String, String> answers);
+    }
+
+    /**
+     * The fragment for a vehicle; what is not answered is taken as usual.
+     *
+     * @throws IllegalArgumentException when an answer is out of bounds
+     */
+    public Fragment with(Vehicle vehicle, Map<String, String> answers) {
+        var all = new HashMap<String, String>();
+        for (var question : questions) {
+            var answer = answers.getOrDefault(question.id(), question.usual());
+            if (!question.takes(answer)) {
+                throw new IllegalArgumentException(
+                        question.ask() + " cannot be answered with " + answer);
+            }
+            all.put(question.id(), answer);
+        }
+        return body.with(vehicle, all);
+    }
+}

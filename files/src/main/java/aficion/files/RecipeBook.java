@@ -1,0 +1,258 @@
+package aficion.files;
+
+import aficion.catalogue.Zone;
+import aficion.job.Circuit;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.Unguarded;
+import aficion.job.Vehicle;
+import aficion.job.WireColour;
+import aficion.quantity.Metres;
+import aficion.recipe.Feed;
+import aficion.recipe.Fragment;
+import aficion.recipe.Lead;
+import aficion.recipe.Place;
+import aficion.recipe.Question;
+import aficion.recipe.Recipe;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Recipes as JSON: kinds of parts, colours and zones as in a job file. A part or wire with {@code
+ * when} is there only for those answers ({@code side=live}, several joined by {@code &}); a text
+ * that begins with {@code $} is the number of that answer, or of {@code system}, the vehicle's
+ * volts, times a factor after {@code *}. The end of a wire is a terminal of the recipe's own part,
+ * or {@code feed:ignition} (with {@code +fuse} for one of its own), {@code earth:body}, {@code
+ * switch:lights.58}, {@code part:alternator.D+}, {@code named:left signal joint.J}, {@code
+ * battery:live}. A wire that is {@code optional} is left out where its place is lacking.
+ */
+public final class RecipeBook {
+    private static final String FOLDER = "/aficion/recipes/";
+    private static final JsonMapper MAPPER = JobMapping.mapper();
+    private static final double FIRST_LENGTH = 1.5;
+
+    private RecipeBook() {}
+
+    /** The recipes that ship with the program, in working order. */
+    public static List<Recipe> shipped() {
+        return resource("index.txt")
+                .lines()
+                .filter(name -> !name.isBlank())
+                .map(name -> read(resource(name + ".json")))
+                .toList();
+    }
+
+    private static String resource(String name) {
+        try (var stream = RecipeBook.class.getResourceAsStream(FOLDER + name)) {
+            if (stream == null) {
+                throw new IllegalStateException("no recipe file " + name);
+            }
+            return new String(stream.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * A recipe from its text.
+     *
+     * @throws IllegalArgumentException when it is no recipe, with the field that is wrong
+     */
+    public static Recipe read(String text) {
+        try {
+            var tree = MAPPER.readTree(text);
+            require("aficion-recipe".equals(tree.path("format").asString("")), "format");
+            return new Recipe(
+                    word(tree, "id"),
+                    constant(Recipe.Group.class, word(tree, "group")),
+                    word(tree, "name"),
+                    word(tree, "says"),
+                    constant(Circuit.Drops.class, word(tree, "drops")),
+                    questions(tree.path("questions")),
+                    (vehicle, answers) -> fragment(tree, vehicle, answers));
+        } catch (JacksonException e) {
+            throw new IllegalArgumentException("not a recipe: " + e.getOriginalMessage(), e);
+        }
+    }
+
+    private static List<Question> questions(JsonNode list) {
+        var questions = new ArrayList<Question>();
+        for (var node : list) {
+            var id = word(node, "id");
+            var ask = word(node, "ask");
+            var usual = word(node, "usual");
+            if (node.has("options")) {
+                var options = new ArrayList<Question.Option>();
+                node.path("options")
+                        .forEach(option ->
+                                options.add(
+                                        new Question.Option(
+                                                word(option, "id"), word(option, "name"))));
+                questions.add(new Question.Choice(id, ask, options, usual));
+            } else {
+                questions.add(
+                        new Question.Amount(
+                                id,
+                                ask,
+                                word(node, "unit"),
+                                node.path("least").doubleValue(),
+                                node.path("most").doubleValue(),
+                                usual));
+            }
+            require(questions.getLast().takes(usual), id + ".usual");
+        }
+        return questions;
+    }
+
+    private static Fragment fragment(JsonNode tree, Vehicle vehicle, Map<String, String> answers) {
+        var parts = new ArrayList<Part>();
+        var mounts = new HashMap<PartId, JoinKind.Mass>();
+        for (var node : tree.path("parts")) {
+            if (holds(node, answers)) {
+                var id = new PartId(word(node, "id"));
+                var kind =
+                        MAPPER.treeToValue(filled(node.path("kind"), vehicle, answers), Kind.class);
+                var zone = constant(Zone.class, word(node, "zone"));
+                parts.add(new Part(id, word(node, "name"), zone, Optional.empty(), kind));
+                if (node.has("earth")) {
+                    mounts.put(id, constant(JoinKind.Mass.class, word(node, "earth")));
+                }
+            }
+        }
+        var leads = new ArrayList<Lead>();
+        for (var node : tree.path("wires")) {
+            if (holds(node, answers)) {
+                leads.add(lead(node));
+            }
+        }
+        return new Fragment(parts, mounts, leads);
+    }
+
+    private static Lead lead(JsonNode node) {
+        return new Lead(
+                place(word(node, "from")),
+                place(word(node, "to")),
+                MAPPER.treeToValue(node.path("colour"), WireColour.class),
+                constant(Zone.class, word(node, "zone")),
+                new Metres(node.path("length").asDouble(FIRST_LENGTH)),
+                node.has("unguarded")
+                        ? Optional.of(constant(Unguarded.class, word(node, "unguarded")))
+                        : Optional.empty(),
+                node.path("optional").asBoolean(false));
+    }
+
+    /** Whether what a part or wire is there for has been answered. */
+    private static boolean holds(JsonNode node, Map<String, String> answers) {
+        if (!node.has("when")) {
+            return true;
+        }
+        for (var condition : word(node, "when").split("&")) {
+            var sides = condition.split("=", 2);
+            require(sides.length == 2 && answers.containsKey(sides[0]), "when: " + condition);
+            if (!List.of(sides[1].split("\\|")).contains(answers.get(sides[0]))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static JsonNode filled(JsonNode node, Vehicle vehicle, Map<String, String> answers) {
+        return switch (node) {
+            case ObjectNode object -> {
+                var copy = MAPPER.createObjectNode();
+                object.properties()
+                        .forEach(field ->
+                                copy.set(
+                                        field.getKey(),
+                                        filled(field.getValue(), vehicle, answers)));
+                yield copy;
+            }
+            case ArrayNode array -> {
+                var copy = MAPPER.createArrayNode();
+                array.forEach(element -> copy.add(filled(element, vehicle, answers)));
+                yield copy;
+            }
+            default -> {
+                var text = node.isString() ? node.stringValue() : "";
+                yield text.startsWith("$")
+                        ? MAPPER.getNodeFactory().numberNode(number(text, vehicle, answers))
+                        : node;
+            }
+        };
+    }
+
+    private static double number(String text, Vehicle vehicle, Map<String, String> answers) {
+        var factors = text.substring(1).split("\\*", 2);
+        double value =
+                factors[0].equals("system")
+                        ? vehicle.system().value()
+                        : Double.parseDouble(answers.getOrDefault(factors[0], "NaN"));
+        require(!Double.isNaN(value), text);
+        return factors.length == 2 ? value * Double.parseDouble(factors[1]) : value;
+    }
+
+    private static Place place(String text) {
+        int colon = text.indexOf(':');
+        if (colon < 0) {
+            return new Place.Own(terminal(text));
+        }
+        var rest = text.substring(colon + 1);
+        return switch (text.substring(0, colon)) {
+            case "feed" -> {
+                boolean fused = rest.endsWith("+fuse");
+                yield new Place.FeedFrom(constant(Feed.class, rest.replace("+fuse", "")), fused);
+            }
+            case "earth" -> new Place.EarthOn(constant(JoinKind.Mass.class, rest));
+            case "switch" ->
+                    new Place.SwitchPin(
+                            rest.substring(0, rest.indexOf('.')),
+                            rest.substring(rest.indexOf('.') + 1));
+            case "part" ->
+                    new Place.PartPin(
+                            rest.substring(0, rest.indexOf('.')),
+                            rest.substring(rest.indexOf('.') + 1));
+            case "named" ->
+                    new Place.NamedPin(
+                            rest.substring(0, rest.lastIndexOf('.')),
+                            rest.substring(rest.lastIndexOf('.') + 1));
+            case "battery" -> new Place.Post(rest.equals("live"));
+            default -> throw new IllegalArgumentException("a recipe cannot lead to " + text);
+        };
+    }
+
+    private static Terminal terminal(String text) {
+        return Terminal.parse(text)
+                .orElseThrow(() -> new IllegalArgumentException(text + " is no terminal"));
+    }
+
+    private static <E extends Enum<E>> E constant(Class<E> type, String word) {
+        return Enum.valueOf(type, word.toUpperCase(Locale.ROOT).replace('-', '_'));
+    }
+
+    private static String word(JsonNode node, String field) {
+        var value = node.path(field);
+        require(value.isString(), field);
+        return value.stringValue();
+    }
+
+    private static void require(boolean holds, String field) {
+        if (!holds) {
+            throw new IllegalArgumentException("a recipe is wrong at " + field);
+        }
+    }
+}

@@ -1,0 +1,146 @@
+package aficion.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.job.HouseRules;
+import aficion.job.Job;
+import aficion.job.Vehicle;
+import aficion.quantity.Volts;
+import aficion.recipe.Insertion;
+import aficion.recipe.Insertion.Fit;
+import aficion.recipe.Question;
+import aficion.recipe.Recipe;
+import aficion.size.Assessment;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+/** Every recipe goes into a vehicle that has what it needs, and does no harm there. */
+class RecipeBookTest {
+    private static final Map<String, Recipe> BOOK =
+            RecipeBook.shipped().stream()
+                    .collect(Collectors.toMap(Recipe::id, Function.identity()));
+
+    private static final List<String> BASE =
+            List.of("start-solenoid", "main-feed", "key-switch", "fuses-6", "light-switch");
+
+    private static final Map<String, List<String>> FIRST =
+            Map.of(
+                    "hazard", List.of("turn-signals"),
+                    "trailer", List.of("stop-pedal"),
+                    "speed-control", List.of("stop-pedal"),
+                    "tacho", List.of("ignition-points"));
+
+    private static Job empty() {
+        return Job.empty(
+                new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE), HouseRules.USUAL);
+    }
+
+    private static Fit.Fits put(Job job, String recipe, Map<String, String> answers) {
+        var fit = Insertion.of(job, BOOK.get(recipe), answers);
+        assertThat(fit).as(recipe).isInstanceOf(Fit.Fits.class);
+        return (Fit.Fits) fit;
+    }
+
+    /** The vehicle a recipe is put into: what comes before it in the order of work. */
+    private static Job before(String recipe) {
+        var wanted = new ArrayList<>(BASE);
+        if (BOOK.get(recipe).group() == Recipe.Group.STARTING) {
+            wanted.clear();
+        } else if (recipe.equals("main-feed") || recipe.equals("isolator")) {
+            wanted.removeIf(id -> !id.equals("start-solenoid"));
+        } else if (BASE.contains(recipe)) {
+            wanted.subList(BASE.indexOf(recipe), BASE.size()).clear();
+        }
+        wanted.addAll(FIRST.getOrDefault(recipe, List.of()));
+        var job = empty();
+        for (var id : wanted) {
+            job = put(job, id, Map.of()).job();
+        }
+        return job;
+    }
+
+    /** The usual answers, and each other choice with the rest as usual. */
+    private static List<Map<String, String>> answers(Recipe recipe) {
+        var all = new ArrayList<Map<String, String>>();
+        all.add(Map.of());
+        for (var question : recipe.questions()) {
+            if (question instanceof Question.Choice choice && !recipe.id().startsWith("flywheel")) {
+                choice.options().stream()
+                        .filter(option -> !option.id().equals(choice.usual()))
+                        .forEach(option -> all.add(Map.of(choice.id(), option.id())));
+            }
+        }
+        return all;
+    }
+
+    @TestFactory
+    Stream<DynamicTest> goesInWithoutDanger() {
+        return RecipeBook.shipped().stream()
+                .flatMap(recipe ->
+                        answers(recipe).stream()
+                                .map(answers ->
+                                        DynamicTest.dynamicTest(
+                                                recipe.id() + answers,
+                                                () -> goesIn(recipe, answers))));
+    }
+
+    private static void goesIn(Recipe recipe, Map<String, String> answers) {
+        var job = before(recipe.id());
+
+        var fits = put(job, recipe.id(), answers);
+
+        assertThat(fits.edit().apply(job)).isEqualTo(fits.job());
+        assertThat(fits.job().wiresOf(fits.circuit().id())).isNotEmpty();
+        var assessment = Assessment.of(fits.job());
+        assertThat(assessment.worst().bases()).isNotEmpty();
+        assertThat(Findings.of(assessment))
+                .filteredOn(finding -> finding.severity() == Severity.DANGER)
+                .as("%s", fits.job().wiresOf(fits.circuit().id()))
+                .isEmpty();
+    }
+
+    @Test
+    void thereAreRecipesForEveryGroup() {
+        assertThat(BOOK).hasSizeGreaterThanOrEqualTo(30);
+        assertThat(BOOK.values().stream().map(Recipe::group).distinct())
+                .containsExactlyInAnyOrder(Recipe.Group.values());
+    }
+
+    @Test
+    void whatAVehicleLacksIsSaid() {
+        var fit = Insertion.of(empty(), BOOK.get("horn-direct"), Map.of());
+
+        assertThat(fit).isInstanceOf(Fit.Lacks.class);
+        assertThat(((Fit.Lacks) fit).places()).isNotEmpty();
+    }
+
+    @Test
+    void anAnswerOutOfBoundsIsRefused() {
+        assertThatThrownBy(
+                        () -> Insertion.of(empty(), BOOK.get("horn-direct"), Map.of("amps", "-3")))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("-3");
+    }
+
+    /** A second horn takes another way of the fuse box and another control. */
+    @Test
+    void twiceTheSameRecipeIsTwoCircuits() {
+        var once = put(before("horn-direct"), "horn-direct", Map.of()).job();
+        var twice = put(once, "horn-direct", Map.of());
+
+        assertThat(twice.job().circuits()).hasSize(once.circuits().size() + 1);
+        assertThat(Findings.of(Assessment.of(twice.job())))
+                .noneMatch(Finding.SameLabel.class::isInstance);
+    }
+}
