@@ -28,10 +28,11 @@ import java.util.Set;
 /**
  * Where a job can be fed from: the free and shared outputs of fuses, joints, the key switch and the
  * battery's live post, each with when it is live. Found out as a meter would, by turning the key
- * with everything else at rest, once with the small fuses in and once with them pulled.
+ * with everything else at rest, once with the fuses of single circuits in and once with them
+ * pulled.
  */
 public final class Feeds {
-    /** From here on a fuse guards a feed and not a circuit (typical). */
+    /** A larger fuse guards a feed even where nothing hangs on it yet (typical). */
     private static final Amps SMALL = new Amps(30);
 
     private static final String ANY = "";
@@ -45,7 +46,7 @@ public final class Feeds {
     /**
      * A terminal to be fed from.
      *
-     * @param fused whether a small fuse stands before it
+     * @param fused whether the fuse of a circuit stands before it
      * @param own whether it is the output of such a fuse
      * @param wires how many wires lead away from it or to it
      */
@@ -80,13 +81,11 @@ public final class Feeds {
     }
 
     private void measure() {
+        var last = lastFuses();
         for (var position : positions()) {
-            var conditions =
-                    position.equals(ANY)
-                            ? Conditions.REST
-                            : Conditions.REST.with(key().orElseThrow().control(), position);
+            var conditions = turned(position);
             live.put(position, liveIn(conditions));
-            for (var seat : smallFuses()) {
+            for (var seat : last) {
                 conditions = conditions.withPulled(seat, true);
             }
             unfused.addAll(liveIn(conditions));
@@ -107,16 +106,45 @@ public final class Feeds {
                 .orElse(List.of(ANY));
     }
 
-    private List<FuseSeat> smallFuses() {
+    /** The fuses that feed no other fuse: those of single circuits. */
+    private List<FuseSeat> lastFuses() {
         var seats = new ArrayList<FuseSeat>();
         for (var part : job.parts()) {
-            for (var seat : part.kind().seats()) {
-                if (seat.marking().value() <= SMALL.value()) {
-                    seats.add(new FuseSeat(part.id(), seat.way()));
-                }
-            }
+            part.kind().seats().stream()
+                    .filter(seat -> seat.marking().value() <= SMALL.value())
+                    .forEach(seat -> seats.add(new FuseSeat(part.id(), seat.way())));
         }
-        return seats;
+        var states =
+                positions().stream()
+                        .map(this::turned)
+                        .map(state -> Map.entry(state, liveIn(state)))
+                        .toList();
+        return seats.stream()
+                .filter(seat ->
+                        states.stream()
+                                .noneMatch(state ->
+                                        feedsOthers(seat, state.getKey(), state.getValue())))
+                .toList();
+    }
+
+    /** Whether the output of another fuse goes dead when one is pulled. */
+    private boolean feedsOthers(FuseSeat seat, Conditions state, Set<Terminal> before) {
+        var after = liveIn(state.withPulled(seat, true));
+        return before.stream()
+                .filter(terminal -> job.part(terminal.part()).kind() instanceof GuardKind)
+                .filter(terminal -> !isOutput(terminal, seat))
+                .anyMatch(terminal -> !after.contains(terminal));
+    }
+
+    private boolean isOutput(Terminal terminal, FuseSeat seat) {
+        return terminal.part().equals(seat.part())
+                && (seat.way().isEmpty() || terminal.pin().equals(seat.way() + "b"));
+    }
+
+    private Conditions turned(String position) {
+        return position.equals(ANY)
+                ? Conditions.REST
+                : Conditions.REST.with(key().orElseThrow().control(), position);
     }
 
     private Set<Terminal> liveIn(Conditions conditions) {

@@ -208,7 +208,10 @@ public final class Insertion {
         var fuse =
                 NewNames.part(
                         now, "F", lead.zone(), new GuardKind.Fuse(FuseType.BLADE, FIRST_FUSE));
-        make(new Edit.AddPart(fuse.withName(recipe.name().toLowerCase(Locale.ROOT) + " fuse")));
+        make(
+                new Edit.AddPart(
+                        fuse.withName(
+                                recipe.name().split(",")[0].toLowerCase(Locale.ROOT) + " fuse")));
         var reach =
                 new Lead(
                         lead.from(),

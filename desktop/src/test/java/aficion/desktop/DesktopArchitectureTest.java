@@ -18,8 +18,11 @@ class DesktopArchitectureTest {
         "aficion.job..",
         "aficion.netlist..",
         "aficion.solve..",
+        "aficion.simulate..",
+        "aficion.sweep..",
         "aficion.size..",
         "aficion.check..",
+        "aficion.recipe..",
         "aficion.make..",
         "aficion.bench..",
         "aficion.diagram.."
@@ -52,6 +55,7 @@ class DesktopArchitectureTest {
                             "aficion.desktop.inspect",
                             "aficion.desktop.control",
                             "aficion.desktop.make",
+                            "aficion.desktop.plan",
                             "aficion.desktop.bench")
                     .should()
                     .dependOnClassesThat()
@@ -66,6 +70,7 @@ class DesktopArchitectureTest {
                             "aficion.desktop.inspect",
                             "aficion.desktop.control",
                             "aficion.desktop.make",
+                            "aficion.desktop.plan",
                             "aficion.desktop.bench")
                     .should()
                     .dependOnClassesThat()

@@ -25,6 +25,7 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Quantity;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
+import aficion.recipe.Place;
 import aficion.size.Guard;
 import aficion.sweep.Consequence;
 import aficion.sweep.Fault;
@@ -249,6 +250,20 @@ public final class Speech {
                             .findFirst()
                             .map(this::edit)
                             .orElseGet(() -> Words.of("edit.Together"));
+        };
+    }
+
+    /** Where a lead of a recipe wants to go, as something the vehicle lacks. */
+    public String place(Place place) {
+        return switch (place) {
+            case Place.Own(var terminal) -> terminal.toString();
+            case Place.FeedFrom(var feed, var fused) ->
+                    Words.of(fused ? "place.feed.fused" : "place.feed", Words.of("feed", feed));
+            case Place.EarthOn(var mass) -> Words.of("place.earth", Words.of("mass", mass));
+            case Place.SwitchPin(var control, var pin) -> Words.of("place.switch", control, pin);
+            case Place.PartPin(var kind, var pin) -> Words.of("place.part", kind, pin);
+            case Place.NamedPin(var name, _) -> Words.of("place.named", name);
+            case Place.Post(var live) -> Words.of(live ? "place.live" : "place.earthed");
         };
     }
 

@@ -29,7 +29,7 @@ public final class CircuitList extends VBox {
     private final Label dangers = Texts.label("", "danger-text");
     private boolean following;
 
-    public CircuitList(Workbench bench) {
+    public CircuitList(Workbench bench, Runnable add) {
         this.bench = bench;
         getStyleClass().add("side");
         list.setId("circuits");
@@ -48,7 +48,12 @@ public final class CircuitList extends VBox {
         var head = new HBox(Texts.caption(Words.of("circuits.title")), Texts.spring(), dangers);
         head.getStyleClass().add("side-head");
         VBox.setVgrow(list, Priority.ALWAYS);
-        getChildren().addAll(head, list);
+        var adding = Texts.button(Words.of("circuits.add"), "outline-button", add);
+        adding.setId("add-circuit");
+        adding.setMaxWidth(Double.MAX_VALUE);
+        var foot = new VBox(adding);
+        foot.getStyleClass().add("side-foot");
+        getChildren().addAll(head, list, foot);
         bench.history().addListener((_, _, _) -> refresh());
         bench.assessed().addListener((_, _, _) -> refresh());
         bench.focus().addListener((_, _, _) -> follow());

@@ -4,6 +4,7 @@ import aficion.desktop.bench.BenchView;
 import aficion.desktop.control.ConditionsBar;
 import aficion.desktop.inspect.Inspector;
 import aficion.desktop.make.MakeView;
+import aficion.desktop.plan.RecipesView;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Selection;
@@ -46,6 +47,10 @@ public final class Shell extends BorderPane {
     private final StackPane middle = new StackPane();
     private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
     private final Map<View, Node> views;
+    private final CircuitList circuits;
+    private final BorderPane centre = new BorderPane();
+    private final Inspector inspector;
+    private Optional<RecipesView> recipes = Optional.empty();
 
     /** A view by work. */
     public enum View {
@@ -64,18 +69,19 @@ public final class Shell extends BorderPane {
 
     Shell(Workbench bench, JobFiles files, Runnable quit) {
         this.bench = bench;
-        this.top = new TopBar(bench, files, quit);
+        this.top = new TopBar(bench, files, this::plan, quit);
+        this.inspector = new Inspector(bench);
         this.views =
                 Map.of(
                         View.TRACE, new TraceView(bench),
                         View.MAKE, new MakeView(bench, files::exportCsv, files::printSchedule),
                         View.BENCH, new BenchView(bench));
         setTop(top);
-        var circuits = new CircuitList(bench);
+        circuits = new CircuitList(bench, this::plan);
         setLeft(circuits);
-        setRight(new Inspector(bench));
+        setRight(inspector);
         setBottom(new ConditionsBar(bench));
-        var centre = new BorderPane(middle);
+        centre.setCenter(middle);
         centre.setTop(tabs());
         setCenter(centre);
         show(View.TRACE);
@@ -109,7 +115,29 @@ public final class Shell extends BorderPane {
         return row;
     }
 
+    /** Opens the recipes in place of path and inspector. */
+    void plan() {
+        if (recipes.isEmpty()) {
+            var view = new RecipesView(bench, TraceView::new, this::endPlan);
+            recipes = Optional.of(view);
+            setCenter(view);
+            setRight(null);
+            view.begin();
+        }
+    }
+
+    private void endPlan() {
+        recipes.ifPresent(RecipesView::dispose);
+        recipes = Optional.empty();
+        setCenter(centre);
+        setRight(inspector);
+        circuits.requestFocus();
+    }
+
     public void show(View view) {
+        if (recipes.isPresent()) {
+            endPlan();
+        }
         tabs.get(view).setSelected(true);
         middle.getChildren().setAll(views.get(view));
     }
@@ -122,6 +150,10 @@ public final class Shell extends BorderPane {
             bench.undo();
         } else if ((REDO.match(event) || REDO_SHIFTED.match(event)) && !writing) {
             bench.redo();
+        } else if (event.getCode() == KeyCode.INSERT && !writing) {
+            plan();
+        } else if (event.getCode() == KeyCode.ESCAPE && recipes.isPresent()) {
+            endPlan();
         } else if (NEXT.match(event)) {
             step(1);
         } else if (BEFORE.match(event)) {

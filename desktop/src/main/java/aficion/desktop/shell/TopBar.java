@@ -32,7 +32,7 @@ final class TopBar extends HBox {
     private final Button redo;
     private final Search search;
 
-    TopBar(Workbench bench, JobFiles files, Runnable quit) {
+    TopBar(Workbench bench, JobFiles files, Runnable plan, Runnable quit) {
         this.bench = bench;
         this.files = files;
         getStyleClass().add("top-bar");
@@ -55,7 +55,7 @@ final class TopBar extends HBox {
                         undo,
                         redo,
                         print(),
-                        menu(quit));
+                        menu(plan, quit));
         bench.history().addListener((_, _, _) -> refresh());
         bench.document().addListener((_, _, _) -> refresh());
         refresh();
@@ -77,7 +77,7 @@ final class TopBar extends HBox {
         return menu;
     }
 
-    private MenuButton menu(Runnable quit) {
+    private MenuButton menu(Runnable plan, Runnable quit) {
         var dark = new CheckMenuItem(Words.of("menu.dark"));
         dark.setOnAction(_ -> Theme.setDark(getScene(), dark.isSelected()));
         var menu = new MenuButton(Words.of("top.menu"));
@@ -86,6 +86,11 @@ final class TopBar extends HBox {
                 .addAll(
                         item("menu.open", "Shortcut+O", files::open),
                         item("menu.demo", "", () -> files.openDemo("roadster")),
+                        item("menu.demo.motorcycle", "", () -> files.openDemo("motorcycle")),
+                        item("menu.demo.tractor", "", () -> files.openDemo("tractor")),
+                        new SeparatorMenuItem(),
+                        item("menu.addCircuit", "Insert", plan),
+                        item("menu.removeCircuit", "", this::removeCircuit),
                         new SeparatorMenuItem(),
                         item("menu.save", "Shortcut+S", files::save),
                         item("menu.saveAs", "Shortcut+Shift+S", files::saveAs),
@@ -94,6 +99,11 @@ final class TopBar extends HBox {
                         new SeparatorMenuItem(),
                         item("menu.quit", "Shortcut+Q", quit));
         return menu;
+    }
+
+    /** Undo brings it back, so nobody is asked. */
+    private void removeCircuit() {
+        bench.focus().get().ifPresent(id -> bench.perform(new Edit.RemoveCircuit(id)));
     }
 
     private static MenuItem item(String key, String keys, Runnable action) {

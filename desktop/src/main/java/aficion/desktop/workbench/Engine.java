@@ -9,9 +9,12 @@ import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.recipe.Insertion;
+import aficion.recipe.Recipe;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -36,6 +39,7 @@ final class Engine implements AutoCloseable {
     private final AtomicLong drawingAsked = new AtomicLong();
     private final AtomicLong assessmentAsked = new AtomicLong();
     private final AtomicLong planAsked = new AtomicLong();
+    private final AtomicLong fitAsked = new AtomicLong();
 
     /** Touched by the quick hand only. */
     private @Nullable Solver solver;
@@ -65,6 +69,10 @@ final class Engine implements AutoCloseable {
 
     void plan(Job job, CircuitId circuit, Consumer<BenchPlan> then) {
         ask(quick, planAsked, () -> BenchPlan.of(solverOf(job), circuit), then);
+    }
+
+    void fit(Job job, Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
+        ask(slow, fitAsked, () -> Insertion.of(job, recipe, answers), then);
     }
 
     /** Throws away what has been asked about a circuit and is still to come. */

@@ -17,6 +17,8 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
+import aficion.recipe.Insertion;
+import aficion.recipe.Recipe;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.words.Speech;
@@ -24,7 +26,9 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -174,10 +178,13 @@ public final class Workbench implements AutoCloseable {
         focus.set(Optional.empty());
         show(History.of(job));
         conditions.set(Conditions.REST);
-        focus.set(
-                job.circuits().stream()
-                        .min(Comparator.comparingInt(Circuit::number))
-                        .map(Circuit::id));
+        focus.set(first(job));
+    }
+
+    private static Optional<CircuitId> first(Job job) {
+        return job.circuits().stream()
+                .min(Comparator.comparingInt(Circuit::number))
+                .map(Circuit::id);
     }
 
     /**
@@ -191,6 +198,28 @@ public final class Workbench implements AutoCloseable {
         var stored = JobStore.save(path, job(), same ? document.get().stored() : Optional.empty());
         document.set(
                 new Document(Optional.of(path), Optional.of(stored), Optional.of(clock.instant())));
+    }
+
+    /** A bench of its own with the same words and clock, for trying something out. */
+    public Workbench beside() {
+        return new Workbench(clock, letterings);
+    }
+
+    /**
+     * Works out what a recipe would become in the job as it is; overtaken by the next such question
+     * and by every edit.
+     */
+    public void fit(Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
+        var job = job();
+        engine.fit(
+                job,
+                recipe,
+                answers,
+                fit -> {
+                    if (job() == job) {
+                        then.accept(fit);
+                    }
+                });
     }
 
     /**
@@ -236,6 +265,9 @@ public final class Workbench implements AutoCloseable {
         history.set(next);
         if (!selection.get().isIn(job())) {
             selection.set(new Selection.Nothing());
+        }
+        if (focus.get().filter(id -> job().find(id).isEmpty()).isPresent()) {
+            focus.set(first(job()));
         }
         solve();
         if (!sameDesign) {
