@@ -65,4 +65,17 @@ public record HouseRules(
                     what + " is a share above 0 and up to 1, not " + ratio.value());
         }
     }
+
+    /** The same rules with wire bought by another standard. */
+    public HouseRules withSizes(Standard changed) {
+        return new HouseRules(
+                strictDrop,
+                ordinaryDrop,
+                fuseLoad,
+                margin,
+                leastSection,
+                joint,
+                shortTime,
+                changed);
+    }
 }

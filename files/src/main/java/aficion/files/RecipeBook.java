@@ -15,6 +15,7 @@ import aficion.recipe.Feed;
 import aficion.recipe.Fragment;
 import aficion.recipe.Lead;
 import aficion.recipe.Place;
+import aficion.recipe.Proposal;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import java.io.IOException;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -36,10 +38,11 @@ import tools.jackson.databind.node.ObjectNode;
  * Recipes as JSON: kinds of parts, colours and zones as in a job file. A part or wire with {@code
  * when} is there only for those answers ({@code side=live}, several joined by {@code &}); a text
  * that begins with {@code $} is the number of that answer, or of {@code system}, the vehicle's
- * volts, times a factor after {@code *}. The end of a wire is a terminal of the recipe's own part,
- * or {@code feed:ignition} (with {@code +fuse} for one of its own), {@code earth:body}, {@code
- * switch:lights.58}, {@code part:alternator.D+}, {@code named:left signal joint.J}, {@code
- * battery:live}. A wire that is {@code optional} is left out where its place is lacking.
+ * volts, times a factor after {@code *}; {@code earth} is always answered, with the earthed pole.
+ * The end of a wire is a terminal of the recipe's own part, or {@code feed:ignition} (with {@code
+ * +fuse} for one of its own), {@code earth:body}, {@code switch:lights.58}, {@code
+ * part:alternator.D+}, {@code named:left signal joint.J}, {@code battery:live}. A wire that is
+ * {@code optional} is left out where its place is lacking.
  */
 public final class RecipeBook {
     private static final String FOLDER = "/aficion/recipes/";
@@ -55,6 +58,31 @@ public final class RecipeBook {
                 .filter(name -> !name.isBlank())
                 .map(name -> read(resource(name + ".json")))
                 .toList();
+    }
+
+    /** What a kind of vehicle mostly needs, each after what it is joined to. */
+    public static List<Proposal> proposals(Proposal.Sort sort) {
+        var book = new HashMap<String, Recipe>();
+        shipped().forEach(recipe -> book.put(recipe.id(), recipe));
+        var start = sort.name().toLowerCase(Locale.ROOT) + ": ";
+        var line =
+                resource("vehicles.txt")
+                        .lines()
+                        .filter(each -> each.startsWith(start))
+                        .findFirst()
+                        .orElseThrow();
+        return Stream.of(line.substring(start.length()).split(", "))
+                .map(each -> proposal(each.split(" "), book))
+                .toList();
+    }
+
+    private static Proposal proposal(String[] words, Map<String, Recipe> book) {
+        var answers = new HashMap<String, String>();
+        for (int i = 1; i < words.length; i++) {
+            var sides = words[i].split("=", 2);
+            answers.put(sides[0], sides[1]);
+        }
+        return new Proposal(book.get(words[0]), answers);
     }
 
     private static String resource(String name) {
@@ -119,7 +147,9 @@ public final class RecipeBook {
         return questions;
     }
 
-    private static Fragment fragment(JsonNode tree, Vehicle vehicle, Map<String, String> answers) {
+    private static Fragment fragment(JsonNode tree, Vehicle vehicle, Map<String, String> given) {
+        var answers = new HashMap<>(given);
+        answers.put("earth", vehicle.earthed().name().toLowerCase(Locale.ROOT));
         var parts = new ArrayList<Part>();
         var mounts = new HashMap<PartId, JoinKind.Mass>();
         for (var node : tree.path("parts")) {

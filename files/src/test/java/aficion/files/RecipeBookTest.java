@@ -12,6 +12,7 @@ import aficion.job.Vehicle;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
+import aficion.recipe.Proposal;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import aficion.size.Assessment;
@@ -24,6 +25,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every recipe goes into a vehicle that has what it needs, and does no harm there. */
 class RecipeBookTest {
@@ -75,7 +78,7 @@ class RecipeBookTest {
         var all = new ArrayList<Map<String, String>>();
         all.add(Map.of());
         for (var question : recipe.questions()) {
-            if (question instanceof Question.Choice choice && !recipe.id().startsWith("flywheel")) {
+            if (question instanceof Question.Choice choice) {
                 choice.options().stream()
                         .filter(option -> !option.id().equals(choice.usual()))
                         .forEach(option -> all.add(Map.of(choice.id(), option.id())));
@@ -142,5 +145,28 @@ class RecipeBookTest {
         assertThat(twice.job().circuits()).hasSize(once.circuits().size() + 1);
         assertThat(Findings.of(Assessment.of(twice.job())))
                 .noneMatch(Finding.SameLabel.class::isInstance);
+    }
+
+    /** All that is proposed goes in, one after the other, in every system that is likely. */
+    @ParameterizedTest
+    @CsvSource({
+        "CAR, 12, NEGATIVE",
+        "CAR, 12, POSITIVE",
+        "MOTORCYCLE, 12, POSITIVE",
+        "MOTORCYCLE, 6, NEGATIVE",
+        "TRACTOR, 12, POSITIVE",
+        "TRACTOR, 24, NEGATIVE"
+    })
+    void aWholeVehicleIsProposedWithoutDanger(Proposal.Sort sort, double volts, Vehicle.Pole pole) {
+        var job = Job.empty(new Vehicle("test", 1960, new Volts(volts), pole), HouseRules.USUAL);
+        for (var proposal : RecipeBook.proposals(sort)) {
+            var fit = Insertion.of(job, proposal.recipe(), proposal.answers());
+            assertThat(fit).as(proposal.recipe().id()).isInstanceOf(Fit.Fits.class);
+            job = ((Fit.Fits) fit).job();
+        }
+
+        assertThat(Findings.of(Assessment.of(job)))
+                .filteredOn(finding -> finding.severity() == Severity.DANGER)
+                .isEmpty();
     }
 }

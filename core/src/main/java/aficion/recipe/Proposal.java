@@ -1,0 +1,17 @@
+package aficion.recipe;
+
+import java.util.Map;
+
+/** A recipe that a kind of vehicle mostly needs, with the answers that mostly hold there. */
+public record Proposal(Recipe recipe, Map<String, String> answers) {
+    public Proposal {
+        answers = Map.copyOf(answers);
+    }
+
+    /** What is rewired. */
+    public enum Sort {
+        CAR,
+        MOTORCYCLE,
+        TRACTOR
+    }
+}
