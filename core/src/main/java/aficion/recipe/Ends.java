@@ -1,18 +1,47 @@
 package aficion.recipe;
 
+import aficion.catalogue.Conductor;
+import aficion.catalogue.Conductors;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
 import aficion.job.ControlKind;
+import aficion.job.End;
 import aficion.job.GuardKind;
+import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
+import aficion.job.Terminal;
 import aficion.job.Termination;
 
-/** What mostly sits on the end of a wire, by what it ends on (HANDBOOK section 8). */
+/** What a new wire is like: its ends by what they end on (HANDBOOK section 8), size and cover. */
 final class Ends {
     private Ends() {}
 
-    static Termination usual(Part part, String pin) {
+    static End on(Job job, Terminal terminal) {
+        return new End(terminal, usual(job.part(terminal.part()), terminal.pin()));
+    }
+
+    /** The thinnest that the house allows, in the standard it buys by. */
+    static WireSize thinnest(Job job) {
+        var least = job.rules().leastSection().value();
+        return Conductors.of(job.rules().sizes()).stream()
+                .filter(size -> size.copper().value() >= 0.999 * least)
+                .findFirst()
+                .map(Conductor::size)
+                .orElseThrow();
+    }
+
+    /** Near the engine, what bears its heat. */
+    static Insulation cover(Zone zone) {
+        return zone == Zone.ENGINE_BAY || zone == Zone.ON_ENGINE
+                ? Insulation.XLPE125
+                : Insulation.PVC105;
+    }
+
+    private static Termination usual(Part part, String pin) {
         return switch (part.kind()) {
             case SourceKind.Battery _ -> Termination.POST_CLAMP;
             case LoadKind.Starter _ ->

@@ -1,18 +1,13 @@
 package aficion.recipe;
 
-import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
-import aficion.catalogue.Insulation;
-import aficion.catalogue.WireSize;
-import aficion.catalogue.Zone;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.check.Subject;
 import aficion.job.Circuit;
 import aficion.job.ControlKind;
-import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
@@ -93,7 +88,10 @@ public final class Insertion {
     }
 
     private Fit fit() {
-        var circuit = NewNames.circuit(job, recipe.name(), recipe.drops());
+        var circuit =
+                NewNames.circuit(job, recipe.circuit(), recipe.drops())
+                        .withDone(Circuit.Stage.PLANNED, true)
+                        .withDone(Circuit.Stage.SIZED, true);
         make(new Edit.AddCircuit(circuit));
         fragment.parts().forEach(this::add);
         fragment.mounts().forEach(this::mount);
@@ -208,10 +206,7 @@ public final class Insertion {
         var fuse =
                 NewNames.part(
                         now, "F", lead.zone(), new GuardKind.Fuse(FuseType.BLADE, FIRST_FUSE));
-        make(
-                new Edit.AddPart(
-                        fuse.withName(
-                                recipe.name().split(",")[0].toLowerCase(Locale.ROOT) + " fuse")));
+        make(new Edit.AddPart(fuse.withName(recipe.circuit().toLowerCase(Locale.ROOT) + " fuse")));
         var reach =
                 new Lead(
                         lead.from(),
@@ -268,30 +263,14 @@ public final class Insertion {
                 NewNames.wire(now),
                 NewNames.number(now, circuit.id()),
                 circuit.id(),
-                new End(from, Ends.usual(now.part(from.part()), from.pin())),
-                new End(to, Ends.usual(now.part(to.part()), to.pin())),
+                Ends.on(now, from),
+                Ends.on(now, to),
                 lead.colour(),
-                smallest(),
-                cover(lead.zone()),
+                Ends.thinnest(job),
+                Ends.cover(lead.zone()),
                 new RunLength.Assumed(lead.length()),
                 lead.zone(),
                 lead.unguarded());
-    }
-
-    /** Near the engine, what bears its heat. */
-    private static Insulation cover(Zone zone) {
-        return zone == Zone.ENGINE_BAY || zone == Zone.ON_ENGINE
-                ? Insulation.XLPE125
-                : Insulation.PVC105;
-    }
-
-    private WireSize smallest() {
-        var standard = job.rules().sizes();
-        return Conductors.of(standard).stream()
-                .filter(size -> size.copper().value() >= 0.999 * job.rules().leastSection().value())
-                .findFirst()
-                .map(Conductor::size)
-                .orElseThrow();
     }
 
     /**

@@ -10,7 +10,7 @@ import java.util.Map;
  * A circuit to start from.
  *
  * @param id its name in files
- * @param name what the circuit will be called
+ * @param name what it makes and, after a comma, in which manner
  * @param says what it is and when it serves, in a sentence
  */
 public record Recipe(
@@ -37,6 +37,11 @@ public record Recipe(
         COMFORT,
         ENGINE,
         EXTRAS
+    }
+
+    /** What its circuit is called: the name without the manner. */
+    public String circuit() {
+        return name.split(",", 2)[0];
     }
 
     /** Makes the fragment from an answer to every question. */

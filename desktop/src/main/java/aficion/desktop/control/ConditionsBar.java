@@ -219,7 +219,7 @@ public final class ConditionsBar extends HBox {
 
     private void measure() {
         var supply = bench.point().map(Supply::of);
-        var none = Words.of("bar.unsolved");
+        var none = bench.outcome().get().isEmpty() ? "" : Words.of("bar.unsolved");
         drawn.setText(supply.map(found -> bench.units().print(found.drawn())).orElse(none));
         given.setText(supply.map(found -> bench.units().print(found.generated())).orElse(""));
         volts.setText(

@@ -7,6 +7,7 @@ import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.edit.Edit;
+import aficion.job.edit.History;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.recipe.Insertion.Fit;
@@ -19,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import javafx.beans.value.ChangeListener;
 import javafx.collections.FXCollections;
 import javafx.collections.transformation.FilteredList;
 import javafx.geometry.Pos;
@@ -55,7 +57,9 @@ public final class RecipesView extends BorderPane {
     private final Label brings = Texts.wrapped("");
     private final Button insert;
     private final Map<String, String> answers = new HashMap<>();
+    private final ChangeListener<History> asking = (_, _, _) -> ask();
     private Optional<Fit.Fits> ready = Optional.empty();
+    private boolean open = true;
 
     /**
      * @param path draws the path of a bench
@@ -75,7 +79,7 @@ public final class RecipesView extends BorderPane {
         list.getSelectionModel()
                 .selectedItemProperty()
                 .addListener((_, _, recipe) -> choose(recipe));
-        bench.history().addListener((_, _, _) -> ask());
+        bench.history().addListener(asking);
         addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         insert.setDisable(true);
     }
@@ -84,7 +88,7 @@ public final class RecipesView extends BorderPane {
     public void begin() {
         var names = bench.job().circuits().stream().map(Circuit::name).toList();
         recipes.stream()
-                .filter(recipe -> !names.contains(recipe.name()))
+                .filter(recipe -> !names.contains(recipe.circuit()))
                 .findFirst()
                 .ifPresent(recipe -> {
                     list.getSelectionModel().select(recipe);
@@ -263,6 +267,9 @@ public final class RecipesView extends BorderPane {
     }
 
     private void show(Fit fit) {
+        if (!open) {
+            return;
+        }
         switch (fit) {
             case Fit.Fits fits -> {
                 offer(Optional.of(fits));
@@ -327,8 +334,8 @@ public final class RecipesView extends BorderPane {
 
     private void insert() {
         ready.ifPresent(fits -> {
-            bench.perform(fits.edit());
             close.run();
+            bench.perform(fits.edit());
             focus(fits.circuit());
         });
     }
@@ -339,8 +346,10 @@ public final class RecipesView extends BorderPane {
         bench.focus().set(Optional.of(id));
     }
 
-    /** Ends the preview. */
+    /** Ends the preview; the view is not to be shown again. */
     public void dispose() {
+        open = false;
+        bench.history().removeListener(asking);
         preview.close();
     }
 }

@@ -79,7 +79,11 @@ public final class CircuitList extends VBox {
         follow();
         bench.assessed()
                 .get()
-                .ifPresent(found -> dangers.setText(Words.of("circuits.dangers", found.dangers())));
+                .ifPresent(found -> {
+                    dangers.setText(Words.of("circuits.dangers", found.dangers()));
+                    dangers.getStyleClass().removeAll("danger-text", "good-text");
+                    dangers.getStyleClass().add(found.dangers() == 0 ? "good-text" : "danger-text");
+                });
     }
 
     private void follow() {

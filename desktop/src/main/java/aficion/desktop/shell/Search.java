@@ -6,10 +6,13 @@ import aficion.job.CircuitId;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.recipe.Connection;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -28,8 +31,16 @@ final class Search extends TextField {
     private final Popup popup = new Popup();
     private final ListView<Hit> found = new ListView<>();
 
-    /** Something found: its words, the circuit it is in, and what to choose. */
-    private record Hit(String text, Optional<CircuitId> circuit, Selection selection) {}
+    private static final Pattern CONNECT =
+            Pattern.compile("\\s*(\\S+\\.\\S+)\\s*>\\s*(\\S+\\.\\S+)\\s*");
+
+    /** Something found: its words, the circuit it is in, what to choose, and what to do. */
+    private record Hit(
+            String text, Optional<CircuitId> circuit, Selection selection, Optional<Edit> edit) {
+        Hit(String text, Optional<CircuitId> circuit, Selection selection) {
+            this(text, circuit, selection, Optional.empty());
+        }
+    }
 
     Search(Workbench bench) {
         this.bench = bench;
@@ -96,6 +107,7 @@ final class Search extends TextField {
     }
 
     private void go(Hit hit) {
+        hit.edit().ifPresent(bench::perform);
         hit.circuit().ifPresent(circuit -> bench.focus().set(Optional.of(circuit)));
         bench.selection().set(hit.selection());
         clear();
@@ -104,11 +116,32 @@ final class Search extends TextField {
 
     private List<Hit> hits(String text) {
         var words = text.strip().toLowerCase(Locale.ROOT);
-        return Stream.of(circuits(), wires(), parts(), terminals(), findings())
-                .flatMap(hits -> hits)
-                .filter(hit -> hit.text().toLowerCase(Locale.ROOT).contains(words))
+        return Stream.concat(
+                        connection(text),
+                        Stream.of(circuits(), wires(), parts(), terminals(), findings())
+                                .flatMap(hits -> hits)
+                                .filter(hit -> hit.text().toLowerCase(Locale.ROOT).contains(words)))
                 .limit(MOST)
                 .toList();
+    }
+
+    /** {@code H1.56b > S3.56b}: a wire between two terminals, in the circuit in focus. */
+    private Stream<Hit> connection(String text) {
+        var typed = CONNECT.matcher(text);
+        if (!typed.matches() || bench.focus().get().isEmpty()) {
+            return Stream.empty();
+        }
+        var circuit = bench.focus().get().get();
+        return Connection.of(bench.job(), circuit, typed.group(1), typed.group(2)).stream()
+                .map(wire ->
+                        new Hit(
+                                Words.of(
+                                        "search.connect",
+                                        wire.from().terminal(),
+                                        wire.to().terminal()),
+                                Optional.of(circuit),
+                                new Selection.OfWire(wire.id()),
+                                Optional.of(new Edit.AddWire(wire))));
     }
 
     private Stream<Hit> circuits() {

@@ -4,6 +4,7 @@ import aficion.desktop.bench.BenchView;
 import aficion.desktop.control.ConditionsBar;
 import aficion.desktop.inspect.Inspector;
 import aficion.desktop.make.MakeView;
+import aficion.desktop.plan.NewJobView;
 import aficion.desktop.plan.RecipesView;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.trace.TraceView;
@@ -44,6 +45,7 @@ public final class Shell extends BorderPane {
 
     private final Workbench bench;
     private final TopBar top;
+    private final JobFiles files;
     private final StackPane middle = new StackPane();
     private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
     private final Map<View, Node> views;
@@ -69,7 +71,8 @@ public final class Shell extends BorderPane {
 
     Shell(Workbench bench, JobFiles files, Runnable quit) {
         this.bench = bench;
-        this.top = new TopBar(bench, files, this::plan, quit);
+        this.top = new TopBar(bench, files, this::newJob, this::plan, quit);
+        this.files = files;
         this.inspector = new Inspector(bench);
         this.views =
                 Map.of(
@@ -118,15 +121,32 @@ public final class Shell extends BorderPane {
     /** Opens the recipes in place of path and inspector. */
     void plan() {
         if (recipes.isEmpty()) {
-            var view = new RecipesView(bench, TraceView::new, this::endPlan);
+            var view = new RecipesView(bench, TraceView::new, this::back);
             recipes = Optional.of(view);
-            setCenter(view);
-            setRight(null);
+            takeOver(view);
             view.begin();
         }
     }
 
-    private void endPlan() {
+    /** Asks what has to be known of a vehicle, when what is on the bench may be put away. */
+    void newJob() {
+        if (files.mayLeave()) {
+            var view = new NewJobView(bench, this::back);
+            takeOver(view);
+            view.ready();
+        }
+    }
+
+    private void takeOver(Node view) {
+        setCenter(view);
+        setRight(null);
+    }
+
+    private boolean isTakenOver() {
+        return getCenter() != centre;
+    }
+
+    private void back() {
         recipes.ifPresent(RecipesView::dispose);
         recipes = Optional.empty();
         setCenter(centre);
@@ -135,8 +155,8 @@ public final class Shell extends BorderPane {
     }
 
     public void show(View view) {
-        if (recipes.isPresent()) {
-            endPlan();
+        if (isTakenOver()) {
+            back();
         }
         tabs.get(view).setSelected(true);
         middle.getChildren().setAll(views.get(view));
@@ -152,8 +172,8 @@ public final class Shell extends BorderPane {
             bench.redo();
         } else if (event.getCode() == KeyCode.INSERT && !writing) {
             plan();
-        } else if (event.getCode() == KeyCode.ESCAPE && recipes.isPresent()) {
-            endPlan();
+        } else if (event.getCode() == KeyCode.ESCAPE && isTakenOver()) {
+            back();
         } else if (NEXT.match(event)) {
             step(1);
         } else if (BEFORE.match(event)) {

@@ -32,7 +32,7 @@ final class TopBar extends HBox {
     private final Button redo;
     private final Search search;
 
-    TopBar(Workbench bench, JobFiles files, Runnable plan, Runnable quit) {
+    TopBar(Workbench bench, JobFiles files, Runnable begin, Runnable plan, Runnable quit) {
         this.bench = bench;
         this.files = files;
         getStyleClass().add("top-bar");
@@ -55,7 +55,7 @@ final class TopBar extends HBox {
                         undo,
                         redo,
                         print(),
-                        menu(plan, quit));
+                        menu(begin, plan, quit));
         bench.history().addListener((_, _, _) -> refresh());
         bench.document().addListener((_, _, _) -> refresh());
         refresh();
@@ -77,13 +77,14 @@ final class TopBar extends HBox {
         return menu;
     }
 
-    private MenuButton menu(Runnable plan, Runnable quit) {
+    private MenuButton menu(Runnable begin, Runnable plan, Runnable quit) {
         var dark = new CheckMenuItem(Words.of("menu.dark"));
         dark.setOnAction(_ -> Theme.setDark(getScene(), dark.isSelected()));
         var menu = new MenuButton(Words.of("top.menu"));
         menu.setId("menu");
         menu.getItems()
                 .addAll(
+                        item("menu.new", "Shortcut+N", begin),
                         item("menu.open", "Shortcut+O", files::open),
                         item("menu.demo", "", () -> files.openDemo("roadster")),
                         item("menu.demo.motorcycle", "", () -> files.openDemo("motorcycle")),

@@ -300,10 +300,12 @@ public final class TraceView extends BorderPane {
                             solved.through(solved.netlist().job().wire(node.wire().id()))));
             node.setAccessibleText(wireText(node, point));
         }
-        for (var node : parts) {
-            node.show(point, bench.conditions().get());
-            node.setAccessibleText(partText(node));
-        }
+        parts.stream()
+                .filter(node -> bench.job().find(node.part().id()).isPresent())
+                .forEach(node -> {
+                    node.show(point, bench.conditions().get());
+                    node.setAccessibleText(partText(node));
+                });
         showVolts(point);
         notice.setVisible(
                 bench.outcome()
@@ -369,6 +371,9 @@ public final class TraceView extends BorderPane {
             return;
         }
         for (var node : parts) {
+            if (bench.job().find(node.part().id()).isEmpty()) {
+                continue;
+            }
             for (var pin : node.body().pins()) {
                 var terminal = node.part().terminal(pin.name());
                 var text = bench.speech().volts(point.get().voltsAt(terminal));

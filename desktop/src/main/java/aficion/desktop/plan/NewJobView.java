@@ -1,0 +1,251 @@
+package aficion.desktop.plan;
+
+import aficion.catalogue.WireSize;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.files.RecipeBook;
+import aficion.job.Circuit;
+import aficion.job.HouseRules;
+import aficion.job.Job;
+import aficion.job.Vehicle;
+import aficion.quantity.Volts;
+import aficion.recipe.Insertion.Fit;
+import aficion.recipe.Proposal;
+import aficion.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.function.Function;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/**
+ * What has to be known of a vehicle before its first wire, and the circuits that are proposed for
+ * it, each to be left out at will. They go in one after the other, each a step to undo.
+ */
+public final class NewJobView extends BorderPane {
+    private static final int OLDEST = 1885;
+    private static final int NEWEST = 2100;
+
+    private final Workbench bench;
+    private final Runnable close;
+    private final TextField name = new TextField();
+    private final TextField year = new TextField("1960");
+    private final ComboBox<Proposal.Sort> sort = box("newJob.sort", Proposal.Sort.values());
+    private final ComboBox<Double> volts =
+            box(List.of(6.0, 12.0, 24.0), each -> Words.of("newJob.volts", each));
+    private final ComboBox<Vehicle.Pole> pole = box("newJob.pole", Vehicle.Pole.values());
+    private final ComboBox<WireSize.Standard> sizes =
+            box("newJob.sizes", WireSize.Standard.values());
+    private final VBox circuits = new VBox(4);
+    private final List<CheckBox> ticks = new ArrayList<>();
+    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final ProgressBar progress = new ProgressBar(0);
+    private final Button begin;
+    private List<Proposal> proposals = List.of();
+    private boolean stopped;
+
+    public NewJobView(Workbench bench, Runnable close) {
+        this.bench = bench;
+        this.close = close;
+        setId("new-job");
+        getStyleClass().add("recipes");
+        begin = Texts.button(Words.of("newJob.begin"), "main-button", this::begin);
+        begin.setId("new-job-begin");
+        begin.setDefaultButton(true);
+        progress.setMaxWidth(Double.MAX_VALUE);
+        progress.setVisible(false);
+        name.setId("new-job-name");
+        year.setId("new-job-year");
+        sort.setId("new-job-sort");
+        volts.setId("new-job-volts");
+        pole.setId("new-job-pole");
+        sizes.setId("new-job-sizes");
+        trouble.setId("new-job-trouble");
+        volts.getSelectionModel().select(12.0);
+        sort.valueProperty().addListener((_, _, _) -> propose());
+        setLeft(form());
+        setCenter(proposed());
+        propose();
+    }
+
+    /** Puts the keyboard where writing begins. */
+    public void ready() {
+        name.requestFocus();
+    }
+
+    private static <T extends Enum<T>> ComboBox<T> box(String key, T[] values) {
+        return box(List.of(values), value -> Words.of(key, value));
+    }
+
+    private static <T> ComboBox<T> box(List<T> values, Function<T, String> words) {
+        var box = new ComboBox<>(FXCollections.observableList(values));
+        box.setConverter(
+                new StringConverter<>() {
+                    @Override
+                    public String toString(T value) {
+                        return value == null ? "" : words.apply(value);
+                    }
+
+                    @Override
+                    public T fromString(String text) {
+                        throw new UnsupportedOperationException();
+                    }
+                });
+        box.getSelectionModel().selectFirst();
+        box.setMaxWidth(Double.MAX_VALUE);
+        return box;
+    }
+
+    private VBox form() {
+        var back = Texts.button(Words.of("recipes.close"), "plain-button", this::stop);
+        back.setId("new-job-close");
+        var bottom = new HBox(12, back, begin);
+        bottom.setAlignment(Pos.CENTER_RIGHT);
+        var box =
+                new VBox(
+                        10,
+                        Texts.label(Words.of("newJob.title"), "sheet-title"),
+                        asked("newJob.name", name),
+                        asked("newJob.year", year),
+                        asked("newJob.sort", sort),
+                        asked("newJob.volts.ask", volts),
+                        asked("newJob.pole", pole),
+                        asked("newJob.sizes", sizes),
+                        Texts.wrapped(Words.of("newJob.law"), "caution"),
+                        trouble,
+                        progress,
+                        bottom);
+        box.getStyleClass().addAll("recipe-choice", "recipe-head");
+        return box;
+    }
+
+    private static VBox asked(String key, Node field) {
+        field.setAccessibleText(Words.of(key));
+        return new VBox(3, Texts.label(Words.of(key), "figure-name"), field);
+    }
+
+    private Node proposed() {
+        var head =
+                new VBox(
+                        4,
+                        Texts.label(Words.of("newJob.circuits"), "sheet-title"),
+                        Texts.wrapped(Words.of("newJob.circuits.say"), "quiet"));
+        head.getStyleClass().add("recipe-head");
+        circuits.getStyleClass().add("recipe-head");
+        var scroll = new ScrollPane(circuits);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("bench-scroll");
+        var box = new BorderPane(scroll);
+        box.setTop(head);
+        return box;
+    }
+
+    private void propose() {
+        proposals = RecipeBook.proposals(sort.getValue());
+        ticks.clear();
+        circuits.getChildren().clear();
+        for (var proposal : proposals) {
+            var tick = new CheckBox(proposal.recipe().name());
+            tick.setId("propose-" + proposal.recipe().id());
+            tick.setSelected(true);
+            tick.getStyleClass().add("propose");
+            ticks.add(tick);
+            circuits.getChildren()
+                    .add(
+                            new VBox(
+                                    1,
+                                    tick,
+                                    Texts.wrapped(proposal.recipe().says(), "propose-says")));
+        }
+    }
+
+    private OptionalInt writtenYear() {
+        try {
+            int written = Integer.parseInt(year.getText().strip());
+            return written >= OLDEST && written <= NEWEST
+                    ? OptionalInt.of(written)
+                    : OptionalInt.empty();
+        } catch (NumberFormatException noNumber) {
+            return OptionalInt.empty();
+        }
+    }
+
+    private void begin() {
+        if (name.getText().isBlank()) {
+            trouble.setText(Words.of("newJob.noName"));
+            name.requestFocus();
+            return;
+        }
+        var built = writtenYear();
+        if (built.isEmpty()) {
+            trouble.setText(Words.of("newJob.noYear", OLDEST, NEWEST));
+            year.requestFocus();
+            return;
+        }
+        var wanted = new ArrayList<Proposal>();
+        for (int i = 0; i < proposals.size(); i++) {
+            if (ticks.get(i).isSelected()) {
+                wanted.add(proposals.get(i));
+            }
+        }
+        var vehicle =
+                new Vehicle(
+                        name.getText().strip(),
+                        built.getAsInt(),
+                        new Volts(volts.getValue()),
+                        pole.getValue());
+        bench.take(Job.empty(vehicle, HouseRules.USUAL.withSizes(sizes.getValue())));
+        begin.setDisable(true);
+        trouble.setText("");
+        progress.setVisible(true);
+        put(wanted, 0, new ArrayList<>());
+    }
+
+    /** Puts in one after the other; what does not fit is said at the end. */
+    private void put(List<Proposal> wanted, int next, List<String> left) {
+        progress.setProgress(wanted.isEmpty() ? 1 : (double) next / wanted.size());
+        if (stopped) {
+            return;
+        }
+        if (next == wanted.size()) {
+            begin.setDisable(false);
+            progress.setVisible(false);
+            bench.focus().set(bench.job().circuits().stream().findFirst().map(Circuit::id));
+            if (left.isEmpty()) {
+                close.run();
+            } else {
+                trouble.setText(Words.of("newJob.left", String.join(", ", left)));
+            }
+            return;
+        }
+        var proposal = wanted.get(next);
+        bench.fit(
+                proposal.recipe(),
+                proposal.answers(),
+                fit -> {
+                    switch (fit) {
+                        case Fit.Fits fits -> bench.perform(fits.edit());
+                        case Fit.Lacks _ -> left.add(proposal.recipe().name());
+                    }
+                    put(wanted, next + 1, left);
+                });
+    }
+
+    private void stop() {
+        stopped = true;
+        close.run();
+    }
+}

@@ -1,0 +1,146 @@
+package aficion.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.check.Severity;
+import aficion.files.JobStore;
+import aficion.job.Circuit;
+import aficion.job.ControlKind;
+import aficion.job.LoadKind;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** From nothing to a whole vehicle without drawing anything. */
+class PlanningTest extends WindowTest {
+    @TempDir Path folder;
+
+    @BeforeEach
+    void ready() {
+        settle();
+    }
+
+    private void write(String id, String text) {
+        clickOn(node(id));
+        interact(() -> ((TextField) node(id)).setText(text));
+    }
+
+    private boolean isOpen(String id) {
+        return byId(id).isPresent();
+    }
+
+    @Test
+    void aMotorcycleIsPlannedFromNothingToNoDangers() throws IOException {
+        push(KeyCode.CONTROL, KeyCode.N);
+        write("new-job-name", "Quill Trial");
+        write("new-job-year", "1971");
+        clickOn(node("new-job-sort"));
+        push(KeyCode.DOWN);
+        push(KeyCode.ENTER);
+        assertShows("Tail and instruments");
+        clickOn(node("new-job-begin"));
+        until(() -> !isOpen("new-job"));
+        settle();
+
+        var job = bench.job();
+        assertThat(job.vehicle().name()).isEqualTo("Quill Trial");
+        assertThat(job.vehicle().year()).isEqualTo(1971);
+        assertThat(job.circuits()).hasSize(12);
+        assertThat(job.parts()).anyMatch(part -> part.kind() instanceof LoadKind.IgnitionCoil);
+        assertThat(bench.assessed().get().orElseThrow().findings())
+                .noneMatch(finding -> finding.severity() == Severity.DANGER);
+        assertThat(text("dangers")).isEqualTo("no dangers");
+
+        answers.write = Optional.of(folder.resolve("trial.aficion"));
+        push(KeyCode.CONTROL, KeyCode.S);
+        settle();
+        assertThat(JobStore.open(folder.resolve("trial.aficion")).job()).isEqualTo(job);
+    }
+
+    @Test
+    void aVehicleWithoutNameOrYearIsNotBegun() {
+        push(KeyCode.CONTROL, KeyCode.N);
+        var before = bench.job();
+        clickOn(node("new-job-begin"));
+        assertThat(text("new-job-trouble")).isEqualTo("The vehicle needs a name.");
+        write("new-job-name", "Quill");
+        write("new-job-year", "19x0");
+        clickOn(node("new-job-begin"));
+        assertThat(text("new-job-trouble")).contains("1885", "2100");
+        assertThat(bench.job()).isEqualTo(before);
+
+        push(KeyCode.ESCAPE);
+        until(() -> !isOpen("new-job"));
+    }
+
+    @Test
+    void aRecipeIsFoundAskedShownPutInAndTakenBack() {
+        var before = bench.job();
+        interact(() -> byId("circuits").orElseThrow().requestFocus());
+        push(KeyCode.INSERT);
+        write("recipe-search", "work lamp");
+        until(() -> !((Button) node("recipe-insert")).isDisabled());
+        assertThat(text("recipe-brings")).contains("wires", "parts");
+        assertShows("How many watts?");
+
+        clickOn(node("recipe-insert"));
+        settle();
+
+        assertThat(bench.job().circuits()).hasSize(before.circuits().size() + 1);
+        assertThat(bench.job().circuits().getLast().name()).isEqualTo("Work lamp");
+        assertThat(bench.focus().get()).contains(bench.job().circuits().getLast().id());
+        assertThat(text("undo")).isEqualTo("Undo: Add circuit Work lamp");
+        clickOn("#undo");
+        settle();
+        assertThat(bench.job()).isEqualTo(before);
+    }
+
+    @Test
+    void whatTheVehicleLacksIsSaidInWords() {
+        push(KeyCode.INSERT);
+        write("recipe-search", "hazard");
+        until(() -> text("recipe-brings").contains("lacks"));
+
+        assertThat(text("recipe-brings")).contains("left signal joint");
+        assertThat(((Button) node("recipe-insert")).isDisabled()).isTrue();
+        push(KeyCode.ESCAPE);
+        until(() -> !isOpen("recipes"));
+    }
+
+    @Test
+    void aCircuitIsTakenOutWithWhatOnlyItReaches() {
+        clickOn("Horn");
+        settle();
+        clickOn("#menu");
+        clickOn("#menu-removeCircuit");
+        settle();
+
+        assertThat(bench.job().circuits()).extracting(Circuit::name).doesNotContain("Horn");
+        assertThat(bench.job().parts())
+                .noneMatch(part ->
+                        part.kind() instanceof ControlKind.Switch hand
+                                && hand.control().equals("horn"));
+        assertThat(bench.focus().get()).isPresent();
+    }
+
+    @Test
+    void aWireIsTyped() {
+        int wires = bench.job().wires().size();
+        push(KeyCode.CONTROL, KeyCode.K);
+        interact(() -> ((TextField) node("search")).setText("S5.1 > X1.31"));
+        push(KeyCode.ENTER);
+        settle();
+
+        assertThat(bench.job().wires()).hasSize(wires + 1);
+        var wire = bench.job().wires().getLast();
+        assertThat(wire.from().terminal()).hasToString("S5.1");
+        assertThat(wire.to().terminal()).hasToString("X1.31");
+        assertShows("Wire " + wire.number());
+    }
+}
