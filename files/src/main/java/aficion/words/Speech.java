@@ -332,6 +332,20 @@ public final class Speech {
         };
     }
 
+    /** What gives way of a wire that has been named already. */
+    public String whatIf(Fault fault) {
+        return switch (fault) {
+            case Fault.Broken _ -> Words.of("whatIf.Broken");
+            case Fault.Chafed(var wire, var place) ->
+                    Words.of(
+                            "whatIf.Chafed." + place.name(),
+                            job.wire(wire).from().terminal(),
+                            job.wire(wire).to().terminal());
+            case Fault.BadJoint(_, var more) -> Words.of("whatIf.BadJoint", say(more));
+            case Fault.EarthLost _ -> fault(fault);
+        };
+    }
+
     /** What a fault does. */
     public String consequence(Consequence consequence) {
         var key = "consequence." + consequence.getClass().getSimpleName();

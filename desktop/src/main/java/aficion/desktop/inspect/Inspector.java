@@ -180,6 +180,8 @@ public final class Inspector extends StackPane {
                 .get()
                 .ifPresent(assessed ->
                         findings(about(assessed, new Subject.OfWire(wire.id())), false));
+        section(Words.of("inspect.whatIf"));
+        add(new WhatIf(bench, wire.id()));
         section(Words.of("inspect.ends"));
         add(
                 Texts.wrapped(speech.ends(wire)),

@@ -14,6 +14,9 @@ import aficion.recipe.Recipe;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import aficion.sweep.Effect;
+import aficion.sweep.Sweep;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -40,6 +43,7 @@ final class Engine implements AutoCloseable {
     private final AtomicLong assessmentAsked = new AtomicLong();
     private final AtomicLong planAsked = new AtomicLong();
     private final AtomicLong fitAsked = new AtomicLong();
+    private final AtomicLong sweepAsked = new AtomicLong();
 
     /** Touched by the quick hand only. */
     private @Nullable Solver solver;
@@ -73,6 +77,14 @@ final class Engine implements AutoCloseable {
 
     void fit(Job job, Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
         ask(slow, fitAsked, () -> Insertion.of(job, recipe, answers), then);
+    }
+
+    void sweep(Job job, Conditions conditions, Consumer<List<Effect>> then) {
+        ask(
+                slow,
+                sweepAsked,
+                () -> Sweep.of(Netlist.of(job), List.of(conditions), _ -> true),
+                then);
     }
 
     /** Throws away what has been asked about a circuit and is still to come. */

@@ -21,11 +21,13 @@ import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
+import aficion.sweep.Effect;
 import aficion.words.Speech;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -218,6 +220,23 @@ public final class Workbench implements AutoCloseable {
                 fit -> {
                     if (job() == job) {
                         then.accept(fit);
+                    }
+                });
+    }
+
+    /**
+     * Tries every fault with everything as it stands; overtaken by the next such question and by
+     * every edit and every switch.
+     */
+    public void tryFaults(Consumer<List<Effect>> then) {
+        var job = job();
+        var now = conditions.get();
+        engine.sweep(
+                job,
+                now,
+                effects -> {
+                    if (job() == job && conditions.get().equals(now)) {
+                        then.accept(effects);
                     }
                 });
     }

@@ -3,14 +3,18 @@ package aficion.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.check.Severity;
+import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
 import aficion.job.Circuit;
 import aficion.job.ControlKind;
 import aficion.job.LoadKind;
+import aficion.job.WireId;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -142,5 +146,31 @@ class PlanningTest extends WindowTest {
         assertThat(wire.from().terminal()).hasToString("S5.1");
         assertThat(wire.to().terminal()).hasToString("X1.31");
         assertShows("Wire " + wire.number());
+    }
+
+    /** The horn's lead to its earth-side button: chafed, the horn sounds. */
+    @Test
+    void theFaultsOfAWireAreTriedAndTheJobStaysAsItIs() {
+        var before = bench.job();
+        onScreen(() -> bench.selection().set(new Selection.OfWire(wireNumbered("8.02"))));
+        assertShows("Wire 8.02");
+        clickOn(node("what-if-try"));
+
+        until(() ->
+                all((Parent) node("what-if"))
+                        .anyMatch(each ->
+                                each instanceof Labeled label
+                                        && label.getText() != null
+                                        && label.getText().contains("runs by itself")));
+        assertShows("It chafes to the body half way");
+        assertThat(bench.job()).isEqualTo(before);
+    }
+
+    private WireId wireNumbered(String number) {
+        return bench.job().wires().stream()
+                .filter(wire -> wire.number().equals(number))
+                .findFirst()
+                .orElseThrow()
+                .id();
     }
 }
