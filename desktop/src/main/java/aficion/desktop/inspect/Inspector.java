@@ -193,6 +193,8 @@ public final class Inspector extends StackPane {
                                 Texts.figure(
                                         Words.of("inspect.guard"),
                                         speech.guard(found.guard(wire.id()), wire))));
+        section(Words.of("inspect.change"));
+        add(Changes.of(bench, wire));
     }
 
     private String name(PartId part) {
@@ -399,6 +401,8 @@ public final class Inspector extends StackPane {
                                         .filter(finding -> isAbout(finding.subject(), part))
                                         .toList(),
                                 false));
+        section(Words.of("inspect.change"));
+        add(Changes.of(bench, part));
     }
 
     private static boolean isAbout(Subject subject, Part part) {

@@ -12,6 +12,7 @@ import aficion.job.WireId;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
+import javafx.event.ActionEvent;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
@@ -164,6 +165,32 @@ class PlanningTest extends WindowTest {
                                         && label.getText().contains("runs by itself")));
         assertShows("It chafes to the body half way");
         assertThat(bench.job()).isEqualTo(before);
+    }
+
+    @Test
+    void aSizeIsWrittenInPlaceAndNonsenseIsRefused() {
+        var id = wireNumbered("8.02");
+        onScreen(() -> bench.selection().set(new Selection.OfWire(id)));
+        enter("change-size", "2.5 mm2");
+        settle();
+        assertThat(bench.job().wire(id).size()).hasToString("2.5mm2");
+        assertThat(text("undo")).contains("8.02");
+
+        enter("change-size", "thick");
+        assertShows("A size that is made");
+        assertThat(bench.job().wire(id).size()).hasToString("2.5mm2");
+
+        enter("change-length", "85 cm");
+        settle();
+        assertThat(bench.job().wire(id).length().metres().value()).isEqualTo(0.85);
+    }
+
+    private void enter(String id, String text) {
+        interact(() -> {
+            var field = (TextField) node(id);
+            field.setText(text);
+            field.getOnAction().handle(new ActionEvent());
+        });
     }
 
     private WireId wireNumbered(String number) {

@@ -1,0 +1,108 @@
+package aficion.job.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.catalogue.Colour;
+import aficion.catalogue.WireSize;
+import aficion.job.AnyJob;
+import aficion.job.Circuit;
+import aficion.job.End;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Part;
+import aficion.job.RunLength;
+import aficion.job.Terminal;
+import aficion.job.WireColour;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Thousands of verbs at random: a job stays whole, and every step can be taken back. */
+class EditFuzzTest {
+    private static final int STEPS = 400;
+
+    private Random random = new Random(0);
+    private Job job = AnyJob.of(0);
+
+    private <T> T any(List<T> list) {
+        return list.get(random.nextInt(list.size()));
+    }
+
+    private Terminal terminal() {
+        var part = any(job.parts());
+        return part.terminals().isEmpty() ? terminal() : any(part.terminals());
+    }
+
+    private Edit edit() {
+        var wire = any(job.wires());
+        var part = any(job.parts());
+        return switch (random.nextInt(16)) {
+            case 0 -> new Edit.Resize(wire.id(), WireSize.parse("4mm2").orElseThrow());
+            case 1 -> new Edit.Renumber(wire.id(), "9." + random.nextInt(99));
+            case 2 -> new Edit.SetLength(wire.id(), new RunLength.Measured(new Metres(2)));
+            case 3 -> new Edit.FitFuse(part.id(), "1", new Amps(10));
+            case 4 -> new Edit.Mount(part.id(), any(job.parts()).id());
+            case 5 -> new Edit.Recolour(wire.id(), WireColour.plain(any(List.of(Colour.values()))));
+            case 6 -> new Edit.TurnRound(wire.id());
+            case 7 -> new Edit.RemoveWire(wire.id());
+            case 8 -> new Edit.RemovePart(part.id());
+            case 9 ->
+                    new Edit.AddPart(
+                            new Part(
+                                    NewNames.part(job, "J", Set.of()),
+                                    "joint",
+                                    part.zone(),
+                                    Optional.empty(),
+                                    new JoinKind.Splice()));
+            case 10 -> new Edit.Rename(part.id(), "part " + random.nextInt(9));
+            case 11 -> new Edit.AddCircuit(NewNames.circuit(job, "more", Circuit.Drops.ORDINARY));
+            case 12 -> new Edit.RenameCircuit(any(job.circuits()).id(), "other");
+            case 13 ->
+                    new Edit.MoveEnd(
+                            wire.id(),
+                            random.nextBoolean(),
+                            new End(terminal(), wire.to().termination()));
+            case 14 ->
+                    new Edit.AddWire(wire.withFrom(new End(terminal(), wire.to().termination())));
+            default ->
+                    new Edit.Exchange(
+                            part.id(), any(part.terminals()).pin(), any(part.terminals()).pin());
+        };
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    void aJobStaysWholeAndEveryStepCanBeTakenBack(long seed) {
+        random = new Random(seed);
+        job = AnyJob.of(seed);
+        var first = job;
+        var history = History.of(job);
+        int refused = 0;
+        for (int step = 0; step < STEPS && !job.wires().isEmpty(); step++) {
+            try {
+                history = history.then(edit());
+            } catch (IllegalArgumentException | NoSuchElementException notFitting) {
+                refused++;
+            }
+            job = history.present();
+        }
+
+        assertThat(refused).isLessThan(STEPS);
+        assertThat(Netlist.of(job).nodes()).isPositive();
+        assertThat(job.wires())
+                .allSatisfy(wire ->
+                        assertThat(wire.terminals())
+                                .allMatch(end -> job.find(end.part()).isPresent()));
+        while (history.undoable().isPresent()) {
+            history = history.undo();
+        }
+        assertThat(history.present()).isEqualTo(first);
+    }
+}
