@@ -4,6 +4,7 @@ import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Lettering;
 import aficion.files.DemoJobs;
+import aficion.files.Recovery;
 import aficion.job.Job;
 import aficion.quantity.UserUnits;
 import aficion.words.Words;
@@ -40,18 +41,24 @@ public final class AficionApp extends Application {
         Thread.currentThread()
                 .setUncaughtExceptionHandler((_, e) -> LOG.error("something went wrong", e));
         var bench = bench(Clock.systemDefaultZone());
-        var files = new JobFiles(bench, JobFiles.dialogs(stage));
-        open(stage, bench, files);
+        var asking = JobFiles.dialogs(stage);
+        var files = new JobFiles(bench, asking);
+        var safekeeping =
+                new Safekeeping(
+                        bench, new Recovery(Recovery.usualFolder(), ProcessHandle.current().pid()));
+        open(stage, bench, files, safekeeping::close);
         var jobs = getParameters().getRaw();
         open(bench, files, jobs);
+        safekeeping.offer(asking);
         LOG.info("window shown after {} ms", ManagementFactory.getRuntimeMXBean().getUptime());
     }
 
     /** Fills and shows a window. */
-    public static void open(Stage stage, Workbench bench, JobFiles files) {
+    public static void open(Stage stage, Workbench bench, JobFiles files, Runnable ending) {
         Runnable quit =
                 () -> {
                     if (files.mayLeave()) {
+                        ending.run();
                         bench.close();
                         stage.close();
                         Platform.exit();

@@ -16,6 +16,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.Optional;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar.ButtonData;
@@ -48,6 +52,12 @@ public final class JobFiles {
 
         /** What to do with unsaved work. */
         Answer aboutUnsaved(String name);
+
+        /**
+         * What to do with work that an earlier program left unsaved: take it up, throw it away, or
+         * leave it for later.
+         */
+        Answer aboutLeft(String name, Instant at);
 
         void tell(String title, String text);
     }
@@ -247,19 +257,36 @@ public final class JobFiles {
 
         @Override
         public Answer aboutUnsaved(String name) {
-            var save = new ButtonType(Words.of("ask.save"), ButtonData.YES);
-            var discard = new ButtonType(Words.of("ask.discard"), ButtonData.NO);
-            var stay = new ButtonType(Words.of("ask.cancel"), ButtonData.CANCEL_CLOSE);
-            var alert =
-                    new Alert(
-                            Alert.AlertType.CONFIRMATION,
-                            Words.of("ask.unsaved.text", name),
-                            save,
-                            discard,
-                            stay);
-            dress(alert, Words.of("ask.unsaved.title"));
+            return choose(
+                    Words.of("ask.unsaved.title"),
+                    Words.of("ask.unsaved.text", name),
+                    "ask.save",
+                    "ask.discard",
+                    "ask.cancel");
+        }
+
+        private Answer choose(String title, String text, String yes, String no, String neither) {
+            var save = new ButtonType(Words.of(yes), ButtonData.YES);
+            var discard = new ButtonType(Words.of(no), ButtonData.NO);
+            var stay = new ButtonType(Words.of(neither), ButtonData.CANCEL_CLOSE);
+            var alert = new Alert(Alert.AlertType.CONFIRMATION, text, save, discard, stay);
+            dress(alert, title);
             var answer = alert.showAndWait().orElse(stay);
             return answer == save ? Answer.SAVE : answer == discard ? Answer.DISCARD : Answer.STAY;
+        }
+
+        @Override
+        public Answer aboutLeft(String name, Instant at) {
+            var when =
+                    DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.SHORT)
+                            .withZone(ZoneId.systemDefault())
+                            .format(at);
+            return choose(
+                    Words.of("ask.left.title"),
+                    Words.of("ask.left.text", name, when),
+                    "ask.left.take",
+                    "ask.left.throw",
+                    "ask.left.later");
         }
 
         @Override

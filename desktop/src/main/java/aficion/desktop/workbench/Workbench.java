@@ -70,10 +70,12 @@ public final class Workbench implements AutoCloseable {
      * @param path the file; empty for a job that has none yet
      * @param stored what was last opened or saved
      * @param at when it was saved
+     * @param takenUp whether it is work that an earlier program left unsaved
      */
-    public record Document(Optional<Path> path, Optional<Stored> stored, Optional<Instant> at) {
+    public record Document(
+            Optional<Path> path, Optional<Stored> stored, Optional<Instant> at, boolean takenUp) {
         static final Document NEW =
-                new Document(Optional.empty(), Optional.empty(), Optional.empty());
+                new Document(Optional.empty(), Optional.empty(), Optional.empty(), false);
     }
 
     /**
@@ -156,12 +158,34 @@ public final class Workbench implements AutoCloseable {
     /** Whether the job differs from what was last opened or saved. */
     public boolean isUnsaved() {
         var kept = document.get().stored().map(Stored::job);
-        return kept.isPresent() ? !kept.get().equals(job()) : !history.get().past().isEmpty();
+        return document.get().takenUp()
+                || (kept.isPresent() ? !kept.get().equals(job()) : !history.get().past().isEmpty());
     }
 
     /** Puts a job on the bench, forgetting the one before. */
     public void take(Job job) {
         take(job, Document.NEW);
+    }
+
+    /**
+     * Takes up work that an earlier program left unsaved; it stays unsaved.
+     *
+     * @param file where the job itself is kept; saving asks anew where that is gone
+     */
+    public void takeUp(Job job, Optional<Path> file) {
+        Optional<Stored> stored;
+        try {
+            stored = file.isPresent() ? Optional.of(JobStore.open(file.get())) : Optional.empty();
+        } catch (JobFileException gone) {
+            stored = Optional.empty();
+        }
+        take(
+                job,
+                new Document(
+                        stored.isPresent() ? file : Optional.empty(),
+                        stored,
+                        Optional.empty(),
+                        true));
     }
 
     /**
@@ -171,7 +195,9 @@ public final class Workbench implements AutoCloseable {
      */
     public void open(Path path) throws JobFileException {
         var stored = JobStore.open(path);
-        take(stored.job(), new Document(Optional.of(path), Optional.of(stored), Optional.empty()));
+        take(
+                stored.job(),
+                new Document(Optional.of(path), Optional.of(stored), Optional.empty(), false));
     }
 
     private void take(Job job, Document from) {
@@ -199,7 +225,11 @@ public final class Workbench implements AutoCloseable {
         var same = document.get().path().filter(path::equals).isPresent();
         var stored = JobStore.save(path, job(), same ? document.get().stored() : Optional.empty());
         document.set(
-                new Document(Optional.of(path), Optional.of(stored), Optional.of(clock.instant())));
+                new Document(
+                        Optional.of(path),
+                        Optional.of(stored),
+                        Optional.of(clock.instant()),
+                        false));
     }
 
     /** A bench of its own with the same words and clock, for trying something out. */

@@ -48,6 +48,8 @@ abstract class WindowTest extends ApplicationTest {
         Optional<Path> write = Optional.empty();
         Answer unsaved = Answer.STAY;
         int askedAboutUnsaved;
+        Answer left = Answer.STAY;
+        final List<String> askedAboutLeft = new ArrayList<>();
         final List<String> told = new ArrayList<>();
 
         @Override
@@ -67,6 +69,12 @@ abstract class WindowTest extends ApplicationTest {
         }
 
         @Override
+        public Answer aboutLeft(String name, Instant at) {
+            askedAboutLeft.add(name);
+            return left;
+        }
+
+        @Override
         public void tell(String title, String text) {
             told.add(title + " " + text);
         }
@@ -80,7 +88,7 @@ abstract class WindowTest extends ApplicationTest {
                 AficionApp.bench(
                         Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC));
         files = new JobFiles(bench, answers);
-        AficionApp.open(stage, bench, files);
+        AficionApp.open(stage, bench, files, () -> {});
         DemoJobs.find("roadster").ifPresent(bench::take);
         stage.toFront();
     }

@@ -8,6 +8,7 @@ import aficion.check.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;
+import aficion.files.Recovery;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.Circuit.Stage;
 import aficion.job.CircuitId;
@@ -417,5 +418,28 @@ class WorkTest extends WindowTest {
         clickOn("#menu");
         clickOn("Dark");
         assertThat(stage.getScene().getRoot().getStyleClass()).doesNotContain("dark");
+    }
+
+    /** What is edited is kept beside within a second; a program that was killed leaves it. */
+    @Test
+    void workThatWasNotSavedIsTakenUpAfterAKill() throws Exception {
+        var killed = new Recovery(folder, Long.MAX_VALUE);
+        var safekeeping = new Safekeeping(bench, killed);
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        var edited = bench.job();
+        until(() -> killed.left(_ -> false).stream().anyMatch(left -> left.job().equals(edited)));
+
+        onScreen(() -> bench.take(DEMO));
+        var next = new Safekeeping(bench, new Recovery(folder, Long.MAX_VALUE - 1));
+        killed.keep(edited, Optional.empty());
+        answers.left = JobFiles.Answer.SAVE;
+        onScreen(() -> next.offer(answers));
+
+        assertThat(answers.askedAboutLeft).containsExactly(DEMO.vehicle().name());
+        assertThat(bench.job()).isEqualTo(edited);
+        assertThat(bench.isUnsaved()).isTrue();
+        next.close();
+        safekeeping.close();
+        assertThat(killed.left(_ -> false)).isEmpty();
     }
 }
