@@ -3,9 +3,7 @@ package aficion.desktop.inspect;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
 import aficion.check.Finding;
-import aficion.check.Severity;
 import aficion.check.Subject;
-import aficion.desktop.theme.Marks;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Assessed;
@@ -331,36 +329,12 @@ public final class Inspector extends StackPane {
     }
 
     private Node finding(Finding finding, boolean withPlace) {
-        var speech = bench.speech();
-        var title =
-                Texts.wrapped(
-                        speech.title(finding),
-                        "finding-title",
-                        finding.severity() == Severity.DANGER ? "danger" : "fix");
-        var head = new HBox(8, Marks.of(finding.severity()), title);
-        var box = new VBox(head);
-        box.getStyleClass().add("finding");
-        if (withPlace) {
-            var place =
-                    Texts.button(
-                            speech.where(finding.subject()),
-                            "plain-button",
-                            () -> bench.selection().set(Selection.of(finding.subject())));
-            head.getChildren().addAll(Texts.spring(), place);
-        }
-        box.getChildren().add(Texts.wrapped(speech.reason(finding)));
-        var remedies = finding.remedies();
-        for (int i = 0; i < remedies.size(); i++) {
-            var remedy = remedies.get(i);
-            var button =
-                    Texts.button(
-                            speech.edit(remedy),
-                            i == 0 ? "main-button" : "plain-button",
-                            () -> bench.perform(remedy));
-            button.setWrapText(true);
-            box.getChildren().add(button);
-        }
-        return box;
+        return withPlace
+                ? FindingBox.placed(
+                        bench,
+                        finding,
+                        () -> bench.selection().set(Selection.of(finding.subject())))
+                : new FindingBox(bench, finding);
     }
 
     private void part(Part part) {

@@ -12,7 +12,7 @@ import aficion.words.Words;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import javafx.scene.control.Label;
+import javafx.scene.control.Button;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
@@ -26,10 +26,10 @@ import javafx.scene.layout.VBox;
 public final class CircuitList extends VBox {
     private final Workbench bench;
     private final ListView<Circuit> list = new ListView<>();
-    private final Label dangers = Texts.label("", "danger-text");
+    private final Button dangers;
     private boolean following;
 
-    public CircuitList(Workbench bench, Runnable add) {
+    public CircuitList(Workbench bench, Runnable add, Runnable showFindings) {
         this.bench = bench;
         getStyleClass().add("side");
         list.setId("circuits");
@@ -44,6 +44,7 @@ public final class CircuitList extends VBox {
                         bench.focus().set(Optional.of(chosen.id()));
                     }
                 });
+        dangers = Texts.button("", "dangers-button", showFindings);
         dangers.setId("dangers");
         var head = new HBox(Texts.caption(Words.of("circuits.title")), Texts.spring(), dangers);
         head.getStyleClass().add("side-head");

@@ -2,6 +2,7 @@ package aficion.desktop.shell;
 
 import aficion.desktop.bench.BenchView;
 import aficion.desktop.control.ConditionsBar;
+import aficion.desktop.inspect.FindingsView;
 import aficion.desktop.inspect.Inspector;
 import aficion.desktop.make.MakeView;
 import aficion.desktop.plan.NewJobView;
@@ -52,7 +53,7 @@ public final class Shell extends BorderPane {
     private final CircuitList circuits;
     private final BorderPane centre = new BorderPane();
     private final Inspector inspector;
-    private Optional<RecipesView> recipes = Optional.empty();
+    private Runnable ending = () -> {};
 
     /** A view by work. */
     public enum View {
@@ -80,7 +81,7 @@ public final class Shell extends BorderPane {
                         View.MAKE, new MakeView(bench, files::exportCsv, files::printSchedule),
                         View.BENCH, new BenchView(bench));
         setTop(top);
-        circuits = new CircuitList(bench, this::plan);
+        circuits = new CircuitList(bench, this::plan, this::findings);
         setLeft(circuits);
         setRight(inspector);
         setBottom(new ConditionsBar(bench));
@@ -120,17 +121,27 @@ public final class Shell extends BorderPane {
 
     /** Opens the recipes in place of path and inspector. */
     void plan() {
-        if (recipes.isEmpty()) {
+        if (!isTakenOver()) {
             var view = new RecipesView(bench, TraceView::new, this::back);
-            recipes = Optional.of(view);
+            ending = view::dispose;
             takeOver(view);
             view.begin();
+        }
+    }
+
+    /** Opens the list of every finding. */
+    void findings() {
+        if (!isTakenOver()) {
+            var view = new FindingsView(bench, this::back);
+            ending = view::dispose;
+            takeOver(view);
         }
     }
 
     /** Asks what has to be known of a vehicle, when what is on the bench may be put away. */
     void newJob() {
         if (files.mayLeave()) {
+            back();
             var view = new NewJobView(bench, this::back);
             takeOver(view);
             view.ready();
@@ -147,8 +158,8 @@ public final class Shell extends BorderPane {
     }
 
     private void back() {
-        recipes.ifPresent(RecipesView::dispose);
-        recipes = Optional.empty();
+        ending.run();
+        ending = () -> {};
         setCenter(centre);
         setRight(inspector);
         circuits.requestFocus();
@@ -170,6 +181,8 @@ public final class Shell extends BorderPane {
             bench.undo();
         } else if ((REDO.match(event) || REDO_SHIFTED.match(event)) && !writing) {
             bench.redo();
+        } else if (event.getCode() == KeyCode.F && !writing && !event.isShortcutDown()) {
+            findings();
         } else if (event.getCode() == KeyCode.INSERT && !writing) {
             plan();
         } else if (event.getCode() == KeyCode.ESCAPE && isTakenOver()) {

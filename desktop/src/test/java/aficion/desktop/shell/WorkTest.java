@@ -442,4 +442,21 @@ class WorkTest extends WindowTest {
         safekeeping.close();
         assertThat(killed.left(_ -> false)).isEmpty();
     }
+
+    @Test
+    void everyFindingIsListedMendedAndReached() {
+        clickOn(byId("dangers").orElseThrow());
+        assertShows("All that was found");
+        assertShows("Lead without a guard");
+        clickOn(button("Put a 3 A fuse into wire 10.01"));
+        settle();
+        assertThat(text("dangers")).isEqualTo("2 dangers");
+        assertThat(byId("findings")).isPresent();
+
+        clickOn(button("5.13"));
+        settle();
+        assertThat(byId("findings")).isEmpty();
+        assertShows("Wire 5.13");
+        assertThat(bench.focus().get()).contains(new CircuitId("5"));
+    }
 }
