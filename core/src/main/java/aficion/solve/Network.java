@@ -6,10 +6,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.Aspect;
 import aficion.netlist.Netlist;
 import aficion.solve.linear.Conductances;
-import aficion.solve.linear.Elimination;
 import java.util.Arrays;
-import java.util.BitSet;
-import java.util.List;
 
 /**
  * A netlist being solved: the volts of every node while contacts, fuses and settling resistances
@@ -29,12 +26,6 @@ public final class Network {
     /** So many steps at most are taken with one slope. */
     private static final int MOST_SHIFTS = 6;
 
-    /** A branch without which so little of the conductance beside it is left is the only way. */
-    private static final double ONLY_WAY = 1e-6;
-
-    /** How many times a change is counted that is only expected. */
-    private static final double DOUBTED = 2;
-
     private static final Aspect[] ASPECTS = Aspect.values();
 
     private final Netlist netlist;
@@ -44,6 +35,7 @@ public final class Network {
     private final int[] b;
     private final int[][] heeding;
     private Conditions conditions;
+    private final Standing standing;
     private final Branch[] branches;
     private final Coil[] coils;
     private final boolean[] pulled;
@@ -66,11 +58,10 @@ public final class Network {
 
     private final double[] volts;
     private final double[] work;
-    private final int[] parent;
+    private final Islands islands;
     private boolean stale = true;
     private boolean parted = true;
     private boolean factored;
-    private final double[] expected;
     private int steps;
     private int disturbed = Branch.NONE;
     private double leakA;
@@ -107,79 +98,34 @@ public final class Network {
             branches[i] = netlist.branch(i, conditions);
         }
         this.conditions = conditions;
-        heeding = new int[ASPECTS.length][];
-        for (var aspect : ASPECTS) {
-            heeding[aspect.ordinal()] = netlist.heeding(aspect).toArray();
-        }
         coils = netlist.coils(conditions);
-        pulled = new boolean[coils.length];
-        movedBy = new int[coils.length][];
-        for (int coil = 0; coil < coils.length; coil++) {
-            movedBy[coil] = netlist.movedBy(coil).toArray();
-        }
-        whole = new boolean[size];
-        closed = new boolean[size];
+        standing = new Standing(branches, coils);
+        pulled = standing.pulled;
+        whole = standing.whole;
+        closed = standing.closed;
+        settled = standing.settled;
+        var pattern = new Pattern(netlist, coils.length);
+        heeding = pattern.heeding;
+        movedBy = pattern.movedBy;
         conducts = new boolean[size];
-        settled = new double[size];
         siemens = new double[size];
-        a = new int[size];
-        b = new int[size];
-        for (int i = 0; i < size; i++) {
-            a[i] = netlist.a(i);
-            b[i] = netlist.b(i);
-        }
-        matrix = new Conductances(order(netlist));
-        rank = new int[netlist.nodes()];
-        rank[0] = -1;
-        for (int node = 1; node < rank.length; node++) {
-            rank[node] = matrix.rank(node - 1);
-        }
-        entry = new int[size];
-        for (int i = 0; i < size; i++) {
-            boolean inner = a[i] > 0 && b[i] > 0 && a[i] != b[i];
-            entry[i] = inner ? matrix.entry(a[i] - 1, b[i] - 1) : -1;
-        }
-        bending = netlist.bending().toArray();
-        bendOf = new int[size];
-        Arrays.fill(bendOf, -1);
-        bendA = new int[bending.length];
-        bendB = new int[bending.length];
-        bendEntry = new int[bending.length];
-        for (int k = 0; k < bending.length; k++) {
-            bendOf[bending[k]] = k;
-            bendA[k] = rank[a[bending[k]]];
-            bendB[k] = rank[b[bending[k]]];
-            bendEntry[k] = entry[bending[k]];
-        }
+        a = pattern.a;
+        b = pattern.b;
+        matrix = new Conductances(pattern.order);
+        rank = pattern.rank;
+        entry = pattern.entry;
+        bending = pattern.bending;
+        bendOf = pattern.bendOf;
+        bendA = pattern.bendA;
+        bendB = pattern.bendB;
+        bendEntry = pattern.bendEntry;
         bends = new Bends(bending.length, accuracy);
         volts = new double[rank.length];
         work = new double[rank.length - 1];
-        expected = new double[rank.length];
-        parent = new int[rank.length];
+        islands = new Islands(rank.length);
         for (int i = 0; i < size; i++) {
             begin(i);
         }
-    }
-
-    private static Elimination order(Netlist netlist) {
-        var one = new int[netlist.size()];
-        var other = new int[netlist.size()];
-        for (int i = 0; i < one.length; i++) {
-            boolean inner = netlist.a(i) > 0 && netlist.b(i) > 0;
-            one[i] = inner ? netlist.a(i) - 1 : 0;
-            other[i] = inner ? netlist.b(i) - 1 : 0;
-        }
-        var tail = new BitSet();
-        netlist.bending()
-                .forEach(i -> {
-                    if (netlist.a(i) > 0) {
-                        tail.set(netlist.a(i) - 1);
-                    }
-                    if (netlist.b(i) > 0) {
-                        tail.set(netlist.b(i) - 1);
-                    }
-                });
-        return Elimination.of(netlist.nodes() - 1, one, other, tail);
     }
 
     public Netlist netlist() {
@@ -215,21 +161,7 @@ public final class Network {
     }
 
     private void begin(int i) {
-        switch (branches[i]) {
-            case Branch.Trip trip -> whole[i] = trip.whole();
-            case Branch.Settling settling -> settled[i] = settling.least();
-            case Branch.Limited limited -> settled[i] = limited.emf();
-            case Branch.Source source -> settled[i] = source.emf();
-            case Branch.Blinker _ -> closed[i] = true;
-            case Branch.Resistance _,
-                    Branch.Contact _,
-                    Branch.Driven _,
-                    Branch.Filament _,
-                    Branch.Rectifier _,
-                    Branch.Motor _,
-                    Branch.Warming _,
-                    Branch.Capacitance _ -> {}
-        }
+        standing.begin(i);
         refresh(i);
     }
 
@@ -276,7 +208,8 @@ public final class Network {
         return wantsIn(coil, volts);
     }
 
-    private boolean wantsIn(int coil, double volts) {
+    /** The same at volts across its winding that are only expected. */
+    boolean wantsIn(int coil, double volts) {
         var felt = coils[coil];
         boolean reset = felt.reset() >= 0 && pulled[felt.reset()];
         boolean strong = pulled[coil] ? volts > felt.dropOut() : volts >= felt.pickUp();
@@ -330,10 +263,10 @@ public final class Network {
 
     /** Makes a branch what it is described as again. */
     public void refresh(int i) {
-        become(i, conducting(i));
+        become(i, standing.conducting(i));
         int k = bendOf[i];
         if (k < 0) {
-            double now = conducts[i] ? 1 / ohms(i) : 0;
+            double now = conducts[i] ? 1 / standing.ohms(i) : 0;
             stale |= now != siemens[i];
             siemens[i] = now;
         } else if (!conducts[i]) {
@@ -353,7 +286,7 @@ public final class Network {
                         Branch.Settling _,
                         Branch.Warming _,
                         Branch.Capacitance _ ->
-                        bends.straight(k, 1 / ohms(i), 0);
+                        bends.straight(k, 1 / standing.ohms(i), 0);
             }
         }
     }
@@ -416,54 +349,6 @@ public final class Network {
             stale = true;
             parted = true;
         }
-    }
-
-    private double ohms(int i) {
-        return switch (branches[i]) {
-            case Branch.Resistance(_, _, var ohms) -> ohms;
-            case Branch.Contact(_, _, var ohms, _) -> ohms;
-            case Branch.Driven(_, _, var ohms, _) -> ohms;
-            case Branch.Blinker(_, _, var ohms, _) -> ohms;
-            case Branch.Trip trip -> trip.ohms();
-            case Branch.Settling _ -> settled[i];
-            case Branch.Warming warming -> warming.ohms();
-            case Branch.Capacitance _ -> Double.POSITIVE_INFINITY;
-            case Branch.Filament _,
-                    Branch.Rectifier _,
-                    Branch.Source _,
-                    Branch.Limited _,
-                    Branch.Motor _ ->
-                    throw new IllegalStateException(
-                            "branch " + i + " bends and was not announced as bending");
-        };
-    }
-
-    private boolean conducting(int i) {
-        return switch (branches[i]) {
-            case Branch.Contact contact -> contact.closed();
-            case Branch.Driven(_, _, _, var needs) -> met(needs);
-            case Branch.Trip _ -> whole[i];
-            case Branch.Blinker _ -> closed[i];
-            case Branch.Limited limited -> limited.coil() < 0 || pulled[limited.coil()];
-            case Branch.Capacitance _ -> false;
-            case Branch.Resistance _,
-                    Branch.Filament _,
-                    Branch.Rectifier _,
-                    Branch.Source _,
-                    Branch.Motor _,
-                    Branch.Warming _,
-                    Branch.Settling _ ->
-                    true;
-        };
-    }
-
-    private boolean met(List<Branch.Need> needs) {
-        for (var need : needs) {
-            if (pulled[need.coil()] != need.pulled()) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /**
@@ -554,8 +439,8 @@ public final class Network {
             leak(a[disturbed], leakA);
             leak(b[disturbed], leakB);
         }
-        for (int node = 1; node < parent.length; node++) {
-            if (parent[node] == node) {
+        for (int node = 1; node < volts.length; node++) {
+            if (islands.isLeast(node)) {
                 matrix.addLeak(rank[node], 1);
             }
         }
@@ -659,49 +544,18 @@ public final class Network {
     }
 
     /**
-     * Works out what the volts would be if a straight branch that conducts had another conductance
-     * and everything else kept its slope (Sherman, Morrison): good for telling what does not
-     * matter. To be asked before anything has moved since the volts were found. The change is
-     * counted twice, for doubt.
-     *
-     * @return false where that cannot be told, since the branch is the only way
+     * The change of every node's volts, by node, for one ampere into one node and out of another.
      */
-    public boolean expect(int branch, double conductance) {
-        double more = conductance - siemens[branch];
-        double remains = 1 + more * resistanceBetween(a[branch], b[branch]);
-        if (!(remains > ONLY_WAY)) {
-            return false;
+    void respond(int one, int other, double[] change) {
+        resistanceBetween(one, other);
+        for (int node = 1; node < change.length; node++) {
+            change[node] = work[rank[node]];
         }
-        double change = -DOUBTED * more * across(branch) / remains;
-        for (int node = 1; node < expected.length; node++) {
-            expected[node] = volts[node] + change * work[rank[node]];
-        }
-        return true;
     }
 
-    /** The current of a branch, other than the changed one, that {@link #expect} leads to. */
-    public double expectedAmps(int branch) {
-        double across = expected[a[branch]] - expected[b[branch]];
-        double slope = bendOf[branch] < 0 ? siemens[branch] : bends.slope[bendOf[branch]];
-        double amps = amps(branch);
-        return faded(amps, amps + slope * (across - across(branch)));
-    }
-
-    /** Whether a coil would move at the volts that {@link #expect} leads to. */
-    public boolean expectsToMove(int coil) {
-        var felt = coils[coil];
-        double was = volts(felt.a()) - volts(felt.b());
-        double volts = Math.abs(faded(was, expected[felt.a()] - expected[felt.b()]));
-        double more = felt.series() >= 0 ? felt.perAmp() * expectedAmps(felt.series()) : 0;
-        return wantsIn(coil, volts + more) != pulled[coil];
-    }
-
-    /**
-     * A change counted twice takes what fades past nothing, as far as it was before: then nothing
-     * is left.
-     */
-    private static double faded(double was, double expected) {
-        return was * expected < 0 && Math.abs(expected) < 1.5 * Math.abs(was) ? 0 : expected;
+    /** The slope of a branch where it is: what it conducts to small changes, siemens. */
+    double slope(int branch) {
+        return bendOf[branch] < 0 ? siemens[branch] : bends.slope[bendOf[branch]];
     }
 
     /** Volts of a node against the reference. */
@@ -721,39 +575,22 @@ public final class Network {
     }
 
     private void joinIslands() {
-        for (int node = 0; node < parent.length; node++) {
-            parent[node] = node;
-        }
+        islands.part();
         for (int i = 0; i < size; i++) {
             if (conducts[i]) {
-                join(a[i], b[i]);
+                islands.join(a[i], b[i]);
             }
         }
         if (leakA > 0) {
-            join(a[disturbed], 0);
+            islands.join(a[disturbed], 0);
         }
         if (leakB > 0) {
-            join(b[disturbed], 0);
+            islands.join(b[disturbed], 0);
         }
-    }
-
-    private void join(int one, int other) {
-        int first = root(one);
-        int second = root(other);
-        parent[Math.max(first, second)] = Math.min(first, second);
-    }
-
-    private int root(int node) {
-        int at = node;
-        while (parent[at] != at) {
-            parent[at] = parent[parent[at]];
-            at = parent[at];
-        }
-        return at;
     }
 
     /** Whether a node has no way to the reference. */
     public boolean floats(int node) {
-        return root(node) != 0;
+        return islands.floats(node);
     }
 }

@@ -14,6 +14,7 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Seconds;
 import aficion.size.HeatBalance;
 import aficion.size.WorstCase;
+import aficion.solve.Expectation;
 import aficion.solve.Network;
 import aficion.solve.Solver;
 import java.util.ArrayList;
@@ -58,6 +59,7 @@ public final class Sweep {
     private final Job job;
     private final Network network;
     private final Solver solver;
+    private final Expectation expectation;
     private final Works works;
     private final int[] wires;
     private final double[] limits;
@@ -87,6 +89,7 @@ public final class Sweep {
         this.job = netlist.job();
         this.network = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
         this.solver = new Solver(network);
+        this.expectation = new Expectation(network);
         this.works = new Works(netlist, network);
         this.base = network.remember();
         this.lastShort = base;
@@ -220,24 +223,24 @@ public final class Sweep {
 
     /** Whether even twice the change it leads to, were all slopes to stay, changes nothing. */
     private boolean harmless(int branch, double conductance) {
-        if (!network.expect(branch, conductance)) {
+        if (!expectation.of(branch, conductance)) {
             return false;
         }
         for (int coil = 0; coil < network.coils(); coil++) {
-            if (network.expectsToMove(coil)) {
+            if (expectation.moves(coil)) {
                 return false;
             }
         }
         for (int fuse : fuses) {
             if (network.whole(fuse)
-                    && Math.abs(network.expectedAmps(fuse))
+                    && Math.abs(expectation.amps(fuse))
                             >= ((Branch.Trip) network.branch(fuse)).opens()) {
                 return false;
             }
         }
         var found = new ArrayList<Consequence>();
-        works.awakened(network::expectedAmps, found);
-        works.compare(network::expectedAmps, found);
+        works.awakened(expectation::amps, found);
+        works.compare(expectation::amps, found);
         return found.isEmpty();
     }
 

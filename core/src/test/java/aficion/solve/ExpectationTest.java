@@ -22,6 +22,7 @@ class ExpectationTest {
                             .build());
 
     private final Network network = new Network(TWO_LOADS, Conditions.REST);
+    private final Expectation expectation = new Expectation(network);
 
     private static int wire(String id) {
         return TWO_LOADS.branch(TWO_LOADS.job().wire(new WireId(id)));
@@ -34,8 +35,8 @@ class ExpectationTest {
         int joint = wire("w3");
         int feed = wire("w2");
         double before = network.amps(feed);
-        assertThat(network.expect(joint, 1 / 0.2)).isTrue();
-        double expected = network.expectedAmps(feed);
+        assertThat(expectation.of(joint, 1 / 0.2)).isTrue();
+        double expected = expectation.amps(feed);
 
         network.disturb(joint, 1 / 0.2, 0, 0);
         assertThat(network.solve()).isTrue();
@@ -51,8 +52,8 @@ class ExpectationTest {
         int load = TWO_LOADS.inside(new PartId("X2")).get("body");
 
         assertThat(network.amps(load)).isGreaterThan(2);
-        assertThat(network.expect(wire("w3"), 0)).isTrue();
-        assertThat(network.expectedAmps(load)).isZero();
+        assertThat(expectation.of(wire("w3"), 0)).isTrue();
+        assertThat(expectation.amps(load)).isZero();
     }
 
     /** A rough answer lies within a ten thousandth of a fine one. */

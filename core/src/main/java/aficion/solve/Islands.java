@@ -1,0 +1,45 @@
+package aficion.solve;
+
+/**
+ * Which nodes hang together: a forest in which each node points towards the least of its island.
+ */
+final class Islands {
+    private final int[] parent;
+
+    Islands(int nodes) {
+        parent = new int[nodes];
+        part();
+    }
+
+    /** Parts every node from every other. */
+    void part() {
+        for (int node = 0; node < parent.length; node++) {
+            parent[node] = node;
+        }
+    }
+
+    void join(int one, int other) {
+        int first = root(one);
+        int second = root(other);
+        parent[Math.max(first, second)] = Math.min(first, second);
+    }
+
+    private int root(int node) {
+        int at = node;
+        while (parent[at] != at) {
+            parent[at] = parent[parent[at]];
+            at = parent[at];
+        }
+        return at;
+    }
+
+    /** Whether a node is the least of its island. */
+    boolean isLeast(int node) {
+        return parent[node] == node;
+    }
+
+    /** Whether a node has no way to node 0, the reference. */
+    boolean floats(int node) {
+        return root(node) != 0;
+    }
+}
