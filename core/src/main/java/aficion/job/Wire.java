@@ -85,131 +85,55 @@ public record Wire(
     }
 
     public Wire withNumber(String changed) {
-        return new Wire(
-                id,
-                changed,
-                circuit,
-                from,
-                to,
-                colour,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                bundle);
+        return with(changed, from, to, new Cut(colour, size, length, bundle));
     }
 
     public Wire withSize(WireSize changed) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                colour,
-                changed,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                bundle);
+        return with(number, from, to, new Cut(colour, changed, length, bundle));
     }
 
     public Wire withLength(RunLength changed) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                colour,
-                size,
-                insulation,
-                changed,
-                zone,
-                unguarded,
-                bundle);
+        return with(number, from, to, new Cut(colour, size, changed, bundle));
     }
 
     public Wire withFrom(End changed) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                changed,
-                to,
-                colour,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                bundle);
+        return with(number, changed, to, new Cut(colour, size, length, bundle));
     }
 
     public Wire withTo(End changed) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                changed,
-                colour,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                bundle);
-    }
-
-    public Wire withBundle(String changed) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                colour,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                Optional.of(changed));
+        return with(number, from, changed, new Cut(colour, size, length, bundle));
     }
 
     public Wire withColour(WireColour changed) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                changed,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                bundle);
+        return with(number, from, to, new Cut(changed, size, length, bundle));
+    }
+
+    public Wire withBundle(String changed) {
+        return with(number, from, to, new Cut(colour, size, length, Optional.of(changed)));
     }
 
     /** The same wire with its ends named the other way round. */
     public Wire turned() {
+        return with(number, to, from, new Cut(colour, size, length, bundle));
+    }
+
+    /** What is cut from a reel, and where it is laid. */
+    private record Cut(
+            WireColour colour, WireSize size, RunLength length, Optional<String> bundle) {}
+
+    private Wire with(String label, End one, End other, Cut cut) {
         return new Wire(
                 id,
-                number,
+                label,
                 circuit,
-                to,
-                from,
-                colour,
-                size,
+                one,
+                other,
+                cut.colour,
+                cut.size,
                 insulation,
-                length,
+                cut.length,
                 zone,
                 unguarded,
-                bundle);
+                cut.bundle);
     }
 }

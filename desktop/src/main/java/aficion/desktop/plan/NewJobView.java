@@ -1,6 +1,7 @@
 package aficion.desktop.plan;
 
 import aficion.catalogue.WireSize;
+import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.RecipeBook;
@@ -15,8 +16,6 @@ import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.function.Function;
-import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -29,7 +28,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * What has to be known of a vehicle before its first wire, and the circuits that are proposed for
@@ -45,7 +43,7 @@ public final class NewJobView extends BorderPane {
     private final TextField year = new TextField("1960");
     private final ComboBox<Proposal.Sort> sort = box("newJob.sort", Proposal.Sort.values());
     private final ComboBox<Double> volts =
-            box(List.of(6.0, 12.0, 24.0), each -> Words.of("newJob.volts", each));
+            wide(Choices.of(List.of(6.0, 12.0, 24.0), each -> Words.of("newJob.volts", each)));
     private final ComboBox<Vehicle.Pole> pole = box("newJob.pole", Vehicle.Pole.values());
     private final ComboBox<WireSize.Standard> sizes =
             box("newJob.sizes", WireSize.Standard.values());
@@ -87,24 +85,10 @@ public final class NewJobView extends BorderPane {
     }
 
     private static <T extends Enum<T>> ComboBox<T> box(String key, T[] values) {
-        return box(List.of(values), value -> Words.of(key, value));
+        return wide(Choices.of(List.of(values), value -> Words.of(key, value)));
     }
 
-    private static <T> ComboBox<T> box(List<T> values, Function<T, String> words) {
-        var box = new ComboBox<>(FXCollections.observableList(values));
-        box.setConverter(
-                new StringConverter<>() {
-                    @Override
-                    public String toString(T value) {
-                        return value == null ? "" : words.apply(value);
-                    }
-
-                    @Override
-                    public T fromString(String text) {
-                        throw new UnsupportedOperationException();
-                    }
-                });
-        box.getSelectionModel().selectFirst();
+    private static <T> ComboBox<T> wide(ComboBox<T> box) {
         box.setMaxWidth(Double.MAX_VALUE);
         return box;
     }

@@ -1,5 +1,6 @@
 package aficion.desktop.plan;
 
+import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
@@ -26,7 +27,6 @@ import javafx.collections.transformation.FilteredList;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -38,7 +38,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * Circuits to start from: what each is, the few things it has to know, and the path it will make in
@@ -197,19 +196,7 @@ public final class RecipesView extends BorderPane {
     }
 
     private Node options(Question.Choice choice) {
-        var box = new ComboBox<>(FXCollections.observableList(choice.options()));
-        box.setConverter(
-                new StringConverter<>() {
-                    @Override
-                    public String toString(Question.Option option) {
-                        return option == null ? "" : option.name();
-                    }
-
-                    @Override
-                    public Question.Option fromString(String text) {
-                        throw new UnsupportedOperationException();
-                    }
-                });
+        var box = Choices.of(choice.options(), Question.Option::name);
         choice.options().stream()
                 .filter(option -> option.id().equals(choice.usual()))
                 .forEach(box.getSelectionModel()::select);
