@@ -225,4 +225,12 @@ class CommandsTest {
     void helpNamesEveryCommand() {
         assertThat(run("--help").out()).contains("check", "solve", "report", "shots", "demo");
     }
+
+    @Test
+    void aDemoThatDoesNotShipIsRefusedWithThoseThatDo() {
+        var ran = run("demo", "bicycle");
+
+        assertThat(ran.code()).isEqualTo(2);
+        assertThat(ran.err()).contains("bicycle", "roadster", "motorcycle", "tractor");
+    }
 }
