@@ -1,6 +1,7 @@
 package aficion.catalogue;
 
 import aficion.quantity.Celsius;
+import aficion.quantity.Volts;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
@@ -14,7 +15,7 @@ public enum Insulation {
     XLPE125,
     PTFE200;
 
-    private record Properties(String key, Celsius limit, double adiabaticConstant) {}
+    private record Properties(String key, Celsius limit, double adiabaticConstant, Volts holds) {}
 
     private static final Map<String, Properties> TABLE =
             Table.read(
@@ -23,7 +24,8 @@ public enum Insulation {
                                     new Properties(
                                             row.text("key"),
                                             new Celsius(row.number("limit", 40, 300)),
-                                            row.number("k", 50, 300)))
+                                            row.number("k", 50, 300),
+                                            new Volts(row.number("volts", 10, 30_000))))
                     .stream()
                     .collect(Collectors.toMap(Properties::key, Function.identity()));
 
@@ -40,6 +42,11 @@ public enum Insulation {
     /** k of I²·t = (k·S)², in A·√s/mm². */
     public double adiabaticConstant() {
         return properties().adiabaticConstant();
+    }
+
+    /** The volts it holds against what it touches. */
+    public Volts holds() {
+        return properties().holds();
     }
 
     private Properties properties() {

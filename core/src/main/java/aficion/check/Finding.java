@@ -433,4 +433,17 @@ public sealed interface Finding {
             return fuse.part();
         }
     }
+
+    /** A cover that does not hold the volts of its wire. */
+    record CoverTooWeak(WireId wire, Volts holds, Volts sees, List<Edit> remedies)
+            implements AboutWire {
+        public CoverTooWeak {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.DANGER;
+        }
+    }
 }

@@ -27,6 +27,7 @@ public final class Findings {
                     new DirectionRule(),
                     new AmmeterRule(),
                     new VoltageRule(),
+                    new CoverRule(),
                     new ChargeRule(),
                     new StartRule(),
                     new InterlockRule(),

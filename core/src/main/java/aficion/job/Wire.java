@@ -117,6 +117,12 @@ public record Wire(
         return with(number, to, from, new Cut(colour, size, length, bundle));
     }
 
+    public Wire withInsulation(Insulation changed) {
+        return new Wire(
+                id, number, circuit, from, to, colour, size, changed, length, zone, unguarded,
+                bundle);
+    }
+
     /** What is cut from a reel, and where it is laid. */
     private record Cut(
             WireColour colour, WireSize size, RunLength length, Optional<String> bundle) {}

@@ -2,6 +2,7 @@ package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.Insulation;
 import aficion.catalogue.Zone;
 import aficion.job.Action;
 import aficion.job.Contact;
@@ -15,6 +16,7 @@ import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Unguarded;
+import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
@@ -542,5 +544,27 @@ class RulesTest {
                         .wire("S1.2", "X1.+", "2.5mm2", 1);
 
         assertThat(found(job.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
+    }
+
+    /** PVC holds 60 V, cross-linked 600 V; a discharge box gives some 400 V to its coil. */
+    @ParameterizedTest
+    @CsvSource({"PVC105, DISCHARGE, 1", "XLPE125, DISCHARGE, 0", "PVC105, TRANSISTOR, 0"})
+    void aCoverThatDoesNotHoldADischargeBox(
+            Insulation cover, ControlKind.IgnitionBox.Form form, int findings) {
+        var box = new ControlKind.IgnitionBox(form, 4, new Ratio(0.4), new Amps(0.5));
+        var job =
+                JobBuilder.twelveVolts()
+                        .insulation(cover)
+                        .part("T1", new LoadKind.IgnitionCoil(new Ohms(1.5), new Henries(0.004)))
+                        .mounted("U1", "E1", box)
+                        .wire("B1.+", "T1.15", "1mm2", 1)
+                        .wire("B1.+", "U1.15", "1mm2", 1)
+                        .wire("T1.1", "U1.1", "1mm2", 0.5);
+
+        var found = found(job.build(), Finding.CoverTooWeak.class);
+        assertThat(found).hasSize(findings);
+        found.forEach(finding ->
+                assertThat(finding.remedies())
+                        .containsExactly(new Edit.Insulate(finding.wire(), Insulation.XLPE125)));
     }
 }

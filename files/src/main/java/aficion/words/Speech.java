@@ -183,6 +183,8 @@ public final class Speech {
             case Finding.MagnetoFed(var part, var volts) -> Words.of(key, name(part), say(volts));
             case Finding.BundleTooHot(_, var bundle, var reaches, var limit, _) ->
                     Words.of(key, bundle, say(reaches), say(limit));
+            case Finding.CoverTooWeak(_, var holds, var sees, _) ->
+                    Words.of(key, say(holds), say(sees));
             case Finding.TerminalOverloaded(_, var terminal, var carried, var carries) ->
                     Words.of(key, terminal, say(carried), say(carries));
             case Finding.FuseOpensOnInrush(var fuse, var after, _) ->
@@ -236,6 +238,8 @@ public final class Speech {
                     Words.of("edit.Recolour", number(wire), colour(colour));
             case Edit.MoveEnd(var wire, _, var end) ->
                     Words.of("edit.MoveEnd", number(wire), end.terminal());
+            case Edit.Insulate(var wire, var cover) ->
+                    Words.of("edit.Insulate", number(wire), Words.of("insulation", cover));
             case Edit.TurnRound(var wire) -> Words.of("edit.TurnRound", number(wire));
             case Edit.AddPart(var part) -> Words.of("edit.AddPart", part.id(), part.name());
             case Edit.Rename(var part, var name) -> Words.of("edit.Rename", part, name);

@@ -1,5 +1,6 @@
 package aficion.job.edit;
 
+import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
@@ -167,6 +168,14 @@ public sealed interface Edit {
         @Override
         public Job apply(Job job) {
             return changed(job, wire, found -> found.withColour(colour));
+        }
+    }
+
+    /** Takes wire of another cover. */
+    record Insulate(WireId wire, Insulation cover) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withInsulation(cover));
         }
     }
 
