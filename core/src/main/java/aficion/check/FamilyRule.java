@@ -4,12 +4,19 @@ import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.edit.Edit;
 import aficion.netlist.Netlist;
+import aficion.quantity.Ohms;
 import aficion.size.Assessment;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** Gauges joined to a sender of another family: they lie. */
 final class FamilyRule implements Rule {
+    private static final Pattern FAMILY = Pattern.compile("(\\d+)-(\\d+)");
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var job = assessment.job();
@@ -32,7 +39,32 @@ final class FamilyRule implements Rule {
                                         .filter(made -> !made.equals(family))
                                         .map(made ->
                                                 new Finding.FamiliesDiffer(
-                                                        gauge.id(), part.id(), family, made))
+                                                        gauge.id(),
+                                                        part.id(),
+                                                        family,
+                                                        made,
+                                                        matched(part, sender, family)))
                                 : Stream.empty());
+    }
+
+    /** A sender of the gauge's family, whose name gives its ends: {@code 240-33}. */
+    private static List<Edit> matched(Part part, JoinKind.Sender sender, String family) {
+        var ends = FAMILY.matcher(family);
+        if (!ends.matches()) {
+            return List.of();
+        }
+        var other =
+                new JoinKind.Sender(
+                        sender.level(),
+                        ohms(ends.group(1)),
+                        ohms(ends.group(2)),
+                        Optional.empty(),
+                        Optional.of(family));
+        return List.of(new Edit.Refit(part.id(), other));
+    }
+
+    /** A sender never quite comes to nothing. */
+    private static Ohms ohms(String text) {
+        return new Ohms(Math.max(0.5, Double.parseDouble(text)));
     }
 }

@@ -321,8 +321,13 @@ public sealed interface Finding {
     }
 
     /** A gauge and a sender made for different ranges. */
-    record FamiliesDiffer(PartId part, PartId sender, String gauge, String made)
+    record FamiliesDiffer(
+            PartId part, PartId sender, String gauge, String made, List<Edit> remedies)
             implements AboutPart {
+        public FamiliesDiffer {
+            remedies = List.copyOf(remedies);
+        }
+
         @Override
         public Severity severity() {
             return Severity.FIX;
@@ -408,8 +413,13 @@ public sealed interface Finding {
     }
 
     /** A terminal at the end of a wire that carries more than it can for good. */
-    record TerminalOverloaded(WireId wire, Terminal terminal, Amps carried, Amps carries)
+    record TerminalOverloaded(
+            WireId wire, Terminal terminal, Amps carried, Amps carries, List<Edit> remedies)
             implements AboutWire {
+        public TerminalOverloaded {
+            remedies = List.copyOf(remedies);
+        }
+
         @Override
         public Severity severity() {
             return Severity.FIX;

@@ -8,7 +8,10 @@ import aficion.size.Guard;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Fuses whose steady load is more of their rating than the house rule allows. */
+/**
+ * Fuses whose steady load is more of their rating than the house rule allows. The remedy is a fuse
+ * that carries the load; where a wire behind it is then too thin, that wire is found next.
+ */
 final class FuseLoadRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
@@ -33,7 +36,7 @@ final class FuseLoadRule implements Rule {
             return List.of();
         }
         var remedies =
-                assessment.choice(fuse).marking().stream()
+                fuse.type().smallestCarrying(new Amps(load / share)).stream()
                         .<Edit>map(marking ->
                                 new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
                         .toList();

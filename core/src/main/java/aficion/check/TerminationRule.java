@@ -2,10 +2,13 @@ package aficion.check;
 
 import aficion.catalogue.Terminals;
 import aficion.job.End;
+import aficion.job.Termination;
 import aficion.job.Wire;
+import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.WireSizing;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 
@@ -26,7 +29,20 @@ final class TerminationRule implements Rule {
     }
 
     private static Finding finding(Wire wire, End end, Amps carried, Amps carries) {
-        return new Finding.TerminalOverloaded(wire.id(), end.terminal(), carried, carries);
+        return new Finding.TerminalOverloaded(
+                wire.id(), end.terminal(), carried, carries, larger(wire, end, carried));
+    }
+
+    /** The next larger blade that carries it, on a blade; other ends fit only what they fit. */
+    private static List<Edit> larger(Wire wire, End end, Amps carried) {
+        boolean blade = end.termination() == Termination.BLADE_6_3;
+        var wider = new End(end.terminal(), Termination.BLADE_9_5);
+        return blade
+                        && Terminals.carries(key(wider))
+                                .filter(fits -> fits.value() >= carried.value())
+                                .isPresent()
+                ? List.of(new Edit.MoveEnd(wire.id(), end.equals(wire.from()), wider))
+                : List.of();
     }
 
     private static String key(End end) {

@@ -332,6 +332,8 @@ class RulesTest {
 
     @Test
     void aGaugeAndASenderOfDifferentFamilies() {
+        assertThat(only(gauge("0-90", "240-33"), Finding.FamiliesDiffer.class).remedies())
+                .hasSize(1);
         assertThat(only(gauge("0-90", "240-33"), Finding.FamiliesDiffer.class).sender())
                 .hasToString("R1");
         none(gauge("240-33", "240-33"), Finding.FamiliesDiffer.class);
@@ -520,7 +522,12 @@ class RulesTest {
         var job = JobBuilder.twelveVolts().load("X1", 30).wire("B1.+", "X1.+", "6mm2", 1);
 
         assertThat(found(job.build(), Finding.TerminalOverloaded.class))
-                .anyMatch(each -> each.terminal().toString().equals("X1.+"));
+                .anyMatch(each -> each.terminal().toString().equals("X1.+"))
+                .allSatisfy(each -> {
+                    var mended = each.remedies().getFirst().apply(job.build());
+                    assertThat(found(mended, Finding.TerminalOverloaded.class))
+                            .noneMatch(left -> left.terminal().equals(each.terminal()));
+                });
         none(
                 JobBuilder.twelveVolts().load("X1", 20).wire("B1.+", "X1.+", "6mm2", 1),
                 Finding.TerminalOverloaded.class);

@@ -168,7 +168,7 @@ public final class Speech {
             case Finding.HighBeforeLow(var part) -> Words.of(key, name(part));
             case Finding.TwoMotorsOneRelay(var part, var motors) ->
                     Words.of(key, name(part), motors);
-            case Finding.FamiliesDiffer(var gauge, var sender, var wanted, var made) ->
+            case Finding.FamiliesDiffer(var gauge, var sender, var wanted, var made, _) ->
                     Words.of(key, name(gauge), name(sender), wanted, made);
             case Finding.FlasherLoad(var part, var load, var made) ->
                     Words.of(key, name(part), say(load), say(made));
@@ -185,7 +185,7 @@ public final class Speech {
                     Words.of(key, bundle, say(reaches), say(limit));
             case Finding.CoverTooWeak(_, var holds, var sees, _) ->
                     Words.of(key, say(holds), say(sees));
-            case Finding.TerminalOverloaded(_, var terminal, var carried, var carries) ->
+            case Finding.TerminalOverloaded(_, var terminal, var carried, var carries, _) ->
                     Words.of(key, terminal, say(carried), say(carries));
             case Finding.FuseOpensOnInrush(var fuse, var after, _) ->
                     Words.of(key, fuse, say(after));
