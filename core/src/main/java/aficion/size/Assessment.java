@@ -14,19 +14,26 @@ import java.util.Optional;
  * of every wire.
  *
  * @param sizings by wire, in the order of the job
+ * @param bundles how warm each bundle gets at its worst
  */
 public record Assessment(
         Job job,
         Netlist netlist,
         WorstCase worst,
         Map<WireId, WireSizing> sizings,
-        Map<WireId, Guard> guards) {
+        Map<WireId, Guard> guards,
+        List<Bundle> bundles) {
 
     public static Assessment of(Job job) {
         var solver = new Solver(Netlist.of(job));
         var worst = WorstCase.of(solver);
         return new Assessment(
-                job, solver.netlist(), worst, Sizing.of(solver, worst), Guards.of(job));
+                job,
+                solver.netlist(),
+                worst,
+                Sizing.of(solver, worst),
+                Guards.of(job),
+                bundles(job, worst));
     }
 
     public Optional<WireSizing> sizing(WireId wire) {
@@ -37,8 +44,7 @@ public record Assessment(
         return guards.get(wire);
     }
 
-    /** How warm each bundle gets at its worst. */
-    public List<Bundle> bundles() {
+    private static List<Bundle> bundles(Job job, WorstCase worst) {
         return Bundle.of(job).entrySet().stream()
                 .flatMap(bundle ->
                         worst.warmest(bundle.getKey()).stream()

@@ -269,6 +269,13 @@ public final class Inspector extends StackPane {
         if (sizing.held().value() > sizing.steady().value()) {
             all.add(sizing.carriesShortly());
         }
+        assessment()
+                .flatMap(found ->
+                        found.bundles().stream()
+                                .filter(bundle ->
+                                        wire.bundle().filter(bundle.name()::equals).isPresent())
+                                .findFirst())
+                .ifPresent(bundle -> all.add(bundle.working()));
         workings(hot ? sizing.carries() : sizing.drop(), all);
     }
 
