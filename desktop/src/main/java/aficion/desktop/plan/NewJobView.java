@@ -94,7 +94,7 @@ public final class NewJobView extends BorderPane {
     }
 
     private VBox form() {
-        var back = Texts.button(Words.of("recipes.close"), "plain-button", this::stop);
+        var back = Texts.button(Words.of("recipes.close"), "plain-button", close);
         back.setId("new-job-close");
         var bottom = new HBox(12, back, begin);
         bottom.setAlignment(Pos.CENTER_RIGHT);
@@ -228,8 +228,8 @@ public final class NewJobView extends BorderPane {
                 });
     }
 
-    private void stop() {
+    /** Puts in nothing more; the view is not to be shown again. */
+    public void dispose() {
         stopped = true;
-        close.run();
     }
 }

@@ -80,7 +80,10 @@ final class Safekeeping implements AutoCloseable {
     public void close() {
         hand.shutdownNow();
         try {
+            hand.awaitTermination(1, TimeUnit.SECONDS);
             recovery.drop();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         } catch (IOException e) {
             LOG.warn("the copy of saved work cannot be removed", e);
         }

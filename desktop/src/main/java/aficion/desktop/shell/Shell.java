@@ -143,6 +143,7 @@ public final class Shell extends BorderPane {
         if (files.mayLeave()) {
             back();
             var view = new NewJobView(bench, this::back);
+            ending = view::dispose;
             takeOver(view);
             view.ready();
         }
