@@ -5,6 +5,7 @@ import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Position;
 import aficion.job.SourceKind;
@@ -66,8 +67,8 @@ public final class Feeds {
     }
 
     /**
-     * The best terminal for a feed: with a fuse, the output of a free one, else the one that feeds
-     * least; without, a joint, then a switch, then the battery.
+     * The best terminal for a feed: with a fuse, the output of one that feeds nothing yet; without,
+     * a joint before all else; of several the one with the fewest wires.
      */
     public static Optional<Terminal> best(List<Offer> offers, Feed feed, boolean fused) {
         return offers.stream()
@@ -171,7 +172,7 @@ public final class Feeds {
                 case ControlKind.Switch hand when hand.action() == Action.KEY ->
                         found.addAll(part.terminals());
                 case SourceKind.Battery _ -> found.add(part.terminal(livePost(job.vehicle())));
-                default -> {}
+                case ControlKind _, LoadKind _, JoinKind _, SourceKind _ -> {}
             }
         }
         return found;

@@ -4,7 +4,6 @@ import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
 import aficion.check.Finding;
 import aficion.check.Findings;
-import aficion.check.Severity;
 import aficion.check.Subject;
 import aficion.job.Circuit;
 import aficion.job.ControlKind;
@@ -35,8 +34,8 @@ import java.util.stream.Collectors;
 
 /**
  * Puts a recipe into a job: names what is new, finds what it is to be joined to, and lets the
- * remedies of its own findings choose sizes and fuses until none is left that a size or a fuse can
- * mend.
+ * remedies of the findings it brings choose sizes, fuses, terminals and polarity until none is left
+ * that these can mend.
  */
 public final class Insertion {
     private static final int MOST_ROUNDS = 12;
@@ -117,10 +116,10 @@ public final class Insertion {
         edits.add(edit);
     }
 
-    /** A part under a free name; an earth point that the vehicle has serves for the recipe's. */
+    /** A part under a free name. */
     private void add(Part part) {
         var letter = part.id().value().replaceAll("\\d+$", "");
-        var id = NewNames.part(now, letter, Set.of());
+        var id = NewNames.part(now, letter);
         names.put(part.id(), id);
         var kind = part.kind() instanceof ControlKind.Switch hand ? renamed(hand) : part.kind();
         make(new Edit.AddPart(new Part(id, part.name(), part.zone(), Optional.empty(), kind)));
@@ -286,7 +285,6 @@ public final class Insertion {
         for (int round = 0; round < MOST_ROUNDS; round++) {
             var mending =
                     Findings.of(Assessment.of(now)).stream()
-                            .filter(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
                             .filter(finding -> !before.contains(about(finding)))
                             .flatMap(finding ->
                                     finding.remedies().stream().filter(this::chooses).limit(1))
@@ -307,14 +305,16 @@ public final class Insertion {
         return new About(finding.getClass(), finding.subject());
     }
 
-    /** A fuse, or a thicker wire: what one finding asked for another does not take back. */
+    /**
+     * A fuse, a thicker wire (what one finding asked for another does not take back), a larger
+     * terminal, or the two leads of a new part exchanged, as the other earthed pole asks.
+     */
     private boolean chooses(Edit edit) {
-        return switch (edit) {
-            case Edit.FitFuse _ -> true;
-            case Edit.Resize(var wire, var size) ->
-                    Conductors.get(size).copper().value()
-                            > now.wire(wire).conductor().copper().value();
-            default -> false;
-        };
+        return edit instanceof Edit.FitFuse
+                || edit instanceof Edit.MoveEnd
+                || edit instanceof Edit.Exchange(var part, _, _) && job.find(part).isEmpty()
+                || edit instanceof Edit.Resize(var wire, var size)
+                        && Conductors.get(size).copper().value()
+                                > now.wire(wire).conductor().copper().value();
     }
 }

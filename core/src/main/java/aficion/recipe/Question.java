@@ -32,14 +32,21 @@ public sealed interface Question {
     /** One answer of a choice. */
     record Option(String id, String name) {}
 
-    /** A number within bounds, in a unit such as {@code W}. */
-    record Amount(String id, String ask, String unit, double least, double most, String usual)
+    /** A number within bounds, in a unit such as {@code W}; whole where only that makes sense. */
+    record Amount(
+            String id,
+            String ask,
+            String unit,
+            double least,
+            double most,
+            boolean whole,
+            String usual)
             implements Question {
         @Override
         public boolean takes(String answer) {
             try {
                 double value = Double.parseDouble(answer);
-                return value >= least && value <= most;
+                return value >= least && value <= most && (!whole || value == Math.rint(value));
             } catch (NumberFormatException notANumber) {
                 return false;
             }

@@ -51,13 +51,19 @@ public final class RecipeBook {
 
     private RecipeBook() {}
 
+    /** Read once: they are part of the program, as its tables are. */
+    private static final class Shipped {
+        static final List<Recipe> RECIPES =
+                resource("index.txt")
+                        .lines()
+                        .filter(name -> !name.isBlank())
+                        .map(name -> read(resource(name + ".json")))
+                        .toList();
+    }
+
     /** The recipes that ship with the program, in working order. */
     public static List<Recipe> shipped() {
-        return resource("index.txt")
-                .lines()
-                .filter(name -> !name.isBlank())
-                .map(name -> read(resource(name + ".json")))
-                .toList();
+        return Shipped.RECIPES;
     }
 
     /** What a kind of vehicle mostly needs, each after what it is joined to. */
@@ -140,6 +146,7 @@ public final class RecipeBook {
                                 word(node, "unit"),
                                 node.path("least").doubleValue(),
                                 node.path("most").doubleValue(),
+                                node.path("whole").asBoolean(false),
                                 usual));
             }
             require(questions.getLast().takes(usual), id + ".usual");

@@ -18,15 +18,15 @@ public final class NewNames {
 
     /** A part with the next free number behind the letter. */
     public static Part part(Job job, String letter, Zone zone, Kind kind) {
-        var id = part(job, letter, Set.of());
+        var id = part(job, letter);
         return new Part(id, id.value(), zone, Optional.empty(), kind);
     }
 
-    /** The letter with the next number that neither a part nor one of those names has. */
-    public static PartId part(Job job, String letter, Set<PartId> taken) {
+    /** The letter with the next number that no part has. */
+    public static PartId part(Job job, String letter) {
         return IntStream.iterate(1, n -> n + 1)
                 .mapToObj(n -> new PartId(letter + n))
-                .filter(candidate -> job.find(candidate).isEmpty() && !taken.contains(candidate))
+                .filter(candidate -> job.find(candidate).isEmpty())
                 .findFirst()
                 .orElseThrow();
     }

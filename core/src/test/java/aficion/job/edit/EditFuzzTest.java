@@ -20,7 +20,6 @@ import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -56,7 +55,7 @@ class EditFuzzTest {
             case 9 ->
                     new Edit.AddPart(
                             new Part(
-                                    NewNames.part(job, "J", Set.of()),
+                                    NewNames.part(job, "J"),
                                     "joint",
                                     part.zone(),
                                     Optional.empty(),
