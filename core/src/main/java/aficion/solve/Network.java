@@ -71,7 +71,7 @@ public final class Network {
     public enum Accuracy {
         /** Currents within a billionth: what is shown and printed. */
         FINE(1e-9, 1e-11),
-        /** Within a hundred thousandth: enough to judge a fault by. */
+        /** Within a ten thousandth: enough to judge a fault by. */
         ROUGH(1e-4, 1e-5);
 
         final double share;
@@ -384,11 +384,6 @@ public final class Network {
             leakB = 0;
             refresh(branch);
         }
-    }
-
-    /** The current that a disturbance leads to the reference. */
-    public double strayAmps() {
-        return disturbed < 0 ? 0 : leakA * volts[a[disturbed]] + leakB * volts[b[disturbed]];
     }
 
     /** Whether a branch conducts at all. */

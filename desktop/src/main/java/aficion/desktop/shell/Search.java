@@ -1,5 +1,6 @@
 package aficion.desktop.shell;
 
+import aficion.desktop.theme.Choices;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.CircuitId;
@@ -15,7 +16,6 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
@@ -53,7 +53,7 @@ final class Search extends TextField {
         found.setFocusTraversable(false);
         found.setPlaceholder(new Label(Words.of("top.search.none")));
         found.setFixedCellSize(ROW);
-        found.setCellFactory(_ -> new Cell());
+        found.setCellFactory(_ -> Choices.cell(Hit::text));
         found.setOnMouseClicked(_ -> goToChosen());
         popup.setAutoHide(true);
         popup.getContent().add(found);
@@ -66,14 +66,6 @@ final class Search extends TextField {
                 });
         setOnAction(_ -> goToChosen());
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
-    }
-
-    private static final class Cell extends ListCell<Hit> {
-        @Override
-        protected void updateItem(Hit hit, boolean empty) {
-            super.updateItem(hit, empty);
-            setText(empty || hit == null ? null : hit.text());
-        }
     }
 
     private void pressed(KeyEvent event) {

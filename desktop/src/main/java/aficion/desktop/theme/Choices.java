@@ -13,10 +13,15 @@ public final class Choices {
     /** A box that says each value in words; the first is chosen. */
     public static <T> ComboBox<T> of(List<T> values, Function<T, String> words) {
         var box = new ComboBox<>(FXCollections.observableList(values));
-        box.setCellFactory(_ -> new Cell<>(words));
-        box.setButtonCell(new Cell<>(words));
+        box.setCellFactory(_ -> cell(words));
+        box.setButtonCell(cell(words));
         box.getSelectionModel().selectFirst();
         return box;
+    }
+
+    /** A cell of a list that says its value in words. */
+    public static <T> ListCell<T> cell(Function<T, String> words) {
+        return new Cell<>(words);
     }
 
     private static final class Cell<T> extends ListCell<T> {

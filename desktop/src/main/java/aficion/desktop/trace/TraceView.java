@@ -291,21 +291,17 @@ public final class TraceView extends BorderPane {
 
     private void update() {
         var point = bench.point();
+        forgetGone();
         for (var node : wires.values()) {
-            if (bench.job().find(node.wire().id()).isEmpty()) {
-                continue;
-            }
             node.carry(
                     point.map(solved ->
                             solved.through(solved.netlist().job().wire(node.wire().id()))));
             node.setAccessibleText(wireText(node, point));
         }
-        parts.stream()
-                .filter(node -> bench.job().find(node.part().id()).isPresent())
-                .forEach(node -> {
-                    node.show(point, bench.conditions().get());
-                    node.setAccessibleText(partText(node));
-                });
+        for (var node : parts) {
+            node.show(point, bench.conditions().get());
+            node.setAccessibleText(partText(node));
+        }
         showVolts(point);
         notice.setVisible(
                 bench.outcome()
@@ -314,6 +310,12 @@ public final class TraceView extends BorderPane {
                         .isPresent());
         bench.outcome().get().ifPresent(outcome -> notice.setText(trouble(outcome)));
         tell(point);
+    }
+
+    /** What an edit has taken out is updated no more; the next drawing comes without it. */
+    private void forgetGone() {
+        wires.keySet().removeIf(id -> bench.job().find(id).isEmpty());
+        parts.removeIf(node -> bench.job().find(node.part().id()).isEmpty());
     }
 
     private static String trouble(Outcome outcome) {
@@ -371,9 +373,6 @@ public final class TraceView extends BorderPane {
             return;
         }
         for (var node : parts) {
-            if (bench.job().find(node.part().id()).isEmpty()) {
-                continue;
-            }
             for (var pin : node.body().pins()) {
                 var terminal = node.part().terminal(pin.name());
                 var text = bench.speech().volts(point.get().voltsAt(terminal));
