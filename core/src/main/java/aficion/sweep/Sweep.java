@@ -66,6 +66,7 @@ public final class Sweep {
     private final double[] carries;
     private final double[] before;
     private final int[] fuses;
+    private final Map<Fault, Integer> order;
     private final Map<Fault, Effect> worst = new LinkedHashMap<>();
 
     /**
@@ -87,6 +88,7 @@ public final class Sweep {
     private Sweep(Netlist netlist) {
         this.netlist = netlist;
         this.job = netlist.job();
+        this.order = order(job);
         this.network = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
         this.solver = new Solver(network);
         this.expectation = new Expectation(network);
@@ -143,8 +145,6 @@ public final class Sweep {
     }
 
     private List<Effect> ranked() {
-        var order = new LinkedHashMap<Fault, Integer>();
-        allFaults().forEach(fault -> order.put(fault, order.size()));
         return worst.values().stream()
                 .sorted(
                         Comparator.comparing(Effect::danger)
@@ -152,7 +152,8 @@ public final class Sweep {
                 .toList();
     }
 
-    private List<Fault> allFaults() {
+    /** Every fault and its place in the order of the job. */
+    private static Map<Fault, Integer> order(Job job) {
         var faults = new ArrayList<Fault>();
         for (var wire : job.wires()) {
             for (var place : Fault.Place.values()) {
@@ -166,7 +167,9 @@ public final class Sweep {
                 faults.add(new Fault.EarthLost(part.id()));
             }
         }
-        return faults;
+        var order = new LinkedHashMap<Fault, Integer>();
+        faults.forEach(fault -> order.put(fault, order.size()));
+        return order;
     }
 
     private void inState(Conditions state) {
@@ -199,26 +202,29 @@ public final class Sweep {
 
     /** What may matter of broken wires, bad joints and lost earths in the state at hand. */
     private List<Poorer> poorer() {
-        var faults = new ArrayList<Poorer>();
-        for (var wire : job.wires()) {
-            int branch = netlist.branch(wire);
-            double ohms = ((Branch.Resistance) network.branch(branch)).ohms();
-            faults.add(new Poorer(new Fault.Broken(wire.id()), branch, 0));
-            for (var more : BAD) {
-                var fault = new Fault.BadJoint(wire.id(), more);
-                faults.add(new Poorer(fault, branch, 1 / (ohms + more.value())));
+        return order.keySet().stream()
+                .flatMap(fault -> poorer(fault).stream())
+                .filter(fault -> Math.abs(network.amps(fault.branch())) > NOTHING)
+                .filter(fault -> !harmless(fault.branch(), fault.conductance()))
+                .toList();
+    }
+
+    private Optional<Poorer> poorer(Fault fault) {
+        return switch (fault) {
+            case Fault.Broken(var wire) ->
+                    Optional.of(new Poorer(fault, netlist.branch(job.wire(wire)), 0));
+            case Fault.BadJoint(var wire, var more) -> {
+                int branch = netlist.branch(job.wire(wire));
+                yield Optional.of(new Poorer(fault, branch, 1 / (ohms(branch) + more.value())));
             }
-        }
-        for (var part : job.parts()) {
-            if (part.kind() instanceof JoinKind.EarthPoint) {
-                int joint = netlist.inside(part.id()).get("joint");
-                faults.add(new Poorer(new Fault.EarthLost(part.id()), joint, 0));
-            }
-        }
-        faults.removeIf(fault ->
-                Math.abs(network.amps(fault.branch())) <= NOTHING
-                        || harmless(fault.branch(), fault.conductance()));
-        return faults;
+            case Fault.EarthLost(var earth) ->
+                    Optional.of(new Poorer(fault, netlist.inside(earth).get("joint"), 0));
+            case Fault.Chafed _ -> Optional.empty();
+        };
+    }
+
+    private double ohms(int wire) {
+        return ((Branch.Resistance) network.branch(wire)).ohms();
     }
 
     /** Whether even twice the change it leads to, were all slopes to stay, changes nothing. */
@@ -260,7 +266,7 @@ public final class Sweep {
     private record Bare(int branch, double conductance, double toEarthA, double toEarthB) {}
 
     private Bare bare(int branch, Fault.Place place) {
-        double ohms = ((Branch.Resistance) network.branch(branch)).ohms();
+        double ohms = ohms(branch);
         return switch (place) {
             case FIRST_END -> new Bare(branch, 1 / ohms, 1 / DEAD_SHORT, 0);
             case SECOND_END -> new Bare(branch, 1 / ohms, 0, 1 / DEAD_SHORT);
