@@ -70,6 +70,7 @@ public final class Vehicles {
                 List.of(new Circuit(CIRCUIT, 1, "all", Circuit.Drops.ORDINARY, Set.of())),
                 vehicle.parts,
                 vehicle.wires,
+                List.of(),
                 List.of());
     }
 

@@ -9,6 +9,7 @@ import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.WorstCase;
+import aficion.verb.RelayInsertion;
 import java.util.List;
 import java.util.stream.Stream;
 

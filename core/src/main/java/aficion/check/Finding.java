@@ -1,7 +1,9 @@
 package aficion.check;
 
+import aficion.catalogue.Purpose;
 import aficion.job.PartId;
 import aficion.job.Terminal;
+import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions.FuseSeat;
@@ -454,6 +456,20 @@ public sealed interface Finding {
         @Override
         public Severity severity() {
             return Severity.DANGER;
+        }
+    }
+
+    /** A wire of another colour than the scheme of the house asks for what it is for. */
+    record ColourNotOfScheme(
+            WireId wire, Purpose purpose, WireColour wears, WireColour wanted, List<Edit> remedies)
+            implements AboutWire {
+        public ColourNotOfScheme {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
         }
     }
 }

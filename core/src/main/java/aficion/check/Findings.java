@@ -1,6 +1,9 @@
 package aficion.check;
 
+import aficion.job.Acceptance;
+import aficion.job.edit.Edit;
 import aficion.size.Assessment;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
@@ -41,9 +44,51 @@ public final class Findings {
                     new ReachRule(),
                     new LightRule(),
                     new EarthSwitchRule(),
-                    new RestDrawRule());
+                    new RestDrawRule(),
+                    new ColourRule());
 
     private Findings() {}
+
+    /** A finding that the user lets stand, with the reason. */
+    public record Standing(Finding finding, Acceptance acceptance) {}
+
+    /**
+     * The findings of a job, parted.
+     *
+     * @param open those that ask for something
+     * @param standing those that the user lets stand
+     */
+    public record Judged(List<Finding> open, List<Standing> standing) {
+        public Judged {
+            open = List.copyOf(open);
+            standing = List.copyOf(standing);
+        }
+    }
+
+    /** Every finding of a job, those that the user lets stand apart from the rest. */
+    public static Judged judged(Assessment assessment) {
+        var open = new ArrayList<Finding>();
+        var standing = new ArrayList<Standing>();
+        for (var finding : of(assessment)) {
+            assessment.job().accepted().stream()
+                    .filter(kept -> kept.isAbout(kind(finding), finding.subject().place()))
+                    .findFirst()
+                    .ifPresentOrElse(
+                            kept -> standing.add(new Standing(finding, kept)),
+                            () -> open.add(finding));
+        }
+        return new Judged(open, standing);
+    }
+
+    /** What lets a finding stand. */
+    public static Edit accept(Finding finding, String reason) {
+        return new Edit.Accept(new Acceptance(kind(finding), finding.subject().place(), reason));
+    }
+
+    /** The name a kind of finding is kept under in a job. */
+    private static String kind(Finding finding) {
+        return finding.getClass().getSimpleName();
+    }
 
     public static List<Finding> of(Assessment assessment) {
         return RULES.stream()

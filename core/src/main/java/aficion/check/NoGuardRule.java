@@ -78,6 +78,6 @@ final class NoGuardRule implements Rule {
                         new RunLength.Assumed(REACH),
                         wire.zone(),
                         Optional.of(Unguarded.WITHIN_REACH));
-        return new Edit.InsertFuse(wire.id(), fuse, lead);
+        return new Edit.InsertPart(wire.id(), fuse, "1", "2", lead);
     }
 }

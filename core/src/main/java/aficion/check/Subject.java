@@ -16,6 +16,15 @@ public sealed interface Subject {
 
     record OfTerminal(Terminal terminal) implements Subject {}
 
+    /** The name it is kept under: a wire's identity, a part or a terminal. */
+    default String place() {
+        return switch (this) {
+            case OfWire(var wire) -> wire.value();
+            case OfPart(var part) -> part.value();
+            case OfTerminal(var terminal) -> terminal.toString();
+        };
+    }
+
     /** The circuits it belongs to, in working order. */
     default List<CircuitId> circuits(Job job) {
         return switch (this) {

@@ -6,6 +6,9 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.quantity.SquareMillimetres;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Where good people differ, one choice each.
@@ -18,6 +21,9 @@ import aficion.quantity.SquareMillimetres;
  * @param joint resistance of one crimped end
  * @param shortTime how long a load counts that a hand has to hold on
  * @param sizes the standard wire is bought by
+ * @param colours how wires are told apart by colour, where that has been said
+ * @param schools the ways of doing it that are not the default
+ * @param law what local law asks of this vehicle, in the user's words; never assumed
  */
 public record HouseRules(
         Ratio strictDrop,
@@ -27,7 +33,10 @@ public record HouseRules(
         SquareMillimetres leastSection,
         Ohms joint,
         Seconds shortTime,
-        Standard sizes) {
+        Standard sizes,
+        Optional<Colouring> colours,
+        Optional<List<School>> schools,
+        Optional<String> law) {
 
     /** 3 % and 10 %, four fifths of a fuse, 20 K, 0.5 mm², 0.5 mΩ a crimp, 30 s, metric. */
     public static final HouseRules USUAL =
@@ -39,9 +48,13 @@ public record HouseRules(
                     new SquareMillimetres(0.5),
                     new Ohms(0.0005),
                     new Seconds(30),
-                    Standard.METRIC);
+                    Standard.METRIC,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
 
     public HouseRules {
+        schools = schools.map(List::copyOf);
         share("strict drop", strictDrop);
         share("ordinary drop", ordinaryDrop);
         share("fuse load", fuseLoad);
@@ -66,8 +79,43 @@ public record HouseRules(
         }
     }
 
+    /** The way a question of practice is answered. */
+    public School school(School.Question question) {
+        return schools.orElse(List.of()).stream()
+                .filter(school -> school.question() == question)
+                .findFirst()
+                .orElse(question.schools().getFirst());
+    }
+
     /** The same rules with wire bought by another standard. */
     public HouseRules withSizes(Standard changed) {
+        return with(changed, colours, schools, law);
+    }
+
+    public HouseRules withColours(Colouring changed) {
+        return with(sizes, Optional.of(changed), schools, law);
+    }
+
+    /** The same rules with one question of practice answered otherwise. */
+    public HouseRules withSchool(School school) {
+        var others =
+                schools.orElse(List.of()).stream()
+                        .filter(other -> other.question() != school.question());
+        boolean usual = school == school.question().schools().getFirst();
+        var changed = Stream.concat(others, usual ? Stream.empty() : Stream.of(school)).toList();
+        return with(sizes, colours, Optional.of(changed).filter(list -> !list.isEmpty()), law);
+    }
+
+    /** The same rules with what local law asks; nothing where the text is blank. */
+    public HouseRules withLaw(String text) {
+        return with(sizes, colours, schools, Optional.of(text.strip()).filter(t -> !t.isEmpty()));
+    }
+
+    private HouseRules with(
+            Standard standard,
+            Optional<Colouring> colouring,
+            Optional<List<School>> practice,
+            Optional<String> asked) {
         return new HouseRules(
                 strictDrop,
                 ordinaryDrop,
@@ -76,6 +124,9 @@ public record HouseRules(
                 leastSection,
                 joint,
                 shortTime,
-                changed);
+                standard,
+                colouring,
+                practice,
+                asked);
     }
 }

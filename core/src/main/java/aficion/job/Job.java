@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
  * @param parts every part
  * @param wires every wire
  * @param bench every bench run, oldest first
+ * @param accepted every finding that the user lets stand
  */
 public record Job(
         Vehicle vehicle,
@@ -21,7 +22,8 @@ public record Job(
         List<Circuit> circuits,
         List<Part> parts,
         List<Wire> wires,
-        List<BenchRun> bench) {
+        List<BenchRun> bench,
+        List<Acceptance> accepted) {
 
     /**
      * @throws InvalidJob when names repeat or a wire, a mount or a bench run points at nothing; it
@@ -32,6 +34,7 @@ public record Job(
         parts = List.copyOf(parts);
         wires = List.copyOf(wires);
         bench = List.copyOf(bench);
+        accepted = List.copyOf(accepted);
         var problems = JobProblem.of(circuits, parts, wires, bench);
         if (!problems.isEmpty()) {
             throw new InvalidJob(problems);
@@ -40,7 +43,7 @@ public record Job(
 
     /** A job on that vehicle with nothing in it. */
     public static Job empty(Vehicle vehicle, HouseRules rules) {
-        return new Job(vehicle, rules, List.of(), List.of(), List.of(), List.of());
+        return new Job(vehicle, rules, List.of(), List.of(), List.of(), List.of(), List.of());
     }
 
     public Optional<Part> find(PartId id) {
@@ -102,18 +105,26 @@ public record Job(
     }
 
     public Job withParts(List<Part> changed) {
-        return new Job(vehicle, rules, circuits, changed, wires, bench);
+        return new Job(vehicle, rules, circuits, changed, wires, bench, accepted);
     }
 
     public Job withWires(List<Wire> changed) {
-        return new Job(vehicle, rules, circuits, parts, changed, bench);
+        return new Job(vehicle, rules, circuits, parts, changed, bench, accepted);
     }
 
     public Job withCircuits(List<Circuit> changed) {
-        return new Job(vehicle, rules, changed, parts, wires, bench);
+        return new Job(vehicle, rules, changed, parts, wires, bench, accepted);
     }
 
     public Job withBench(List<BenchRun> changed) {
-        return new Job(vehicle, rules, circuits, parts, wires, changed);
+        return new Job(vehicle, rules, circuits, parts, wires, changed, accepted);
+    }
+
+    public Job withAccepted(List<Acceptance> changed) {
+        return new Job(vehicle, rules, circuits, parts, wires, bench, changed);
+    }
+
+    public Job withRules(HouseRules changed) {
+        return new Job(vehicle, changed, circuits, parts, wires, bench, accepted);
     }
 }

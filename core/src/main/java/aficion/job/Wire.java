@@ -23,6 +23,7 @@ import java.util.Optional;
  * @param zone the hottest place it runs through
  * @param unguarded why it may go without a guard, when the user has stated that it does
  * @param bundle the name of the bundle it runs in, where it does
+ * @param pinned what of it the user has settled
  */
 public record Wire(
         WireId id,
@@ -36,7 +37,8 @@ public record Wire(
         RunLength length,
         Zone zone,
         Optional<Unguarded> unguarded,
-        Optional<String> bundle) {
+        Optional<String> bundle,
+        Optional<Pinned> pinned) {
 
     public Wire {
         Names.require(number);
@@ -73,6 +75,7 @@ public record Wire(
                 length,
                 zone,
                 unguarded,
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -84,48 +87,87 @@ public record Wire(
         return List.of(from.terminal(), to.terminal());
     }
 
+    public boolean holds(Pinned.Trait trait) {
+        return pinned.orElse(Pinned.NONE).holds(trait);
+    }
+
     public Wire withNumber(String changed) {
-        return with(changed, from, to, new Cut(colour, size, length, bundle));
+        return with(changed, from, to, cut());
     }
 
     public Wire withSize(WireSize changed) {
-        return with(number, from, to, new Cut(colour, changed, length, bundle));
+        return with(number, from, to, new Cut(colour, changed, insulation, length, bundle, pinned));
     }
 
     public Wire withLength(RunLength changed) {
-        return with(number, from, to, new Cut(colour, size, changed, bundle));
+        return with(number, from, to, new Cut(colour, size, insulation, changed, bundle, pinned));
     }
 
     public Wire withFrom(End changed) {
-        return with(number, changed, to, new Cut(colour, size, length, bundle));
+        return with(number, changed, to, cut());
     }
 
     public Wire withTo(End changed) {
-        return with(number, from, changed, new Cut(colour, size, length, bundle));
+        return with(number, from, changed, cut());
     }
 
     public Wire withColour(WireColour changed) {
-        return with(number, from, to, new Cut(changed, size, length, bundle));
+        return with(number, from, to, new Cut(changed, size, insulation, length, bundle, pinned));
+    }
+
+    public Wire withInsulation(Insulation changed) {
+        return with(number, from, to, new Cut(colour, size, changed, length, bundle, pinned));
     }
 
     public Wire withBundle(String changed) {
-        return with(number, from, to, new Cut(colour, size, length, Optional.of(changed)));
+        return with(
+                number,
+                from,
+                to,
+                new Cut(colour, size, insulation, length, Optional.of(changed), pinned));
+    }
+
+    /** The same wire with one more of its traits settled, or left to the program again. */
+    public Wire withPinned(Pinned.Trait trait, boolean held) {
+        var settled = pinned.orElse(Pinned.NONE).with(trait, held);
+        return with(number, from, to, new Cut(colour, size, insulation, length, bundle, settled));
     }
 
     /** The same wire with its ends named the other way round. */
     public Wire turned() {
-        return with(number, to, from, new Cut(colour, size, length, bundle));
+        return with(number, to, from, cut());
     }
 
-    public Wire withInsulation(Insulation changed) {
+    /** Another wire of the same kind, between two other ends. */
+    public Wire like(WireId identity, String label, End one, End other) {
         return new Wire(
-                id, number, circuit, from, to, colour, size, changed, length, zone, unguarded,
-                bundle);
+                identity,
+                label,
+                circuit,
+                one,
+                other,
+                colour,
+                size,
+                insulation,
+                length,
+                zone,
+                unguarded,
+                bundle,
+                pinned);
     }
 
     /** What is cut from a reel, and where it is laid. */
     private record Cut(
-            WireColour colour, WireSize size, RunLength length, Optional<String> bundle) {}
+            WireColour colour,
+            WireSize size,
+            Insulation insulation,
+            RunLength length,
+            Optional<String> bundle,
+            Optional<Pinned> pinned) {}
+
+    private Cut cut() {
+        return new Cut(colour, size, insulation, length, bundle, pinned);
+    }
 
     private Wire with(String label, End one, End other, Cut cut) {
         return new Wire(
@@ -136,10 +178,11 @@ public record Wire(
                 other,
                 cut.colour,
                 cut.size,
-                insulation,
+                cut.insulation,
                 cut.length,
                 zone,
                 unguarded,
-                cut.bundle);
+                cut.bundle,
+                cut.pinned);
     }
 }

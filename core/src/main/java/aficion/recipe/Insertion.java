@@ -5,6 +5,8 @@ import aficion.catalogue.FuseType;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Subject;
+import aficion.identify.Feed;
+import aficion.identify.Feeds;
 import aficion.job.Circuit;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
@@ -13,6 +15,7 @@ import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
+import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
@@ -22,6 +25,10 @@ import aficion.job.edit.NewNames;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;
+import aficion.verb.Attempt;
+import aficion.verb.Connection;
+import aficion.verb.Ends;
+import aficion.verb.Tidying;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -93,7 +100,7 @@ public final class Insertion {
                         .withDone(Circuit.Stage.SIZED, true);
         make(new Edit.AddCircuit(circuit));
         fragment.parts().forEach(this::add);
-        fragment.mounts().forEach(this::mount);
+        fragment.mounts().forEach((part, mass) -> mount(part, mass, circuit));
         for (var lead : fragment.leads()) {
             var from = place(lead.from(), circuit, lead);
             var to = place(lead.to(), circuit, lead);
@@ -108,7 +115,10 @@ public final class Insertion {
             return new Fit.Lacks(List.copyOf(lacking));
         }
         choose();
-        return new Fit.Fits(circuit, new Edit.Together(edits), now);
+        if (Tidying.recolour(now, circuit.id()) instanceof Attempt.Possible(var edit)) {
+            make(edit);
+        }
+        return new Fit.Fits(circuit, new Edit.Together(Edit.Deed.INSERT_RECIPE, edits), now);
     }
 
     private void make(Edit edit) {
@@ -127,26 +137,30 @@ public final class Insertion {
 
     /** The switch with a control that no other switch has. */
     private ControlKind.Switch renamed(ControlKind.Switch hand) {
-        var taken = new HashSet<String>();
-        for (var part : now.parts()) {
-            if (part.kind() instanceof ControlKind.Switch other) {
-                taken.add(other.control());
-            }
-        }
-        var control = hand.control();
-        for (int n = 2; taken.contains(control); n++) {
-            control = hand.control() + "-" + n;
-        }
-        controls.put(hand.control(), control);
-        return new ControlKind.Switch(
-                hand.action(), control, hand.pins(), hand.positions(), hand.rating());
+        var free = NewNames.control(now, hand);
+        controls.put(hand.control(), free.control());
+        return free;
     }
 
-    private void mount(PartId part, JoinKind.Mass mass) {
+    /** Returns a case to earth: bolted down, or by a wire where the house returns by wire. */
+    private void mount(PartId part, JoinKind.Mass mass, Circuit circuit) {
         earth(mass)
                 .ifPresentOrElse(
-                        point -> make(new Edit.Mount(names.get(part), point)),
+                        point -> make(returned(now.part(names.get(part)), point, circuit)),
                         () -> lacking.add(new Place.EarthOn(mass)));
+    }
+
+    private Edit returned(Part part, PartId point, Circuit circuit) {
+        boolean byWire = job.rules().school(School.Question.RETURN) == School.WIRE_RETURN;
+        var pin = part.kind().casePin();
+        return byWire && pin.isPresent()
+                ? new Edit.AddWire(
+                        Connection.between(
+                                now,
+                                circuit.id(),
+                                part.terminal(pin.get()),
+                                now.part(point).terminal("E")))
+                : new Edit.Mount(part.id(), point);
     }
 
     /** An earth point of that mass; the body's serves where the engine has none. */

@@ -1,5 +1,6 @@
 package aficion.recipe;
 
+import aficion.identify.Feed;
 import aficion.job.JoinKind;
 import aficion.job.Terminal;
 

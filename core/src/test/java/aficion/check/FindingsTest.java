@@ -128,7 +128,7 @@ class FindingsTest {
         var found = only(job, Finding.LeadWithoutGuard.class);
 
         assertThat(found.severity()).isEqualTo(Severity.DANGER);
-        assertThat(found.remedies().getFirst()).isInstanceOf(Edit.InsertFuse.class);
+        assertThat(found.remedies().getFirst()).isInstanceOf(Edit.InsertPart.class);
         assertMended(job, found);
         assertThat(findings(found.remedies().getFirst().apply(job))).isEmpty();
     }

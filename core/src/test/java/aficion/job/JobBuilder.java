@@ -186,6 +186,7 @@ public final class JobBuilder {
                 circuits,
                 parts,
                 wires,
+                List.of(),
                 List.of());
     }
 }

@@ -23,6 +23,8 @@ class DesktopArchitectureTest {
         "aficion.size..",
         "aficion.check..",
         "aficion.recipe..",
+        "aficion.identify..",
+        "aficion.verb..",
         "aficion.make..",
         "aficion.bench..",
         "aficion.diagram.."

@@ -3,6 +3,7 @@ package aficion.files;
 import aficion.files.JobFileException.Damaged;
 import aficion.files.JobFileException.Foreign;
 import aficion.files.JobFileException.Newer;
+import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.HouseRules;
@@ -51,7 +52,8 @@ public final class JobCodec {
         "circuits",
         "parts",
         "wires",
-        "bench"
+        "bench",
+        "accepted"
     })
     record Envelope(
             String format,
@@ -61,7 +63,8 @@ public final class JobCodec {
             List<Circuit> circuits,
             List<Part> parts,
             List<Wire> wires,
-            List<BenchRun> bench) {}
+            List<BenchRun> bench,
+            Optional<List<Acceptance>> accepted) {}
 
     /** The text of a job, ending in a line feed. */
     public static String write(Job job) {
@@ -74,7 +77,8 @@ public final class JobCodec {
                         job.circuits(),
                         job.parts(),
                         job.wires(),
-                        job.bench());
+                        job.bench(),
+                        Optional.of(job.accepted()).filter(list -> !list.isEmpty()));
         var indenter = new DefaultIndenter("  ", "\n");
         var printer =
                 new DefaultPrettyPrinter().withArrayIndenter(indenter).withObjectIndenter(indenter);
@@ -97,7 +101,8 @@ public final class JobCodec {
                     envelope.circuits(),
                     envelope.parts(),
                     envelope.wires(),
-                    envelope.bench());
+                    envelope.bench(),
+                    envelope.accepted().orElse(List.of()));
         } catch (InvalidJob invalid) {
             throw new JobFileException(located(text, invalid));
         } catch (JacksonException e) {

@@ -1,14 +1,17 @@
 package aficion.files;
 
 import aficion.catalogue.Colour;
+import aficion.catalogue.ColourScheme;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Insulation;
+import aficion.catalogue.Purpose;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.Colouring;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.GuardKind;
@@ -17,6 +20,7 @@ import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
+import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
@@ -89,6 +93,7 @@ final class JobMapping {
                 .addMixIn(Kind.class, KindMixIn.class)
                 .addMixIn(Demand.class, DemandMixIn.class)
                 .addMixIn(RunLength.class, LengthMixIn.class)
+                .addMixIn(Colouring.class, ColouringMixIn.class)
                 .addModule(module())
                 .build();
     }
@@ -158,6 +163,14 @@ final class JobMapping {
     @JsonSubTypes({@Type(RunLength.Measured.class), @Type(RunLength.Assumed.class)})
     private interface LengthMixIn {}
 
+    @JsonTypeInfo(use = JsonTypeInfo.Id.DEDUCTION)
+    @JsonSubTypes({
+        @Type(Colouring.ByScheme.class),
+        @Type(Colouring.ByList.class),
+        @Type(Colouring.Banded.class)
+    })
+    private interface ColouringMixIn {}
+
     private static SimpleModule module() {
         var module = new SimpleModule("job");
         quantity(module, Volts.class, Volts::new);
@@ -202,6 +215,10 @@ final class JobMapping {
                 Circuit.Stage.class,
                 Termination.class,
                 Unguarded.class,
+                Colour.class,
+                ColourScheme.class,
+                Purpose.class,
+                School.class,
                 BenchRun.Verdict.class,
                 Action.class,
                 JoinKind.Mass.class,

@@ -1,6 +1,7 @@
 package aficion.files;
 
 import aficion.catalogue.Zone;
+import aficion.identify.Feed;
 import aficion.job.Circuit;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
@@ -11,7 +12,6 @@ import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.quantity.Metres;
-import aficion.recipe.Feed;
 import aficion.recipe.Fragment;
 import aficion.recipe.Lead;
 import aficion.recipe.Place;

@@ -189,6 +189,8 @@ public final class Speech {
                     Words.of(key, terminal, say(carried), say(carries));
             case Finding.FuseOpensOnInrush(var fuse, var after, _) ->
                     Words.of(key, fuse, say(after));
+            case Finding.ColourNotOfScheme(_, var purpose, var wears, var wanted, _) ->
+                    Words.of(key, Words.of("purpose", purpose), colour(wears), colour(wanted));
             case Finding.GuardFar(_, var length) -> Words.of(key, say(length));
         };
     }
@@ -219,8 +221,19 @@ public final class Speech {
                             "edit.FitFuse",
                             new Conditions.FuseSeat(part, way),
                             plain(marking.value()));
-            case Edit.InsertFuse(var wire, var fuse, _) ->
-                    Words.of("edit.InsertFuse", number(wire), marking(fuse));
+            case Edit.InsertPart(var wire, var part, _, _, _)
+                    when part.kind() instanceof GuardKind.Fuse(_, var marking) ->
+                    Words.of("edit.InsertFuse", number(wire), plain(marking.value()));
+            case Edit.InsertPart(var wire, var part, _, _, _) ->
+                    Words.of("edit.InsertPart", number(wire), part.name());
+            case Edit.Pin(var wire, var trait, var held) ->
+                    Words.of(
+                            held ? "edit.Pin" : "edit.Pin.free",
+                            number(wire),
+                            Words.of("trait", trait));
+            case Edit.Accept(var acceptance) -> Words.of("edit.Accept", place(acceptance.place()));
+            case Edit.Reject(var acceptance) -> Words.of("edit.Reject", place(acceptance.place()));
+            case Edit.SetRules _ -> Words.of("edit.SetRules");
             case Edit.InsertRelay(var wire, _, _) -> Words.of("edit.InsertRelay", number(wire));
             case Edit.Mount(var part, var earth) -> Words.of("edit.Mount", part, earth);
             case Edit.Exchange(var part, var one, var other) ->
@@ -248,12 +261,15 @@ public final class Speech {
             case Edit.RenameCircuit(var circuit, var name) ->
                     Words.of("edit.RenameCircuit", name(circuit), name);
             case Edit.RemoveCircuit(var circuit) -> Words.of("edit.RemoveCircuit", name(circuit));
-            case Edit.Together(var edits) ->
+            case Edit.Together(var deed, var edits) ->
                     edits.stream()
-                            .filter(Edit.AddCircuit.class::isInstance)
+                            .filter(each ->
+                                    each instanceof Edit.AddCircuit || each instanceof Edit.AddPart)
+                            .filter(_ ->
+                                    deed == Edit.Deed.INSERT_RECIPE || deed == Edit.Deed.ADD_PART)
                             .findFirst()
                             .map(this::edit)
-                            .orElseGet(() -> Words.of("edit.Together"));
+                            .orElseGet(() -> Words.of("edit.Together", deed));
         };
     }
 
@@ -388,8 +404,13 @@ public final class Speech {
         return Math.round(share * 100) + " %";
     }
 
-    private static String marking(Part fuse) {
-        return fuse.kind() instanceof GuardKind.Fuse(_, var marking) ? plain(marking.value()) : "";
+    /** A place as it is kept in the job: a wire by its number, all else as it is. */
+    private String place(String kept) {
+        return job.wires().stream()
+                .filter(wire -> wire.id().value().equals(kept))
+                .findFirst()
+                .map(Wire::number)
+                .orElse(kept);
     }
 
     private static String plain(double number) {

@@ -162,7 +162,7 @@ class WordsTest {
                                         new Edit.SetStage(
                                                 new CircuitId("5"), Circuit.Stage.MADE, false)),
                                 speech.edit(new Edit.KeepRun(run)),
-                                speech.edit(new Edit.Together(List.of()))))
+                                speech.edit(new Edit.Together(Edit.Deed.GROUP, List.of()))))
                 .containsExactly(
                         "Make wire 5.12 1.5 mm\u00b2",
                         "Label it 5.99 instead of 5.12",

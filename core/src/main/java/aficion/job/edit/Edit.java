@@ -2,14 +2,17 @@ package aficion.job.edit;
 
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
+import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.End;
+import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.Pinned;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -65,18 +68,21 @@ public sealed interface Edit {
     }
 
     /**
-     * Cuts a wire near its first end and puts a fuse there.
+     * Cuts a wire near its first end and puts a part there.
      *
-     * @param wire the wire to cut; what is left of it leads from the fuse to where it went
-     * @param fuse the fuse as a part
-     * @param lead the piece from the wire's first end to the fuse
+     * @param wire the wire to cut; what is left of it leads from the part to where it went
+     * @param part the part
+     * @param in the pin that the lead comes to
+     * @param out the pin that what is left of the wire begins at
+     * @param lead the piece from the wire's first end to the part
      */
-    record InsertFuse(WireId wire, Part fuse, Wire lead) implements Edit {
+    record InsertPart(WireId wire, Part part, String in, String out, Wire lead) implements Edit {
         @Override
         public Job apply(Job job) {
-            var parts = with(job.parts(), fuse);
+            var parts = with(job.parts(), part);
             var rest = job.wire(wire);
-            var behind = new End(fuse.terminal("2"), rest.from().termination());
+            part.terminal(in);
+            var behind = new End(part.terminal(out), rest.from().termination());
             var shortened = changed(job.withParts(parts), wire, found -> found.withFrom(behind));
             return shortened.withWires(with(shortened.wires(), lead));
         }
@@ -179,6 +185,14 @@ public sealed interface Edit {
         }
     }
 
+    /** Settles a trait of a wire, or leaves it to the program again. */
+    record Pin(WireId wire, Pinned.Trait trait, boolean held) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withPinned(trait, held));
+        }
+    }
+
     /** Leads an end of a wire elsewhere. */
     record MoveEnd(WireId wire, boolean first, End end) implements Edit {
         @Override
@@ -272,7 +286,8 @@ public sealed interface Edit {
                     job.circuits().stream().filter(kept -> !kept.id().equals(circuit)).toList(),
                     job.parts().stream().filter(kept -> !own.contains(kept.id())).toList(),
                     wires,
-                    job.bench().stream().filter(run -> !run.circuit().equals(circuit)).toList());
+                    job.bench().stream().filter(run -> !run.circuit().equals(circuit)).toList(),
+                    job.accepted());
         }
     }
 
@@ -296,8 +311,50 @@ public sealed interface Edit {
         }
     }
 
+    /** Lets a finding stand, in place of what was said of it before. */
+    record Accept(Acceptance acceptance) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            var others =
+                    job.accepted().stream()
+                            .filter(kept -> !kept.isAbout(acceptance.finding(), acceptance.place()))
+                            .toList();
+            return job.withAccepted(with(others, acceptance));
+        }
+    }
+
+    /** Lets a finding stand no longer. */
+    record Reject(Acceptance acceptance) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return job.withAccepted(
+                    job.accepted().stream().filter(kept -> !kept.equals(acceptance)).toList());
+        }
+    }
+
+    /** Works by other house rules. */
+    record SetRules(HouseRules rules) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return job.withRules(rules);
+        }
+    }
+
+    /** What several edits do together. */
+    enum Deed {
+        INSERT_RECIPE,
+        GROUP,
+        RENUMBER,
+        RECOLOUR,
+        RESIZE,
+        OTHER_SIDE,
+        COMBINE_EARTHS,
+        ADD_PART,
+        IMPORT
+    }
+
     /** Several edits as one step, in order. */
-    record Together(List<Edit> edits) implements Edit {
+    record Together(Deed deed, List<Edit> edits) implements Edit {
         public Together {
             edits = List.copyOf(edits);
         }

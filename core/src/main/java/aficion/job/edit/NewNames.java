@@ -3,6 +3,7 @@ package aficion.job.edit;
 import aficion.catalogue.Zone;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
 import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.Part;
@@ -10,6 +11,7 @@ import aficion.job.PartId;
 import aficion.job.WireId;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Names that a job has not used yet. */
@@ -41,6 +43,22 @@ public final class NewNames {
                         .findFirst()
                         .orElseThrow();
         return new Circuit(id, number, name, drops, Set.of());
+    }
+
+    /** The switch with a control that no other switch of the job has. */
+    public static ControlKind.Switch control(Job job, ControlKind.Switch hand) {
+        var taken =
+                job.parts().stream()
+                        .map(Part::kind)
+                        .filter(ControlKind.Switch.class::isInstance)
+                        .map(kind -> ((ControlKind.Switch) kind).control())
+                        .collect(Collectors.toSet());
+        var control = hand.control();
+        for (int n = 2; taken.contains(control); n++) {
+            control = hand.control() + "-" + n;
+        }
+        return new ControlKind.Switch(
+                hand.action(), control, hand.pins(), hand.positions(), hand.rating());
     }
 
     public static WireId wire(Job job) {

@@ -54,6 +54,7 @@ class EditTest {
         var length = new RunLength.Measured(new Metres(4.2));
         var edit =
                 new Edit.Together(
+                        Edit.Deed.GROUP,
                         List.of(
                                 new Edit.Resize(LAMP_WIRE, size),
                                 new Edit.Renumber(LAMP_WIRE, "5.07"),
@@ -114,7 +115,7 @@ class EditTest {
                         cut.zone(),
                         Optional.empty());
 
-        var changed = new Edit.InsertFuse(LAMP_WIRE, fuse, lead).apply(job);
+        var changed = new Edit.InsertPart(LAMP_WIRE, fuse, "1", "2", lead).apply(job);
 
         assertThat(changed.wire(LAMP_WIRE).from().terminal()).hasToString("F2.2");
         assertThat(changed.wire(LAMP_WIRE).to()).isEqualTo(cut.to());

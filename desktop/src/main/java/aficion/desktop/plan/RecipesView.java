@@ -293,7 +293,7 @@ public final class RecipesView extends BorderPane {
     }
 
     private static List<Edit> edits(Edit edit) {
-        return edit instanceof Edit.Together(var edits) ? edits : List.of(edit);
+        return edit instanceof Edit.Together(_, var edits) ? edits : List.of(edit);
     }
 
     private void offer(Optional<Fit.Fits> fits) {

@@ -8,7 +8,7 @@ import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
-import aficion.recipe.Connection;
+import aficion.verb.Connection;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Locale;

@@ -1,4 +1,4 @@
-package aficion.recipe;
+package aficion.verb;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
@@ -17,15 +17,15 @@ import aficion.job.Terminal;
 import aficion.job.Termination;
 
 /** What a new wire is like: its ends by what they end on (HANDBOOK section 8), size and cover. */
-final class Ends {
+public final class Ends {
     private Ends() {}
 
-    static End on(Job job, Terminal terminal) {
+    public static End on(Job job, Terminal terminal) {
         return new End(terminal, usual(job.part(terminal.part()), terminal.pin()));
     }
 
     /** The thinnest that the house allows, in the standard it buys by. */
-    static WireSize thinnest(Job job) {
+    public static WireSize thinnest(Job job) {
         var least = job.rules().leastSection().value();
         return Conductors.of(job.rules().sizes()).stream()
                 .filter(size -> size.copper().value() >= 0.999 * least)
@@ -35,13 +35,13 @@ final class Ends {
     }
 
     /** Near the engine, what bears its heat. */
-    static Insulation cover(Zone zone) {
+    public static Insulation cover(Zone zone) {
         return zone == Zone.ENGINE_BAY || zone == Zone.ON_ENGINE
                 ? Insulation.XLPE125
                 : Insulation.PVC105;
     }
 
-    private static Termination usual(Part part, String pin) {
+    static Termination usual(Part part, String pin) {
         return switch (part.kind()) {
             case SourceKind.Battery _ -> Termination.POST_CLAMP;
             case LoadKind.Starter _ ->

@@ -1,4 +1,4 @@
-package aficion.recipe;
+package aficion.identify;
 
 /** When a feed is live. */
 public enum Feed {

@@ -1,4 +1,4 @@
-package aficion.recipe;
+package aficion.identify;
 
 import aficion.job.Action;
 import aficion.job.ControlKind;
@@ -179,7 +179,7 @@ public final class Feeds {
     }
 
     /** The pin of a battery's live post. */
-    static String livePost(Vehicle vehicle) {
+    public static String livePost(Vehicle vehicle) {
         return vehicle.earthed() == Vehicle.Pole.NEGATIVE ? "+" : "-";
     }
 

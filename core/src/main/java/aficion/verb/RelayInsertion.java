@@ -1,10 +1,9 @@
-package aficion.check;
+package aficion.verb;
 
 import aficion.catalogue.Conductors;
 import aficion.job.ControlKind;
 import aficion.job.End;
 import aficion.job.Job;
-import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
@@ -18,7 +17,6 @@ import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -26,7 +24,7 @@ import java.util.Optional;
  * Puts a relay into the wire behind a switch: the switch works the coil, the contact takes its feed
  * where the switch does, and the coil returns at the nearest earth point.
  */
-final class RelayInsertion {
+public final class RelayInsertion {
     /** A plain make relay: 85 Ω a 12 V coil, pulls in at 65 %, lets go at 20 %, 30 A (typical). */
     private static final double COIL_OHMS_AT_12 = 85;
 
@@ -54,42 +52,53 @@ final class RelayInsertion {
     }
 
     /** The edit; empty when the job has no earth point to return to. */
-    static Optional<Edit> of(Job job, Wire load, Wire feed) {
+    public static Optional<Edit> of(Job job, Wire load, Wire feed) {
         return new RelayInsertion(job, load).edit(feed);
     }
 
-    private Optional<Edit> edit(Wire feed) {
-        return earth().map(earth ->
-                new Edit.InsertRelay(
-                        load.id(),
-                        relay,
-                        List.of(
-                                lead(
-                                        load.from().terminal(),
-                                        "86",
-                                        load.colour(),
-                                        new Metres(0.5),
-                                        thin()),
-                                lead(
-                                        feed.from().terminal(),
-                                        "30",
-                                        feed.colour(),
-                                        feed.length().metres(),
-                                        feed),
-                                lead(
-                                        earth.terminal("E"),
-                                        "85",
-                                        black(),
-                                        new Metres(0.4),
-                                        thin()))));
+    /**
+     * The same into any wire: behind a switch the contact takes its feed where the switch does,
+     * else where the wire does.
+     */
+    public static Optional<Edit> into(Job job, Wire load) {
+        var from = load.from().terminal();
+        var feed =
+                job.part(from.part()).kind() instanceof ControlKind.Switch hand
+                        ? hand.passes().stream()
+                                .flatMap(pass -> pass.across(from.pin()).stream())
+                                .flatMap(
+                                        pin -> job.wiresAt(new Terminal(from.part(), pin)).stream())
+                                .filter(wire -> wire.to().terminal().part().equals(from.part()))
+                                .findFirst()
+                        : Optional.<Wire>empty();
+        return of(job, load, feed.orElse(load));
     }
 
-    private Optional<Part> earth() {
-        return job.parts().stream()
-                .filter(part ->
-                        part.kind() instanceof JoinKind.EarthPoint(var mass, _)
-                                && mass == JoinKind.Mass.BODY)
-                .min(Comparator.comparing(part -> part.zone() == load.zone() ? 0 : 1));
+    private Optional<Edit> edit(Wire feed) {
+        return Earths.nearest(job, load.zone())
+                .map(earth ->
+                        new Edit.InsertRelay(
+                                load.id(),
+                                relay,
+                                List.of(
+                                        lead(
+                                                load.from().terminal(),
+                                                "86",
+                                                load.colour(),
+                                                new Metres(0.5),
+                                                thin()),
+                                        lead(
+                                                feed.from().terminal(),
+                                                "30",
+                                                feed.colour(),
+                                                feed.length().metres(),
+                                                feed),
+                                        lead(
+                                                earth.terminal("E"),
+                                                "85",
+                                                black(),
+                                                new Metres(0.4),
+                                                thin()))));
     }
 
     private static WireColour black() {

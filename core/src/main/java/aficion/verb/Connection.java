@@ -1,4 +1,4 @@
-package aficion.recipe;
+package aficion.verb;
 
 import aficion.catalogue.Colour;
 import aficion.job.CircuitId;
@@ -30,20 +30,24 @@ public final class Connection {
         if (one.isEmpty() || other.isEmpty() || one.equals(other)) {
             return Optional.empty();
         }
-        var zone = job.part(other.get().part()).zone();
-        return Optional.of(
-                new Wire(
-                        NewNames.wire(job),
-                        NewNames.number(job, circuit),
-                        circuit,
-                        Ends.on(job, one.get()),
-                        Ends.on(job, other.get()),
-                        colour(job, one.get(), other.get()),
-                        Ends.thinnest(job),
-                        Ends.cover(zone),
-                        new RunLength.Assumed(FIRST),
-                        zone,
-                        Optional.empty()));
+        return Optional.of(between(job, circuit, one.get(), other.get()));
+    }
+
+    /** The wire between two terminals that are there. */
+    public static Wire between(Job job, CircuitId circuit, Terminal one, Terminal other) {
+        var zone = job.part(other.part()).zone();
+        return new Wire(
+                NewNames.wire(job),
+                NewNames.number(job, circuit),
+                circuit,
+                Ends.on(job, one),
+                Ends.on(job, other),
+                colour(job, one, other),
+                Ends.thinnest(job),
+                Ends.cover(zone),
+                new RunLength.Assumed(FIRST),
+                zone,
+                Optional.empty());
     }
 
     private static Optional<Terminal> terminal(Job job, String text) {

@@ -1,0 +1,39 @@
+package aficion.check;
+
+import aficion.catalogue.Purpose;
+import aficion.identify.Purposes;
+import aficion.job.Pinned.Trait;
+import aficion.job.Wire;
+import aficion.job.WireColour;
+import aficion.job.edit.Edit;
+import aficion.size.Assessment;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Wires of another colour than the scheme of the house asks for what they are for. */
+final class ColourRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        var colouring = job.rules().colours();
+        if (colouring.isEmpty()) {
+            return Stream.empty();
+        }
+        var purposes = Purposes.of(job);
+        return job.wires().stream()
+                .filter(wire -> purposes.containsKey(wire.id()) && !wire.holds(Trait.COLOUR))
+                .flatMap(wire ->
+                        colouring.get().colour(purposes.get(wire.id())).stream()
+                                .filter(wanted -> !wanted.equals(wire.colour()))
+                                .map(wanted -> found(wire, purposes.get(wire.id()), wanted)));
+    }
+
+    private static Finding found(Wire wire, Purpose purpose, WireColour wanted) {
+        return new Finding.ColourNotOfScheme(
+                wire.id(),
+                purpose,
+                wire.colour(),
+                wanted,
+                List.of(new Edit.Recolour(wire.id(), wanted)));
+    }
+}

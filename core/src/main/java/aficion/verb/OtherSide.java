@@ -1,0 +1,144 @@
+package aficion.verb;
+
+import aficion.catalogue.Colour;
+import aficion.job.End;
+import aficion.job.Job;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.WireColour;
+import aficion.job.edit.Edit;
+import aficion.job.edit.Edit.Deed;
+import aficion.job.edit.NewNames;
+import aficion.verb.Attempt.Possible;
+import aficion.verb.Attempt.Refusal;
+import aficion.verb.Attempt.Refused;
+import java.util.ArrayList;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Does the other side as one side is: a part with its wires, the name and the colours mirrored. A
+ * wire whose other end has a counterpart on the other side, a part or a pin, goes there; else it
+ * shares that end.
+ */
+public final class OtherSide {
+    private static final Map<String, String> WORDS =
+            Map.of("left", "right", "right", "left", "links", "rechts", "rechts", "links");
+
+    /** Pins that stand for a side: of a signal switch, of a parking-lamp switch. */
+    private static final Map<String, String> PINS =
+            Map.of("L", "R", "R", "L", "49aL", "49aR", "49aR", "49aL", "58L", "58R", "58R", "58L");
+
+    /** Left and right of BS AU 7, DIN 72551 (signals, side) and trailer practice. */
+    private static final Map<WireColour, WireColour> COLOURS =
+            both(
+                    Map.of(
+                            traced(Colour.GREEN, Colour.RED), traced(Colour.GREEN, Colour.WHITE),
+                            traced(Colour.BLACK, Colour.WHITE), traced(Colour.BLACK, Colour.GREEN),
+                            traced(Colour.SLATE, Colour.BLACK), traced(Colour.SLATE, Colour.RED),
+                            WireColour.plain(Colour.YELLOW), WireColour.plain(Colour.GREEN)));
+
+    private OtherSide() {}
+
+    private static WireColour traced(Colour base, Colour tracer) {
+        return new WireColour(base, Optional.of(tracer));
+    }
+
+    private static Map<WireColour, WireColour> both(Map<WireColour, WireColour> oneWay) {
+        var all = new java.util.HashMap<>(oneWay);
+        oneWay.forEach((one, other) -> all.put(other, one));
+        return Map.copyOf(all);
+    }
+
+    public static Attempt of(Job job, PartId part) {
+        var one = job.part(part);
+        var name = mirrored(one.name());
+        if (name.isEmpty()) {
+            return new Refused(Refusal.NO_SIDE);
+        }
+        if (named(job, name.get()).isPresent()) {
+            return new Refused(Refusal.NOTHING_TO_DO);
+        }
+        var letter = part.value().replaceAll("\\d+$", "");
+        var other =
+                new Part(
+                        NewNames.part(job, letter),
+                        name.get(),
+                        one.zone(),
+                        one.mount(),
+                        one.kind());
+        var edits = new ArrayList<Edit>();
+        edits.add(new Edit.AddPart(other));
+        var now = edits.getFirst().apply(job);
+        for (var wire : job.wires()) {
+            if (wire.terminals().stream().anyMatch(end -> end.part().equals(part))) {
+                var copy =
+                        wire.like(
+                                        NewNames.wire(now),
+                                        NewNames.number(now, wire.circuit()),
+                                        end(now, wire.from(), part, other),
+                                        end(now, wire.to(), part, other))
+                                .withColour(colour(job, wire));
+                var add = new Edit.AddWire(copy);
+                now = add.apply(now);
+                edits.add(add);
+            }
+        }
+        return new Possible(new Edit.Together(Deed.OTHER_SIDE, edits));
+    }
+
+    /** The name with its side exchanged; empty where it says none. */
+    private static Optional<String> mirrored(String name) {
+        for (var word : WORDS.entrySet()) {
+            int at = name.toLowerCase(Locale.ROOT).indexOf(word.getKey());
+            if (at >= 0) {
+                boolean capital = Character.isUpperCase(name.charAt(at));
+                var side = word.getValue();
+                return Optional.of(
+                        name.substring(0, at)
+                                + (capital
+                                        ? side.substring(0, 1).toUpperCase(Locale.ROOT)
+                                                + side.substring(1)
+                                        : side)
+                                + name.substring(at + word.getKey().length()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Part> named(Job job, String name) {
+        return job.parts().stream().filter(part -> part.name().equals(name)).findFirst();
+    }
+
+    private static End end(Job job, End end, PartId part, Part other) {
+        var at = end.terminal();
+        if (at.part().equals(part)) {
+            return new End(other.terminal(at.pin()), end.termination());
+        }
+        return new End(counterpart(job, at), end.termination());
+    }
+
+    /** The same place on the other side, where there is one. */
+    private static Terminal counterpart(Job job, Terminal at) {
+        var there = job.part(at.part());
+        var other =
+                mirrored(there.name())
+                        .flatMap(name -> named(job, name))
+                        .filter(found -> found.kind().pins().contains(at.pin()));
+        if (other.isPresent()) {
+            return other.get().terminal(at.pin());
+        }
+        var pin = PINS.get(at.pin());
+        return pin != null && there.kind().pins().contains(pin) ? there.terminal(pin) : at;
+    }
+
+    /** The other side's colour, where the wire does not simply share its end with this side. */
+    private static WireColour colour(Job job, Wire wire) {
+        boolean moves =
+                wire.terminals().stream().anyMatch(end -> !counterpart(job, end).equals(end));
+        return moves ? COLOURS.getOrDefault(wire.colour(), wire.colour()) : wire.colour();
+    }
+}

@@ -1,0 +1,216 @@
+package aficion.verb;
+
+import aficion.job.CircuitId;
+import aficion.job.ControlKind;
+import aficion.job.End;
+import aficion.job.GuardKind;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.RunLength;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.job.edit.Edit.Deed;
+import aficion.job.edit.NewNames;
+import aficion.quantity.Metres;
+import aficion.verb.Attempt.Possible;
+import aficion.verb.Attempt.Refusal;
+import aficion.verb.Attempt.Refused;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Puts a part into a wire, onto a terminal, or in the place of another. */
+public final class Placing {
+    /** How long the piece before a new part is, until it is measured. */
+    private static final Metres PIECE = new Metres(0.3);
+
+    private final Job job;
+    private final String name;
+    private final Kind kind;
+
+    private Placing(Job job, String name, Kind kind) {
+        this.job = job;
+        this.name = name;
+        this.kind = kind;
+    }
+
+    /** Cuts a wire and leads it through the part. */
+    public static Attempt into(Job job, WireId wire, String name, Kind kind) {
+        return new Placing(job, name, kind).into(job.wire(wire));
+    }
+
+    /** Adds the part with a wire from a terminal to its feed, and its return to earth. */
+    public static Attempt onto(Job job, CircuitId circuit, Terminal at, String name, Kind kind) {
+        return new Placing(job, name, kind).onto(circuit, at);
+    }
+
+    /** Adds the part with nothing joined to it. */
+    public static Edit loose(Job job, Part like, String name, Kind kind) {
+        return new Edit.AddPart(NewNames.part(job, letter(kind), like.zone(), kind).withName(name));
+    }
+
+    /** Puts the part where another is; every wire stays on its pin. */
+    public static Attempt instead(Job job, PartId part, Kind kind) {
+        boolean kept =
+                job.wires().stream()
+                        .flatMap(wire -> wire.terminals().stream())
+                        .filter(end -> end.part().equals(part))
+                        .allMatch(end -> kind.pins().contains(end.pin()));
+        boolean hangs = job.part(part).mount().isPresent() && kind.casePin().isEmpty();
+        boolean holds =
+                job.part(part).kind() instanceof JoinKind.EarthPoint
+                        && !(kind instanceof JoinKind.EarthPoint);
+        if (!kept || hangs || holds) {
+            return new Refused(Refusal.OTHER_PINS);
+        }
+        return kind.equals(job.part(part).kind())
+                ? new Refused(Refusal.NOTHING_TO_DO)
+                : new Possible(new Edit.Refit(part, kind));
+    }
+
+    private Attempt into(Wire wire) {
+        if (kind instanceof ControlKind.Relay) {
+            return RelayInsertion.into(job, wire)
+                    .<Attempt>map(Possible::new)
+                    .orElse(new Refused(Refusal.NO_EARTH_POINT));
+        }
+        var way = way(kind);
+        if (way.isEmpty()) {
+            return new Refused(Refusal.NO_WAY_THROUGH);
+        }
+        var part = NewNames.part(job, letter(kind), wire.zone(), fresh()).withName(name);
+        var lead =
+                wire.like(
+                                NewNames.wire(job),
+                                NewNames.number(job, wire.circuit()),
+                                wire.from(),
+                                end(part, way.get().in()))
+                        .withLength(new RunLength.Assumed(PIECE));
+        var insert = new Edit.InsertPart(wire.id(), part, way.get().in(), way.get().out(), lead);
+        return new Possible(earthed(part, insert, wire.circuit(), lead));
+    }
+
+    /** The edit, and the return of what has one: a diode has none, an electronic flasher does. */
+    private Edit earthed(Part part, Edit edit, CircuitId circuit, Wire like) {
+        var back = returns(part, circuit, like, edit.apply(job));
+        return back.isEmpty() ? edit : new Edit.Together(Deed.ADD_PART, with(edit, back));
+    }
+
+    private Attempt onto(CircuitId circuit, Terminal at) {
+        var pin = feedPin(kind);
+        if (pin.isEmpty()) {
+            return new Refused(Refusal.NO_WAY_THROUGH);
+        }
+        var zone = job.part(at.part()).zone();
+        var part = NewNames.part(job, letter(kind), zone, fresh()).withName(name);
+        var add = new Edit.AddPart(part);
+        var with = add.apply(job);
+        var wire = Connection.between(with, circuit, at, part.terminal(pin.get()));
+        var join = new Edit.AddWire(wire);
+        var edits = new ArrayList<Edit>(List.of(add, join));
+        edits.addAll(returns(part, circuit, wire, join.apply(with)));
+        return new Possible(new Edit.Together(Deed.ADD_PART, edits));
+    }
+
+    /** What takes a part's return to earth: its case, or a wire. */
+    private List<Edit> returns(Part part, CircuitId circuit, Wire like, Job with) {
+        var pin = part.kind().pins().contains("31") ? Optional.of("31") : coilReturn(part.kind());
+        var earth = Earths.nearest(job, part.zone());
+        if (pin.isEmpty() || earth.isEmpty()) {
+            return List.of();
+        }
+        if (part.kind().casePin().equals(pin)) {
+            return List.of(new Edit.Mount(part.id(), earth.get().id()));
+        }
+        var wire =
+                Connection.between(
+                        with, circuit, part.terminal(pin.get()), earth.get().terminal("E"));
+        return List.of(new Edit.AddWire(wire.withLength(like.length())));
+    }
+
+    private static Optional<String> coilReturn(Kind kind) {
+        return kind instanceof ControlKind.Relay ? Optional.of("85") : Optional.empty();
+    }
+
+    private static List<Edit> with(Edit first, List<Edit> more) {
+        var all = new ArrayList<Edit>(List.of(first));
+        all.addAll(more);
+        return all;
+    }
+
+    private static End end(Part part, String pin) {
+        return new End(part.terminal(pin), Ends.usual(part, pin));
+    }
+
+    /** The kind, a switch with a control that no other has. */
+    private Kind fresh() {
+        return kind instanceof ControlKind.Switch hand ? NewNames.control(job, hand) : kind;
+    }
+
+    /** The two pins a wire can be led through. */
+    private record Way(String in, String out) {}
+
+    private static Optional<Way> way(Kind kind) {
+        return switch (kind) {
+            case GuardKind.Fuse _, JoinKind.Resistor _ -> Optional.of(new Way("1", "2"));
+            case JoinKind.Diode _ -> Optional.of(new Way("A", "K"));
+            case JoinKind.Splice _ -> Optional.of(new Way("J", "J"));
+            case LoadKind.Ammeter _ -> Optional.of(new Way("A", "B"));
+            case JoinKind.Stabiliser _ -> Optional.of(new Way("B", "I"));
+            case ControlKind.Flasher _ -> Optional.of(new Way("49", "49a"));
+            case LoadKind.WarningLamp _ -> Optional.of(new Way("1", "2"));
+            case GuardKind.FuseBox box -> first(box);
+            case JoinKind.Connector(var ways, _) ->
+                    ways.stream().findFirst().map(way -> new Way(way + "a", way + "b"));
+            case ControlKind.Switch hand ->
+                    hand.contacts().stream()
+                            .findFirst()
+                            .map(contact -> new Way(contact.one(), contact.other()));
+            case ControlKind.LatchingRelay _ -> Optional.of(new Way("30", "87"));
+            case ControlKind _, LoadKind _, JoinKind _, SourceKind _ -> Optional.empty();
+        };
+    }
+
+    private static Optional<Way> first(GuardKind.FuseBox box) {
+        return box.ways().stream().findFirst().map(way -> new Way(way.in(), way.out()));
+    }
+
+    /** The pin that a part is fed at. */
+    private static Optional<String> feedPin(Kind kind) {
+        return way(kind)
+                .map(Way::in)
+                .or(() ->
+                        kind.pins().stream()
+                                .filter(pin -> !pin.equals("31") && !pin.equals("85"))
+                                .findFirst());
+    }
+
+    /** The letter parts of a kind are named by. */
+    private static String letter(Kind kind) {
+        return switch (kind) {
+            case SourceKind _ -> "G";
+            case GuardKind _ -> "F";
+            case ControlKind.Relay _, ControlKind.LatchingRelay _, ControlKind.Flasher _ -> "K";
+            case ControlKind.Module _, ControlKind.IgnitionBox _ -> "A";
+            case ControlKind.Switch _, ControlKind.LevelSwitch _, ControlKind.Points _ -> "S";
+            case LoadKind.Lamp _, LoadKind.WarningLamp _, LoadKind.LedLamp _ -> "H";
+            case LoadKind.Motor _, LoadKind.TwoSpeedMotor _, LoadKind.Starter _ -> "M";
+            case LoadKind.Gauge _, LoadKind.Ammeter _, LoadKind.Voltmeter _ -> "P";
+            case LoadKind.IgnitionCoil _, LoadKind.Magneto _ -> "T";
+            case LoadKind.Load _, LoadKind.Buzzer _, LoadKind.Heater _ -> "R";
+            case JoinKind.Splice _ -> "J";
+            case JoinKind.Connector _ -> "X";
+            case JoinKind.EarthPoint _ -> "E";
+            case JoinKind.Diode _ -> "V";
+            case JoinKind.Resistor _, JoinKind.Stabiliser _, JoinKind.Sender _ -> "R";
+            case JoinKind.Capacitor _ -> "C";
+        };
+    }
+}

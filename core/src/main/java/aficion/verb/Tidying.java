@@ -1,0 +1,102 @@
+package aficion.verb;
+
+import aficion.identify.Purposes;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Pinned.Trait;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.job.edit.Edit.Deed;
+import aficion.size.Assessment;
+import aficion.verb.Attempt.Possible;
+import aficion.verb.Attempt.Refusal;
+import aficion.verb.Attempt.Refused;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+
+/** Puts the wires of a circuit in order: numbers along the path, colours of the scheme, sizes. */
+public final class Tidying {
+    private Tidying() {}
+
+    /** Numbers the wires of a circuit along the path, from the source on. */
+    public static Attempt renumber(Job job, CircuitId circuit) {
+        int prefix = job.circuit(circuit).number();
+        var edits = new ArrayList<Edit>();
+        int next = 1;
+        for (var wire : alongThePath(job.wiresOf(circuit))) {
+            var number = "%d.%02d".formatted(prefix, next++);
+            if (!wire.number().equals(number)) {
+                edits.add(new Edit.Renumber(wire.id(), number));
+            }
+        }
+        return together(Deed.RENUMBER, edits);
+    }
+
+    /** Paints the wires of a circuit by the scheme of the house, those left to the program. */
+    public static Attempt recolour(Job job, CircuitId circuit) {
+        var colouring = job.rules().colours();
+        if (colouring.isEmpty()) {
+            return new Refused(Refusal.NO_SCHEME);
+        }
+        var purposes = Purposes.of(job);
+        var edits = new ArrayList<Edit>();
+        for (var wire : job.wiresOf(circuit)) {
+            var purpose = purposes.get(wire.id());
+            if (purpose != null && !wire.holds(Trait.COLOUR)) {
+                colouring
+                        .get()
+                        .colour(purpose)
+                        .filter(colour -> !colour.equals(wire.colour()))
+                        .ifPresent(colour -> edits.add(new Edit.Recolour(wire.id(), colour)));
+            }
+        }
+        return together(Deed.RECOLOUR, edits);
+    }
+
+    /** Gives the wires of a circuit the size they need, those left to the program. */
+    public static Attempt resize(Assessment assessment, CircuitId circuit) {
+        var edits = new ArrayList<Edit>();
+        for (var wire : assessment.job().wiresOf(circuit)) {
+            var sizing = assessment.sizings().get(wire.id());
+            if (sizing != null && !wire.holds(Trait.SIZE)) {
+                sizing.needed()
+                        .filter(needed -> !needed.size().equals(wire.size()))
+                        .ifPresent(needed -> edits.add(new Edit.Resize(wire.id(), needed.size())));
+            }
+        }
+        return together(Deed.RESIZE, edits);
+    }
+
+    private static Attempt together(Deed deed, List<Edit> edits) {
+        return edits.isEmpty()
+                ? new Refused(Refusal.NOTHING_TO_DO)
+                : new Possible(new Edit.Together(deed, edits));
+    }
+
+    /** Depth-first along the feed, beginning with what no other wire of the circuit feeds. */
+    private static List<Wire> alongThePath(List<Wire> wires) {
+        var order = new LinkedHashSet<Wire>();
+        wires.stream()
+                .sorted(Comparator.comparing((Wire wire) -> fed(wires, wire) ? 1 : 0))
+                .forEach(wire -> follow(wires, wire, order));
+        return List.copyOf(order);
+    }
+
+    private static boolean fed(List<Wire> wires, Wire wire) {
+        return wires.stream()
+                .anyMatch(other ->
+                        other.to().terminal().part().equals(wire.from().terminal().part()));
+    }
+
+    private static void follow(List<Wire> wires, Wire wire, LinkedHashSet<Wire> order) {
+        if (order.add(wire)) {
+            Terminal end = wire.to().terminal();
+            wires.stream()
+                    .filter(next -> next.from().terminal().part().equals(end.part()))
+                    .forEach(next -> follow(wires, next, order));
+        }
+    }
+}
