@@ -36,7 +36,9 @@ public record Recipe(
         GAUGES,
         COMFORT,
         ENGINE,
-        EXTRAS
+        EXTRAS,
+        /** The user's own. */
+        OWN
     }
 
     /** What its circuit is called: the name without the manner. */

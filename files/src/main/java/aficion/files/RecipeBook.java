@@ -31,8 +31,6 @@ import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Recipes as JSON: kinds of parts, colours and zones as in a job file. A part or wire with {@code
@@ -163,7 +161,8 @@ public final class RecipeBook {
             if (holds(node, answers)) {
                 var id = new PartId(word(node, "id"));
                 var kind =
-                        MAPPER.treeToValue(filled(node.path("kind"), vehicle, answers), Kind.class);
+                        MAPPER.treeToValue(
+                                Filling.fill(node.path("kind"), vehicle, answers), Kind.class);
                 var zone = constant(Zone.class, word(node, "zone"));
                 parts.add(new Part(id, word(node, "name"), zone, Optional.empty(), kind));
                 if (node.has("earth")) {
@@ -206,41 +205,6 @@ public final class RecipeBook {
             }
         }
         return true;
-    }
-
-    private static JsonNode filled(JsonNode node, Vehicle vehicle, Map<String, String> answers) {
-        return switch (node) {
-            case ObjectNode object -> {
-                var copy = MAPPER.createObjectNode();
-                object.properties()
-                        .forEach(field ->
-                                copy.set(
-                                        field.getKey(),
-                                        filled(field.getValue(), vehicle, answers)));
-                yield copy;
-            }
-            case ArrayNode array -> {
-                var copy = MAPPER.createArrayNode();
-                array.forEach(element -> copy.add(filled(element, vehicle, answers)));
-                yield copy;
-            }
-            default -> {
-                var text = node.isString() ? node.stringValue() : "";
-                yield text.startsWith("$")
-                        ? MAPPER.getNodeFactory().numberNode(number(text, vehicle, answers))
-                        : node;
-            }
-        };
-    }
-
-    private static double number(String text, Vehicle vehicle, Map<String, String> answers) {
-        var factors = text.substring(1).split("\\*", 2);
-        double value =
-                factors[0].equals("system")
-                        ? vehicle.system().value()
-                        : Double.parseDouble(answers.getOrDefault(factors[0], "NaN"));
-        require(!Double.isNaN(value), text);
-        return factors.length == 2 ? value * Double.parseDouble(factors[1]) : value;
     }
 
     private static Place place(String text) {

@@ -117,7 +117,10 @@ class RecipeBookTest {
     void thereAreRecipesForEveryGroup() {
         assertThat(BOOK).hasSizeGreaterThanOrEqualTo(30);
         assertThat(BOOK.values().stream().map(Recipe::group).distinct())
-                .containsExactlyInAnyOrder(Recipe.Group.values());
+                .containsExactlyInAnyOrder(
+                        Stream.of(Recipe.Group.values())
+                                .filter(group -> group != Recipe.Group.OWN)
+                                .toArray(Recipe.Group[]::new));
     }
 
     @Test

@@ -1,0 +1,105 @@
+package aficion.files;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * What the running programs of one user know of each other's jobs: which were open lately, and
+ * which is open now. A job is held by a lock of the operating system, which ends with the program
+ * that holds it, however that ends.
+ */
+public final class Desk {
+    private static final int MOST = 8;
+
+    private final Path folder;
+
+    public Desk(Path folder) {
+        this.folder = folder;
+    }
+
+    /** The usual folder of a user. */
+    public static Desk usual() {
+        return new Desk(Recovery.usualFolder().resolveSibling("desk"));
+    }
+
+    /** A job that is held open. */
+    public static final class Held implements AutoCloseable {
+        private final FileChannel channel;
+
+        private Held(FileChannel channel) {
+            this.channel = channel;
+        }
+
+        @Override
+        public void close() {
+            try {
+                channel.close();
+            } catch (IOException gone) {
+                // The lock ends with the channel either way.
+            }
+        }
+    }
+
+    /** Holds a job open; empty when another window has it. */
+    public Optional<Held> hold(Path job) throws IOException {
+        Files.createDirectories(folder);
+        var real = Files.exists(job) ? job.toRealPath() : job.toAbsolutePath().normalize();
+        var name = UUID.nameUUIDFromBytes(real.toString().getBytes(StandardCharsets.UTF_8));
+        var channel =
+                FileChannel.open(
+                        folder.resolve(name + ".lock"),
+                        StandardOpenOption.CREATE,
+                        StandardOpenOption.WRITE);
+        try {
+            if (channel.tryLock() != null) {
+                return Optional.of(new Held(channel));
+            }
+        } catch (OverlappingFileLockException sameProgram) {
+            // Another window of this program has it.
+        }
+        channel.close();
+        return Optional.empty();
+    }
+
+    private Path list() {
+        return folder.resolve("recent.txt");
+    }
+
+    /** The jobs that were open lately and are still there, the last one first. */
+    public List<Path> recent() {
+        try {
+            return Files.exists(list())
+                    ? Files.readAllLines(list()).stream()
+                            .filter(line -> !line.isBlank())
+                            .map(Path::of)
+                            .filter(Files::exists)
+                            .limit(MOST)
+                            .toList()
+                    : List.of();
+        } catch (IOException | IllegalArgumentException unreadable) {
+            return List.of();
+        }
+    }
+
+    /** Puts a job at the head of those that were open lately. */
+    public void remember(Path job) throws IOException {
+        Files.createDirectories(folder);
+        var lines = new ArrayList<String>();
+        lines.add(job.toAbsolutePath().normalize().toString());
+        recent().stream()
+                .map(Path::toString)
+                .filter(line -> !line.equals(lines.getFirst()))
+                .limit(MOST - 1L)
+                .forEach(lines::add);
+        Files.write(list(), lines, StandardCharsets.UTF_8);
+    }
+}

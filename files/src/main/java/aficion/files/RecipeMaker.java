@@ -1,0 +1,133 @@
+package aficion.files;
+
+import aficion.identify.Feeds;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.ControlKind;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Makes a recipe of a circuit: its own parts as they are, its ends on other circuits as places to
+ * be found again in another vehicle, by what they are: a feed that is live when, an earth, a
+ * switch, a part of a kind, a named joint.
+ */
+public final class RecipeMaker {
+    private static final JsonMapper MAPPER = JobMapping.mapper();
+
+    private final Job job;
+    private final Circuit circuit;
+    private final Set<PartId> own = new HashSet<>();
+    private final Map<Terminal, Feeds.Offer> feeds = new HashMap<>();
+
+    private RecipeMaker(Job job, CircuitId circuit) {
+        this.job = job;
+        this.circuit = job.circuit(circuit);
+        Feeds.of(job).forEach(offer -> feeds.put(offer.terminal(), offer));
+        job.partsOf(circuit).forEach(part -> own.add(part.id()));
+        job.wires().stream()
+                .filter(wire -> !wire.circuit().equals(circuit))
+                .flatMap(wire -> wire.terminals().stream())
+                .forEach(end -> own.remove(end.part()));
+        job.parts().stream()
+                .filter(part ->
+                        part.kind() instanceof JoinKind.EarthPoint
+                                || part.kind() instanceof SourceKind.Battery)
+                .forEach(part -> own.remove(part.id()));
+    }
+
+    /**
+     * The text of the recipe.
+     *
+     * @param id its name in files
+     * @param name what it is called
+     */
+    public static String of(Job job, CircuitId circuit, String id, String name, String says) {
+        return new RecipeMaker(job, circuit).text(id, name, says);
+    }
+
+    private String text(String id, String name, String says) {
+        var tree =
+                MAPPER.createObjectNode()
+                        .put("format", "aficion-recipe")
+                        .put("version", 1)
+                        .put("id", id)
+                        .put("group", "own")
+                        .put("name", name)
+                        .put("says", says)
+                        .put("drops", key(circuit.drops()));
+        tree.putArray("questions");
+        var parts = tree.putArray("parts");
+        job.parts().stream()
+                .filter(part -> own.contains(part.id()))
+                .forEach(part -> write(part, parts.addObject()));
+        var wires = tree.putArray("wires");
+        job.wiresOf(circuit.id()).forEach(wire -> write(wire, wires.addObject()));
+        return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(tree) + "\n";
+    }
+
+    private void write(Part part, ObjectNode node) {
+        node.put("id", part.id().value()).put("name", part.name()).put("zone", key(part.zone()));
+        part.mount()
+                .map(job::part)
+                .ifPresent(earth -> {
+                    if (earth.kind() instanceof JoinKind.EarthPoint(var mass, _)) {
+                        node.put("earth", key(mass));
+                    }
+                });
+        node.set("kind", MAPPER.valueToTree(part.kind()));
+    }
+
+    private void write(Wire wire, ObjectNode node) {
+        node.put("from", place(wire.from().terminal())).put("to", place(wire.to().terminal()));
+        node.set("colour", MAPPER.valueToTree(wire.colour()));
+        node.put("zone", key(wire.zone())).put("length", wire.length().metres().value());
+        wire.unguarded().ifPresent(why -> node.put("unguarded", key(why)));
+    }
+
+    private String place(Terminal at) {
+        if (own.contains(at.part())) {
+            return at.toString();
+        }
+        var part = job.part(at.part());
+        if (part.kind() instanceof JoinKind.EarthPoint(var mass, _)) {
+            return "earth:" + key(mass);
+        }
+        if (part.kind() instanceof SourceKind.Battery) {
+            return at.pin().equals(Feeds.livePost(job.vehicle()))
+                    ? "battery:live"
+                    : "battery:earthed";
+        }
+        var feed = feeds.get(at);
+        if (feed != null) {
+            return "feed:" + key(feed.feed()) + (feed.fused() ? "+fuse" : "");
+        }
+        if (part.kind() instanceof ControlKind.Switch hand) {
+            return "switch:" + hand.control() + "." + at.pin();
+        }
+        return part.kind() instanceof JoinKind.Splice
+                ? "named:" + part.name() + "." + at.pin()
+                : "part:" + kind(part.kind()) + "." + at.pin();
+    }
+
+    private static String kind(Kind kind) {
+        return MAPPER.valueToTree(kind).path("type").stringValue();
+    }
+
+    private static String key(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

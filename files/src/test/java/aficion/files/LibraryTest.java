@@ -1,0 +1,261 @@
+package aficion.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.files.PartsBook.Entry;
+import aficion.files.PartsBook.Group;
+import aficion.job.Circuit;
+import aficion.job.Colouring;
+import aficion.job.Figures;
+import aficion.job.HouseRules;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Pinned.Trait;
+import aficion.job.School;
+import aficion.job.Vehicle;
+import aficion.job.edit.Edit;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
+import aficion.recipe.Insertion;
+import aficion.recipe.Insertion.Fit;
+import aficion.size.Assessment;
+import aficion.verb.Attempt;
+import aficion.verb.Placing;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What a user keeps beyond one job, and the parts on the shelf. */
+class LibraryTest {
+    private static final Vehicle VEHICLE =
+            new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE);
+
+    @TempDir private Path folder;
+
+    private static Job vehicle(HouseRules rules, String... recipes) {
+        var book =
+                RecipeBook.shipped().stream()
+                        .collect(Collectors.toMap(recipe -> recipe.id(), recipe -> recipe));
+        var job = Job.empty(VEHICLE, rules);
+        for (var id : recipes) {
+            job = ((Fit.Fits) Insertion.of(job, book.get(id), Map.of())).job();
+        }
+        return job;
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {6, 12, 24})
+    void everyPartOnTheShelfFitsTheSystem(double system) {
+        var shelf =
+                PartsBook.shipped(
+                        new Vehicle("test", 1960, new Volts(system), Vehicle.Pole.NEGATIVE));
+
+        assertThat(shelf).hasSizeGreaterThan(80);
+        assertThat(shelf.stream().map(Entry::id).distinct()).hasSize(shelf.size());
+        assertThat(shelf.stream().map(Entry::group).distinct()).hasSize(5);
+        assertThat(shelf)
+                .filteredOn(entry -> entry.id().equals("battery"))
+                .extracting(entry -> Figures.of(entry.kind()).getFirst().value().value())
+                .containsExactly(system);
+    }
+
+    /** Whatever its kind, each figure of a part can be changed and stays what it was made. */
+    @Test
+    void everyFigureOfEveryPartCanBeChanged() {
+        for (var entry : PartsBook.shipped(VEHICLE)) {
+            for (var figure : Figures.of(entry.kind())) {
+                double wanted = figure.value().value() * 0.99;
+                Optional<Double> changed;
+                try {
+                    changed =
+                            Figures.of(Figures.with(entry.kind(), figure.path(), wanted)).stream()
+                                    .filter(other -> other.path().equals(figure.path()))
+                                    .map(other -> other.value().value())
+                                    .findFirst();
+                } catch (IllegalArgumentException outOfBounds) {
+                    changed = Optional.of(wanted);
+                }
+                assertThat(changed).as(entry.id() + " " + figure.path()).contains(wanted);
+            }
+        }
+        assertThatThrownBy(() -> Figures.with(new JoinKind.Resistor(new Ohms(1)), "resistance", -1))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Figures.with(new JoinKind.Splice(), "resistance", 1))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** Every part of the shelf goes onto a terminal, or says why it cannot. */
+    @Test
+    void everyPartGoesOntoATerminalAndTheJobStillSolves() {
+        var job = vehicle(HouseRules.USUAL, "start-solenoid", "main-feed", "key-switch");
+        var circuit = job.circuits().getLast().id();
+        var at =
+                job.parts().stream()
+                        .filter(part -> part.kind().pins().contains("15"))
+                        .findFirst()
+                        .orElseThrow()
+                        .terminal("15");
+        int placed = 0;
+        for (var entry : PartsBook.shipped(VEHICLE)) {
+            var attempt = Placing.onto(job, circuit, at, entry.name(), entry.kind());
+            if (attempt instanceof Attempt.Possible(var edit)) {
+                assertThat(Assessment.of(edit.apply(job)).worst().bases())
+                        .as(entry.id())
+                        .isNotEmpty();
+                placed++;
+            }
+        }
+        assertThat(placed).isGreaterThan(75);
+    }
+
+    @Test
+    void ownPartsAreKeptAndAListThatCannotBeReadIsNotLost() throws IOException {
+        var library = new Library(folder);
+        var part =
+                new Entry(
+                        "own-1",
+                        Group.OWN,
+                        "lucky dropper",
+                        "4 \u03a9",
+                        new JoinKind.Resistor(new Ohms(4)));
+        library.keep(part, VEHICLE);
+        library.keep(part, VEHICLE);
+
+        assertThat(library.parts(VEHICLE)).containsExactly(part);
+
+        Files.writeString(folder.resolve("parts.json"), "not ours");
+        assertThat(library.parts(VEHICLE)).isEmpty();
+        assertThatThrownBy(() -> library.keep(part, VEHICLE)).isInstanceOf(IOException.class);
+        assertThat(folder.resolve("parts.json")).hasContent("not ours");
+    }
+
+    @Test
+    void aCircuitBecomesARecipeForAnotherVehicle() throws IOException {
+        var job =
+                vehicle(
+                        HouseRules.USUAL,
+                        "start-solenoid",
+                        "main-feed",
+                        "key-switch",
+                        "fuses-6",
+                        "light-switch",
+                        "headlamps-relay");
+        var circuit = job.circuits().getLast();
+        var library = new Library(folder);
+        library.keepRecipe(
+                "my-lamps", RecipeMaker.of(job, circuit.id(), "my-lamps", "My lamps", "as I like"));
+        Files.writeString(folder.resolve("recipes/broken.json"), "{");
+
+        var recipes = library.recipes();
+        assertThat(recipes).hasSize(1);
+        var other =
+                vehicle(
+                        HouseRules.USUAL,
+                        "start-solenoid",
+                        "main-feed",
+                        "key-switch",
+                        "fuses-6",
+                        "light-switch");
+        var fit = (Fit.Fits) Insertion.of(other, recipes.getFirst(), Map.of());
+
+        assertThat(fit.job().wiresOf(fit.circuit().id())).hasSize(job.wiresOf(circuit.id()).size());
+        assertThat(fit.circuit().name()).isEqualTo("My lamps");
+        assertThat(Findings.of(Assessment.of(fit.job())))
+                .noneMatch(finding -> finding.severity() == Severity.DANGER);
+    }
+
+    @Test
+    void aHouseThatReturnsByWireGetsAnEarthWireToEachLamp() {
+        var byWire = HouseRules.USUAL.withSchool(School.WIRE_RETURN);
+        var recipes =
+                new String[] {
+                    "start-solenoid",
+                    "main-feed",
+                    "key-switch",
+                    "fuses-6",
+                    "light-switch",
+                    "side-tail"
+                };
+        var body = vehicle(HouseRules.USUAL, recipes);
+        var wired = vehicle(byWire, recipes);
+        long lamps =
+                wired.parts().stream().filter(part -> part.kind() instanceof LoadKind.Lamp).count();
+
+        assertThat(wired.parts().stream().filter(part -> part.kind() instanceof LoadKind.Lamp))
+                .allMatch(part -> part.mount().isEmpty());
+        assertThat(wired.wires().size()).isGreaterThanOrEqualTo(body.wires().size() + (int) lamps);
+        assertThat(Findings.of(Assessment.of(wired)))
+                .noneMatch(finding -> finding.severity() == Severity.DANGER);
+    }
+
+    /** What is new in a job file is written and read back. */
+    @Test
+    void houseRulesSettledTraitsAndAcceptancesAreKept() throws JobFileException {
+        var rules =
+                HouseRules.USUAL
+                        .withColours(new Colouring.Banded(aficion.catalogue.Colour.RED))
+                        .withSchool(School.SOLDERED)
+                        .withLaw("stop lamp required");
+        var job = vehicle(rules, "start-solenoid", "main-feed");
+        var wire = job.wires().getLast().id();
+        var changed =
+                new Edit.Accept(
+                                new aficion.job.Acceptance(
+                                        "LongDrop", wire.value(), "short trips only"))
+                        .apply(new Edit.Pin(wire, Trait.SIZE, true).apply(job));
+
+        assertThat(JobCodec.read(JobCodec.write(changed))).isEqualTo(changed);
+        assertThat(job.wires()).allMatch(each -> each.colour().british().equals("R"));
+    }
+
+    @Test
+    void aJobIsHeldByOneWindowAndRemembered() throws IOException {
+        var desk = new Desk(folder.resolve("desk"));
+        var job = Files.writeString(folder.resolve("a.aficion"), "");
+        var other = Files.writeString(folder.resolve("b.aficion"), "");
+        var held = desk.hold(job).orElseThrow();
+
+        assertThat(desk.hold(job)).isEmpty();
+        assertThat(desk.hold(folder.resolve("desk/../a.aficion"))).isEmpty();
+        held.close();
+        assertThat(desk.hold(job)).isPresent();
+
+        desk.remember(job);
+        desk.remember(other);
+        desk.remember(job);
+        assertThat(desk.recent()).containsExactly(job.toAbsolutePath(), other.toAbsolutePath());
+        Files.delete(job);
+        assertThat(desk.recent()).containsExactly(other.toAbsolutePath());
+    }
+
+    @Test
+    void aLoosePartHasNoWire() {
+        var job = vehicle(HouseRules.USUAL, "start-solenoid");
+        var loose =
+                Placing.loose(
+                                job,
+                                job.parts().getFirst(),
+                                "dropper",
+                                new JoinKind.Resistor(new Ohms(4)))
+                        .apply(job);
+
+        assertThat(loose.parts()).extracting(Part::id).contains(new PartId("R1"));
+        assertThat(loose.circuits())
+                .extracting(Circuit::name)
+                .isEqualTo(List.of("Battery and starting"));
+    }
+}
