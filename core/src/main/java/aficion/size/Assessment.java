@@ -1,5 +1,6 @@
 package aficion.size;
 
+import aficion.catalogue.FuseType;
 import aficion.job.Job;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
@@ -63,6 +64,18 @@ public record Assessment(
                         .orElse(new Amps(0));
         var wire = weakestBehind(fuse).orElse(new Amps(0));
         return GuardChoice.of(fuse.type(), load, wire, job.rules().fuseLoad());
+    }
+
+    /** The fuse of a family that a wire and its lasting load allow. */
+    public Optional<Amps> fuse(WireId wire, FuseType type) {
+        return sizing(wire)
+                .flatMap(sizing ->
+                        GuardChoice.of(
+                                        type,
+                                        sizing.steady(),
+                                        new Amps(sizing.carries().result().value()),
+                                        job.rules().fuseLoad())
+                                .marking());
     }
 
     /**

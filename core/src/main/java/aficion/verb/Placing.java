@@ -1,5 +1,6 @@
 package aficion.verb;
 
+import aficion.catalogue.Zone;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.End;
@@ -52,8 +53,9 @@ public final class Placing {
     }
 
     /** Adds the part with nothing joined to it. */
-    public static Edit loose(Job job, Part like, String name, Kind kind) {
-        return new Edit.AddPart(NewNames.part(job, letter(kind), like.zone(), kind).withName(name));
+    public static Edit loose(Job job, String name, Kind kind) {
+        var fresh = new Placing(job, name, kind).fresh();
+        return new Edit.AddPart(NewNames.part(job, letter(kind), Zone.CABIN, fresh).withName(name));
     }
 
     /** Puts the part where another is; every wire stays on its pin. */

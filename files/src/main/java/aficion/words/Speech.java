@@ -405,7 +405,7 @@ public final class Speech {
     }
 
     /** A place as it is kept in the job: a wire by its number, all else as it is. */
-    private String place(String kept) {
+    public String place(String kept) {
         return job.wires().stream()
                 .filter(wire -> wire.id().value().equals(kept))
                 .findFirst()

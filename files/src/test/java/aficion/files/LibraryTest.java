@@ -245,13 +245,7 @@ class LibraryTest {
     @Test
     void aLoosePartHasNoWire() {
         var job = vehicle(HouseRules.USUAL, "start-solenoid");
-        var loose =
-                Placing.loose(
-                                job,
-                                job.parts().getFirst(),
-                                "dropper",
-                                new JoinKind.Resistor(new Ohms(4)))
-                        .apply(job);
+        var loose = Placing.loose(job, "dropper", new JoinKind.Resistor(new Ohms(4))).apply(job);
 
         assertThat(loose.parts()).extracting(Part::id).contains(new PartId("R1"));
         assertThat(loose.circuits())

@@ -39,6 +39,22 @@ public record History(List<Step> past, Job present, List<Step> future) {
         return new History(longer, next, List.of());
     }
 
+    /** The steps after the first {@code kept} as one, when there are two or more. */
+    public History joined(int kept) {
+        if (past.size() < kept + 2) {
+            return this;
+        }
+        var steps = past.subList(kept, past.size());
+        var edits = steps.stream().map(Step::edit).toList();
+        var fewer = new ArrayList<>(past.subList(0, kept));
+        fewer.add(
+                new Step(
+                        new Edit.Together(Edit.Deed.GROUP, edits),
+                        steps.getFirst().before(),
+                        steps.getLast().after()));
+        return new History(fewer, present, future);
+    }
+
     /** The edit that {@link #undo} would take back. */
     public Optional<Edit> undoable() {
         return past.isEmpty() ? Optional.empty() : Optional.of(past.getLast().edit());

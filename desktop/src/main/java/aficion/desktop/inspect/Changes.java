@@ -1,7 +1,8 @@
 package aficion.desktop.inspect;
 
 import aficion.catalogue.WireSize;
-import aficion.desktop.theme.Texts;
+import aficion.desktop.field.Field;
+import aficion.desktop.field.FigureFields;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Part;
 import aficion.job.RunLength;
@@ -10,12 +11,6 @@ import aficion.job.edit.Edit;
 import aficion.words.Words;
 import java.util.Optional;
 import java.util.function.Function;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /**
@@ -47,9 +42,6 @@ final class Changes extends VBox {
                                 .filter(metres -> metres.value() > 0)
                                 .map(metres ->
                                         new Edit.SetLength(id, new RunLength.Measured(metres))));
-        changes.buttons(
-                changes.button("turn", new Edit.TurnRound(id)),
-                changes.button("remove", new Edit.RemoveWire(id)));
         return changes;
     }
 
@@ -62,7 +54,12 @@ final class Changes extends VBox {
                         text.isBlank()
                                 ? Optional.empty()
                                 : Optional.of(new Edit.Rename(part.id(), text)));
-        changes.buttons(changes.button("remove", new Edit.RemovePart(part.id())));
+        changes.getChildren()
+                .add(
+                        new FigureFields(
+                                part.kind(),
+                                bench.units(),
+                                kind -> bench.perform(new Edit.Refit(part.id(), kind))));
         return changes;
     }
 
@@ -70,71 +67,19 @@ final class Changes extends VBox {
         return text.isBlank() ? Optional.empty() : Optional.of(new Edit.Renumber(wire.id(), text));
     }
 
-    private void buttons(Node... buttons) {
-        var row = new HBox(8, buttons);
-        row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().add(row);
-    }
-
-    private Node button(String what, Edit edit) {
-        var button =
-                Texts.button(Words.of("change." + what), "plain-button", () -> bench.perform(edit));
-        button.setId("change-" + what);
-        return button;
-    }
-
     private void field(String what, String value, Function<String, Optional<? extends Edit>> read) {
-        var field = new TextField(value);
-        field.setId("change-" + what);
-        field.setAccessibleText(Words.of("change." + what));
-        field.setPrefColumnCount(11);
-        var trouble = Texts.wrapped("", "danger-text");
-        trouble.setManaged(false);
-        field.setOnAction(_ -> commit(field, value, read, trouble, what));
-        field.focusedProperty()
-                .addListener((_, _, focused) -> {
-                    if (!focused) {
-                        commit(field, value, read, trouble, what);
-                    }
-                });
-        field.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                field.setText(value);
-                trouble.setManaged(false);
-                trouble.setText("");
-                event.consume();
-            }
-        });
-        var row =
-                new HBox(
-                        8,
-                        Texts.label(Words.of("change." + what), "figure-name"),
-                        Texts.spring(),
-                        field);
-        row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(row, trouble);
+        getChildren()
+                .add(
+                        new Field(
+                                "change-" + what,
+                                Words.of("change." + what),
+                                value,
+                                text -> take(read.apply(text)),
+                                Words.of("change." + what + ".refused")));
     }
 
-    private void commit(
-            TextField field,
-            String value,
-            Function<String, Optional<? extends Edit>> read,
-            Label trouble,
-            String what) {
-        var text = field.getText().strip();
-        if (text.equals(value)) {
-            return;
-        }
-        try {
-            var edit = read.apply(text);
-            if (edit.isPresent()) {
-                bench.perform(edit.get());
-                return;
-            }
-        } catch (IllegalArgumentException refused) {
-            // The same words serve: the field says what it takes.
-        }
-        trouble.setText(Words.of("change." + what + ".refused"));
-        trouble.setManaged(true);
+    private boolean take(Optional<? extends Edit> edit) {
+        edit.ifPresent(bench::perform);
+        return edit.isPresent();
     }
 }

@@ -8,6 +8,7 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Assessed;
 import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Circuit;
 import aficion.job.ControlKind;
@@ -15,6 +16,7 @@ import aficion.job.GuardKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions.FuseSeat;
@@ -25,6 +27,7 @@ import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.size.GuardChoice;
 import aficion.size.WireSizing;
+import aficion.solve.OperatingPoint;
 import aficion.words.Words;
 import aficion.working.Working;
 import java.util.ArrayList;
@@ -49,11 +52,13 @@ import javafx.scene.paint.Color;
  */
 public final class Inspector extends StackPane {
     private final Workbench bench;
+    private final Verbs verbs;
     private final VBox body = new VBox();
     private boolean workingShown;
 
-    public Inspector(Workbench bench) {
+    public Inspector(Workbench bench, Verbs verbs) {
         this.bench = bench;
+        this.verbs = verbs;
         setId("inspector");
         getStyleClass().add("inspector");
         body.getStyleClass().add("inspector-body");
@@ -103,6 +108,7 @@ public final class Inspector extends StackPane {
             case Selection.Nothing() -> circuit();
             case Selection.OfWire(var id) -> bench.job().find(id).ifPresent(this::wire);
             case Selection.OfPart(var id) -> bench.job().find(id).ifPresent(this::part);
+            case Selection.OfTerminal(var at) -> terminal(at);
         }
     }
 
@@ -135,6 +141,8 @@ public final class Inspector extends StackPane {
                 Texts.wrapped(Words.of("inspect.nothing"), "quiet"));
         section(Words.of("inspect.stages"));
         stages(found);
+        section(Words.of("inspect.tidy"));
+        add(VerbKeys.tidying(verbs));
         section(Words.of("inspect.findings"));
         bench.assessed().get().ifPresent(assessed -> findings(assessed.of(found.id()), true));
         add(Texts.wrapped(Words.of("inspect.caution"), "caution"));
@@ -179,7 +187,7 @@ public final class Inspector extends StackPane {
                 .ifPresent(assessed ->
                         findings(about(assessed, new Subject.OfWire(wire.id())), false));
         section(Words.of("inspect.whatIf"));
-        add(new WhatIf(bench, wire.id()));
+        add(VerbKeys.trying(verbs), new WhatIf(bench, wire.id()));
         section(Words.of("inspect.ends"));
         add(
                 Texts.wrapped(speech.ends(wire)),
@@ -192,7 +200,12 @@ public final class Inspector extends StackPane {
                                         Words.of("inspect.guard"),
                                         speech.guard(found.guard(wire.id()), wire))));
         section(Words.of("inspect.change"));
-        add(Changes.of(bench, wire));
+        add(Changes.of(bench, wire), new FeedChoice(bench, wire), VerbKeys.changing(verbs));
+    }
+
+    /** The operating point, when it has a part: what is tried may lack it. */
+    private Optional<OperatingPoint> pointWith(PartId part) {
+        return bench.point().filter(point -> point.netlist().job().find(part).isPresent());
     }
 
     private String name(PartId part) {
@@ -237,6 +250,7 @@ public final class Inspector extends StackPane {
         var speech = bench.speech();
         section(Words.of("inspect.carries"));
         bench.point()
+                .filter(point -> point.netlist().job().find(wire.id()).isPresent())
                 .ifPresent(point -> {
                     add(
                             Texts.figure(
@@ -353,13 +367,15 @@ public final class Inspector extends StackPane {
         section(Words.of("inspect.terminals"));
         for (var terminal : part.terminals()) {
             var volts =
-                    bench.point().map(point -> speech.volts(point.voltsAt(terminal))).orElse("");
+                    pointWith(part.id())
+                            .map(point -> speech.volts(point.voltsAt(terminal)))
+                            .orElse("");
             add(Texts.figure(terminal.pin(), volts));
         }
         if (part.kind() instanceof LoadKind.Lamp(_, var filaments)) {
             section(Words.of("inspect.light"));
             for (var filament : filaments) {
-                bench.point()
+                pointWith(part.id())
                         .flatMap(point -> point.light(part.id(), filament.pin()))
                         .ifPresent(light ->
                                 add(
@@ -383,7 +399,44 @@ public final class Inspector extends StackPane {
                                         .toList(),
                                 false));
         section(Words.of("inspect.change"));
-        add(Changes.of(bench, part));
+        add(Changes.of(bench, part), VerbKeys.changing(verbs));
+        section(Words.of("inspect.whatIf"));
+        add(VerbKeys.trying(verbs));
+    }
+
+    /** One terminal: its volts, the wires on it, and what can be done there. */
+    private void terminal(Terminal at) {
+        var part = bench.job().part(at.part());
+        var speech = bench.speech();
+        add(
+                Texts.label(at.toString(), "inspector-title"),
+                Texts.wrapped(part.name() + ", " + speech.kind(part), "quiet"));
+        pointWith(at.part())
+                .ifPresent(point ->
+                        add(
+                                Texts.figure(
+                                        Words.of("inspect.volts"),
+                                        speech.volts(point.voltsAt(at)))));
+        section(Words.of("inspect.wires"));
+        var wires = bench.job().wiresAt(at);
+        if (wires.isEmpty()) {
+            add(Texts.label(Words.of("inspect.wires.none"), "quiet"));
+        }
+        wires.forEach(wire ->
+                add(
+                        Texts.button(
+                                speech.label(wire),
+                                "plain-button",
+                                () -> bench.selection().set(new Selection.OfWire(wire.id())))));
+        section(Words.of("inspect.findings"));
+        bench.assessed()
+                .get()
+                .ifPresent(
+                        assessed -> findings(about(assessed, new Subject.OfTerminal(at)), false));
+        section(Words.of("inspect.change"));
+        add(VerbKeys.changing(verbs));
+        section(Words.of("inspect.whatIf"));
+        add(VerbKeys.trying(verbs));
     }
 
     private static boolean isAbout(Subject subject, Part part) {
@@ -428,7 +481,7 @@ public final class Inspector extends StackPane {
         var conditions = bench.conditions().get();
         boolean out = conditions.pulled().contains(seat);
         var amps =
-                bench.point()
+                pointWith(seat.part())
                         .flatMap(point -> point.through(seat.part(), seat.way()))
                         .map(through -> speech.say(new Amps(Math.abs(through.value()))))
                         .orElse("");

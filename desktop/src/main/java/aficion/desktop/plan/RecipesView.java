@@ -4,6 +4,7 @@ import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.Library;
 import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
@@ -15,6 +16,7 @@ import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import aficion.words.Words;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -48,7 +50,7 @@ public final class RecipesView extends BorderPane {
     private final Workbench preview;
     private final Runnable close;
     private final FilteredList<Recipe> recipes =
-            new FilteredList<>(FXCollections.observableList(RecipeBook.shipped()));
+            new FilteredList<>(FXCollections.observableList(all()));
     private final ListView<Recipe> list = new ListView<>(recipes);
     private final Label name = Texts.label("", "sheet-title");
     private final Label says = Texts.wrapped("", "quiet");
@@ -81,6 +83,13 @@ public final class RecipesView extends BorderPane {
         bench.history().addListener(asking);
         addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         insert.setDisable(true);
+    }
+
+    /** The user's own recipes, then those that ship. */
+    private static List<Recipe> all() {
+        var all = new ArrayList<>(Library.usual().recipes());
+        all.addAll(RecipeBook.shipped());
+        return all;
     }
 
     /** Begins with the first recipe the vehicle lacks; the list takes the keyboard. */

@@ -28,7 +28,7 @@ public final class AficionApp extends Application {
 
     /** A bench with the words of the program. */
     public static Workbench bench(Clock clock) {
-        return new Workbench(clock, AficionApp::lettering);
+        return new Workbench(clock, AficionApp::lettering, UserUnits.METRIC);
     }
 
     private static Lettering lettering(Job job) {

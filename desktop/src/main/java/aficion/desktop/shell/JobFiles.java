@@ -6,8 +6,13 @@ import aficion.desktop.workbench.Workbench;
 import aficion.files.DemoJobs;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
+import aficion.files.Library;
+import aficion.files.RecipeMaker;
+import aficion.files.sheet.PathSvg;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
+import aficion.job.CircuitId;
+import aficion.job.Job;
 import aficion.size.Assessment;
 import aficion.words.Troubles;
 import aficion.words.Words;
@@ -20,10 +25,12 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ButtonType;
+import javafx.scene.control.TextInputDialog;
 import javafx.scene.layout.Region;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
@@ -58,6 +65,9 @@ public final class JobFiles {
          * leave it for later.
          */
         Answer aboutLeft(String name, Instant at);
+
+        /** A name for something; empty when the user thought better of it. */
+        Optional<String> toName(String title, String proposal);
 
         void tell(String title, String text);
     }
@@ -183,6 +193,38 @@ public final class JobFiles {
                                 () -> Sheets.path(drawing.job(), drawing.made())));
     }
 
+    /** The drawing that is shown: the whole vehicle, or the circuit in focus. */
+    void exportSvg() {
+        bench.panorama()
+                .get()
+                .filter(_ -> bench.whole().get())
+                .map(whole -> PathSvg.of(whole.job(), whole.made()))
+                .or(() ->
+                        bench.drawing()
+                                .get()
+                                .map(drawing -> PathSvg.of(drawing.job(), drawing.made())))
+                .ifPresent(svg ->
+                        write("path.svg", "file.svg", () -> svg.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    /** Keeps a circuit as a recipe of the user's own, under a name. */
+    void keepRecipe(CircuitId circuit) {
+        var job = bench.job();
+        asking.toName(Words.of("ask.recipe.title"), job.circuit(circuit).name())
+                .filter(name -> !name.isBlank())
+                .ifPresent(name -> keepRecipe(job, circuit, name.strip()));
+    }
+
+    private void keepRecipe(Job job, CircuitId circuit, String name) {
+        var id = "own-" + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+        var says = Words.of("recipe.own", job.vehicle().name());
+        try {
+            Library.usual().keepRecipe(id, RecipeMaker.of(job, circuit, id, name, says));
+        } catch (IOException | IllegalArgumentException e) {
+            asking.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
+        }
+    }
+
     void printBench() {
         bench.plan()
                 .get()
@@ -287,6 +329,17 @@ public final class JobFiles {
                     "ask.left.take",
                     "ask.left.throw",
                     "ask.left.later");
+        }
+
+        @Override
+        public Optional<String> toName(String title, String proposal) {
+            var dialog = new TextInputDialog(proposal);
+            dialog.initOwner(owner);
+            dialog.setGraphic(null);
+            dialog.setTitle(title);
+            dialog.setHeaderText(title);
+            Theme.dress(dialog.getDialogPane(), owner);
+            return dialog.showAndWait();
         }
 
         @Override

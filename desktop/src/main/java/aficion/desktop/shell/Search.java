@@ -2,6 +2,7 @@ package aficion.desktop.shell;
 
 import aficion.desktop.theme.Choices;
 import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.CircuitId;
 import aficion.job.PartId;
@@ -28,6 +29,8 @@ final class Search extends TextField {
     private static final double EXTRA_WIDTH = 80;
 
     private final Workbench bench;
+    private final Verbs verbs;
+    private final Commands commands;
     private final Popup popup = new Popup();
     private final ListView<Hit> found = new ListView<>();
 
@@ -35,15 +38,21 @@ final class Search extends TextField {
             Pattern.compile("\\s*(\\S+\\.\\S+)\\s*>\\s*(\\S+\\.\\S+)\\s*");
 
     /** Something found: its words, the circuit it is in, what to choose, and what to do. */
-    private record Hit(
-            String text, Optional<CircuitId> circuit, Selection selection, Optional<Edit> edit) {
-        Hit(String text, Optional<CircuitId> circuit, Selection selection) {
-            this(text, circuit, selection, Optional.empty());
-        }
+    private record Hit(String text, Runnable go) {}
+
+    private Hit place(String text, Optional<CircuitId> circuit, Selection selection) {
+        return new Hit(
+                text,
+                () -> {
+                    circuit.ifPresent(found -> bench.focus().set(Optional.of(found)));
+                    bench.selection().set(selection);
+                });
     }
 
-    Search(Workbench bench) {
+    Search(Workbench bench, Verbs verbs, Commands commands) {
         this.bench = bench;
+        this.verbs = verbs;
+        this.commands = commands;
         setId("search");
         setPromptText(Words.of("top.search"));
         setAccessibleText(Words.of("top.search"));
@@ -99,18 +108,16 @@ final class Search extends TextField {
     }
 
     private void go(Hit hit) {
-        hit.edit().ifPresent(bench::perform);
-        hit.circuit().ifPresent(circuit -> bench.focus().set(Optional.of(circuit)));
-        bench.selection().set(hit.selection());
         clear();
         getScene().getRoot().requestFocus();
+        hit.go().run();
     }
 
     private List<Hit> hits(String text) {
         var words = text.strip().toLowerCase(Locale.ROOT);
         return Stream.concat(
                         connection(text),
-                        Stream.of(circuits(), wires(), parts(), terminals(), findings())
+                        Stream.of(circuits(), commands(), wires(), parts(), terminals(), findings())
                                 .flatMap(hits -> hits)
                                 .filter(hit -> hit.text().toLowerCase(Locale.ROOT).contains(words)))
                 .limit(MOST)
@@ -131,15 +138,26 @@ final class Search extends TextField {
                                         "search.connect",
                                         wire.from().terminal(),
                                         wire.to().terminal()),
-                                Optional.of(circuit),
-                                new Selection.OfWire(wire.id()),
-                                Optional.of(new Edit.AddWire(wire))));
+                                () -> {
+                                    bench.perform(new Edit.AddWire(wire));
+                                    bench.selection().set(new Selection.OfWire(wire.id()));
+                                }));
+    }
+
+    /** What can be done now, by its name. */
+    private Stream<Hit> commands() {
+        return commands.all().stream()
+                .filter(command -> command.ready().getAsBoolean())
+                .map(command ->
+                        new Hit(
+                                Words.of("search.command", command.words(), command.shownKeys()),
+                                command.action()));
     }
 
     private Stream<Hit> circuits() {
         return bench.job().circuits().stream()
                 .map(circuit ->
-                        new Hit(
+                        place(
                                 Words.of("search.circuit", circuit.number(), circuit.name()),
                                 Optional.of(circuit.id()),
                                 new Selection.Nothing()));
@@ -148,7 +166,7 @@ final class Search extends TextField {
     private Stream<Hit> wires() {
         return bench.job().wires().stream()
                 .map(wire ->
-                        new Hit(
+                        place(
                                 Words.of("search.wire", bench.speech().label(wire)),
                                 Optional.of(wire.circuit()),
                                 new Selection.OfWire(wire.id())));
@@ -157,7 +175,7 @@ final class Search extends TextField {
     private Stream<Hit> parts() {
         return bench.job().parts().stream()
                 .map(part ->
-                        new Hit(
+                        place(
                                 Words.of("search.part", part.id() + " " + part.name()),
                                 circuit(part.id()),
                                 new Selection.OfPart(part.id())));
@@ -167,13 +185,7 @@ final class Search extends TextField {
         return bench.job().parts().stream()
                 .flatMap(part -> part.terminals().stream())
                 .map(terminal ->
-                        new Hit(
-                                Words.of("search.terminal", terminal),
-                                bench.job().wiresAt(terminal).stream()
-                                        .findFirst()
-                                        .map(Wire::circuit)
-                                        .or(() -> circuit(terminal.part())),
-                                new Selection.OfPart(terminal.part())));
+                        new Hit(Words.of("search.terminal", terminal), () -> pick(terminal)));
     }
 
     private Stream<Hit> findings() {
@@ -182,13 +194,25 @@ final class Search extends TextField {
                 .flatMap(assessed ->
                         assessed.findings().stream()
                                 .map(finding ->
-                                        new Hit(
+                                        place(
                                                 bench.speech().title(finding)
                                                         + ", "
                                                         + bench.speech().where(finding.subject()),
                                                 finding.subject().circuits(bench.job()).stream()
                                                         .findFirst(),
                                                 Selection.of(finding.subject()))));
+    }
+
+    /** Goes to a terminal, or gives it to the verb that waits for one. */
+    private void pick(Terminal terminal) {
+        if (verbs.armed().get().isEmpty()) {
+            bench.job().wiresAt(terminal).stream()
+                    .findFirst()
+                    .map(Wire::circuit)
+                    .or(() -> circuit(terminal.part()))
+                    .ifPresent(circuit -> bench.focus().set(Optional.of(circuit)));
+        }
+        verbs.pick(terminal);
     }
 
     private Optional<CircuitId> circuit(PartId part) {

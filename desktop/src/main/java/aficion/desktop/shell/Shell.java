@@ -7,10 +7,13 @@ import aficion.desktop.inspect.Inspector;
 import aficion.desktop.make.MakeView;
 import aficion.desktop.plan.NewJobView;
 import aficion.desktop.plan.RecipesView;
+import aficion.desktop.plan.ShelfView;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.Library;
 import aficion.job.Circuit;
 import aficion.words.Words;
 import java.util.Comparator;
@@ -25,8 +28,6 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -34,19 +35,11 @@ import javafx.scene.layout.StackPane;
 
 /** The window's content: the four regions that never move, and the views by work in the middle. */
 public final class Shell extends BorderPane {
-    private static final KeyCombination FIND = KeyCombination.keyCombination("Shortcut+K");
-    private static final KeyCombination UNDO = KeyCombination.keyCombination("Shortcut+Z");
-    private static final KeyCombination REDO = KeyCombination.keyCombination("Shortcut+Y");
-    private static final KeyCombination REDO_SHIFTED =
-            KeyCombination.keyCombination("Shortcut+Shift+Z");
-    private static final KeyCombination NEXT =
-            new KeyCodeCombination(KeyCode.PAGE_DOWN, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination BEFORE =
-            new KeyCodeCombination(KeyCode.PAGE_UP, KeyCombination.SHORTCUT_DOWN);
-
     private final Workbench bench;
     private final TopBar top;
     private final JobFiles files;
+    private final Verbs verbs;
+    private final Commands commands;
     private final StackPane middle = new StackPane();
     private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
     private final Map<View, Node> views;
@@ -68,16 +61,26 @@ public final class Shell extends BorderPane {
             this.words = words;
             this.key = key;
         }
+
+        String words() {
+            return words;
+        }
+
+        String digit() {
+            return key.getChar();
+        }
     }
 
     Shell(Workbench bench, JobFiles files, Runnable quit) {
         this.bench = bench;
-        this.top = new TopBar(bench, files, this::newJob, this::plan, quit);
         this.files = files;
-        this.inspector = new Inspector(bench);
+        this.verbs = new Verbs(bench, this::shelf);
+        this.commands = new Commands(bench, verbs, files, this, quit);
+        this.top = new TopBar(bench, verbs, commands);
+        this.inspector = new Inspector(bench, verbs);
         this.views =
                 Map.of(
-                        View.TRACE, new TraceView(bench),
+                        View.TRACE, new TraceView(bench, verbs),
                         View.MAKE, new MakeView(bench, files::exportCsv, files::printSchedule),
                         View.BENCH, new BenchView(bench));
         setTop(top);
@@ -122,11 +125,45 @@ public final class Shell extends BorderPane {
     /** Opens the recipes in place of path and inspector. */
     void plan() {
         if (!isTakenOver()) {
-            var view = new RecipesView(bench, TraceView::new, this::back);
+            var view = new RecipesView(bench, Shell::preview, this::back);
             ending = view::dispose;
             takeOver(view);
             view.begin();
         }
+    }
+
+    /** A path that is only looked at. */
+    private static Node preview(Workbench other) {
+        return new TraceView(other, new Verbs(other, _ -> {}));
+    }
+
+    /** Opens the shelf of parts: to add one, or to replace the chosen one. */
+    private void shelf(boolean instead) {
+        if (!isTakenOver()) {
+            var view = new ShelfView(bench, verbs, Library.usual(), instead, this::back);
+            takeOver(view);
+            view.ready();
+        }
+    }
+
+    /** Keeps the circuit in focus as a recipe of the user's own. */
+    void keepRecipe() {
+        bench.focus().get().ifPresent(files::keepRecipe);
+    }
+
+    /** Opens the sheet of keys and the glossary. */
+    void help() {
+        if (!isTakenOver()) {
+            takeOver(new HelpView(commands, this::back));
+        }
+    }
+
+    void search() {
+        top.search().requestFocus();
+    }
+
+    void turnDark() {
+        Theme.setDark(getScene(), !Theme.isDark(getScene()));
     }
 
     /** Opens the list of every finding. */
@@ -176,44 +213,38 @@ public final class Shell extends BorderPane {
 
     private void pressed(KeyEvent event) {
         boolean writing = event.getTarget() instanceof TextInputControl;
-        if (FIND.match(event)) {
-            top.search().requestFocus();
-        } else if (UNDO.match(event) && !writing) {
-            bench.undo();
-        } else if ((REDO.match(event) || REDO_SHIFTED.match(event)) && !writing) {
-            bench.redo();
-        } else if (event.getCode() == KeyCode.F && !writing && !event.isShortcutDown()) {
-            findings();
-        } else if (event.getCode() == KeyCode.INSERT && !writing) {
-            plan();
-        } else if (event.getCode() == KeyCode.ESCAPE && isTakenOver()) {
+        var command = commands.pressed(event, writing || isTakenOver());
+        if (event.getCode() == KeyCode.ESCAPE && escape(writing)) {
+            event.consume();
+        } else if (command.isPresent() && !undoesWriting(command.get(), writing)) {
+            command.get().action().run();
+            event.consume();
+        }
+    }
+
+    /** In a field, undo and redo are those of the field. */
+    private static boolean undoesWriting(Command command, boolean writing) {
+        return writing
+                && (command.name().equals("menu.undo") || command.name().equals("menu.redo"));
+    }
+
+    /** One step back: from a waiting verb, from a trial, from a view, from what is chosen. */
+    private boolean escape(boolean writing) {
+        if (isTakenOver()) {
             back();
-        } else if (NEXT.match(event)) {
-            step(1);
-        } else if (BEFORE.match(event)) {
-            step(-1);
-        } else if (event.getCode() == KeyCode.ESCAPE && !writing) {
+        } else if (writing) {
+            return false;
+        } else if (verbs.armed().get().isPresent() || verbs.refusal().get().isPresent()) {
+            verbs.forget();
+        } else if (bench.trial().get().isPresent()) {
+            bench.endTrial();
+        } else {
             bench.selection().set(new Selection.Nothing());
-        } else if (writing
-                || event.isShortcutDown()
-                || event.isAltDown()
-                || !showByKey(event.getCode())) {
-            return;
         }
-        event.consume();
+        return true;
     }
 
-    private boolean showByKey(KeyCode key) {
-        for (var view : View.values()) {
-            if (view.key == key) {
-                show(view);
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private void step(int by) {
+    void step(int by) {
         var circuits =
                 bench.job().circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))

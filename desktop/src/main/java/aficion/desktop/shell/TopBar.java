@@ -1,21 +1,20 @@
 package aficion.desktop.shell;
 
 import aficion.desktop.theme.Texts;
-import aficion.desktop.theme.Theme;
+import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.edit.Edit;
 import aficion.words.Words;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.HBox;
 
 /** Job, saved state, search, undo and redo, print and menu. */
@@ -23,8 +22,16 @@ final class TopBar extends HBox {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault());
 
+    private static final double KEYS = 74;
+    private static final List<String> PRINT =
+            List.of(
+                    "menu.print.schedule",
+                    "menu.print.path",
+                    "menu.print.bench",
+                    "menu.print.csv",
+                    "menu.print.svg");
+
     private final Workbench bench;
-    private final JobFiles files;
     private final Label job = Texts.label("", "job-name");
     private final Label vehicle = Texts.label("", "quiet");
     private final Label saved = Texts.label("", "quiet");
@@ -32,17 +39,21 @@ final class TopBar extends HBox {
     private final Button redo;
     private final Search search;
 
-    TopBar(Workbench bench, JobFiles files, Runnable begin, Runnable plan, Runnable quit) {
+    TopBar(Workbench bench, Verbs verbs, Commands commands) {
         this.bench = bench;
-        this.files = files;
         getStyleClass().add("top-bar");
         saved.setId("saved");
-        search = new Search(bench);
+        search = new Search(bench, verbs, commands);
         undo = Texts.button(Words.of("top.undo"), "plain-button", bench::undo);
         redo = Texts.button(Words.of("top.redo"), "plain-button", bench::redo);
         undo.setId("undo");
         redo.setId("redo");
         undo.setMaxWidth(236);
+        var doing = new ArrayList<>(commands.of(Command.Group.DO));
+        doing.addAll(commands.of(Command.Group.TRY));
+        var all = new ArrayList<>(commands.of(Command.Group.JOB));
+        all.removeIf(command -> PRINT.contains(command.name()));
+        all.addAll(commands.of(Command.Group.VIEW));
         getChildren()
                 .addAll(
                         Texts.label(Words.of("app.name"), "brand"),
@@ -54,8 +65,9 @@ final class TopBar extends HBox {
                         Texts.spring(),
                         undo,
                         redo,
-                        print(),
-                        menu(begin, plan, quit));
+                        menu("do", doing),
+                        menu("print", PRINT.stream().map(commands::get).toList()),
+                        menu("menu", all));
         bench.history().addListener((_, _, _) -> refresh());
         bench.document().addListener((_, _, _) -> refresh());
         refresh();
@@ -65,55 +77,26 @@ final class TopBar extends HBox {
         return search;
     }
 
-    private MenuButton print() {
-        var menu = new MenuButton(Words.of("top.print"));
-        menu.setId("print");
-        menu.getItems()
-                .addAll(
-                        item("menu.print.schedule", "Shortcut+P", files::printSchedule),
-                        item("menu.print.path", "", files::printPath),
-                        item("menu.print.bench", "", files::printBench),
-                        item("menu.print.csv", "", files::exportCsv));
+    private static MenuButton menu(String key, List<Command> commands) {
+        var menu = new MenuButton(Words.of("top." + key));
+        menu.setId(key);
+        commands.forEach(command -> menu.getItems().add(item(command)));
+        menu.setOnShowing(_ -> {
+            for (int i = 0; i < commands.size(); i++) {
+                menu.getItems().get(i).setDisable(!commands.get(i).ready().getAsBoolean());
+            }
+        });
         return menu;
     }
 
-    private MenuButton menu(Runnable begin, Runnable plan, Runnable quit) {
-        var dark = new CheckMenuItem(Words.of("menu.dark"));
-        dark.setOnAction(_ -> Theme.setDark(getScene(), dark.isSelected()));
-        var menu = new MenuButton(Words.of("top.menu"));
-        menu.setId("menu");
-        menu.getItems()
-                .addAll(
-                        item("menu.new", "Shortcut+N", begin),
-                        item("menu.open", "Shortcut+O", files::open),
-                        item("menu.demo", "", () -> files.openDemo("roadster")),
-                        item("menu.demo.motorcycle", "", () -> files.openDemo("motorcycle")),
-                        item("menu.demo.tractor", "", () -> files.openDemo("tractor")),
-                        new SeparatorMenuItem(),
-                        item("menu.addCircuit", "Insert", plan),
-                        item("menu.removeCircuit", "", this::removeCircuit),
-                        new SeparatorMenuItem(),
-                        item("menu.save", "Shortcut+S", files::save),
-                        item("menu.saveAs", "Shortcut+Shift+S", files::saveAs),
-                        new SeparatorMenuItem(),
-                        dark,
-                        new SeparatorMenuItem(),
-                        item("menu.quit", "Shortcut+Q", quit));
-        return menu;
-    }
-
-    /** Undo brings it back, so nobody is asked. */
-    private void removeCircuit() {
-        bench.focus().get().ifPresent(id -> bench.perform(new Edit.RemoveCircuit(id)));
-    }
-
-    private static MenuItem item(String key, String keys, Runnable action) {
-        var item = new MenuItem(Words.of(key));
-        item.setId(key.replace('.', '-'));
-        if (!keys.isEmpty()) {
-            item.setAccelerator(KeyCombination.keyCombination(keys));
-        }
-        item.setOnAction(_ -> action.run());
+    /** The window hears the keys; the menu only shows them. */
+    private static MenuItem item(Command command) {
+        var keys = Texts.label(command.shownKeys(), "key-cap");
+        keys.setMinWidth(KEYS);
+        keys.setVisible(!command.keys().isEmpty());
+        var item = new MenuItem(command.words(), keys);
+        item.setId(command.id());
+        item.setOnAction(_ -> command.action().run());
         return item;
     }
 

@@ -3,6 +3,7 @@ package aficion.desktop.trace;
 import aficion.diagram.Diagram.Point;
 import java.util.List;
 import javafx.geometry.VPos;
+import javafx.scene.Group;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polyline;
@@ -39,6 +40,19 @@ final class Ink {
         points.forEach(point -> polyline.getPoints().addAll(point.x(), point.y()));
         polyline.getStyleClass().addAll(styles);
         return polyline;
+    }
+
+    /** The sign of earth, its bars growing smaller to the right or the left. */
+    static Group earth(double x, double y, double direction) {
+        var sign = new Group();
+        for (int bar = 0; bar < 3; bar++) {
+            double half = 8 - bar * 2.6;
+            double at = x + direction * bar * 4;
+            var line = line(at, y - half, at, y + half);
+            line.getStyleClass().setAll("earth-sign");
+            sign.getChildren().add(line);
+        }
+        return sign;
     }
 
     /** A text by its left edge and the middle of its height. */

@@ -1,11 +1,17 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.workbench.Selection;
 import aficion.diagram.Diagram.Body;
 import aficion.job.ControlKind;
 import aficion.job.Part;
+import aficion.job.Terminal;
 import aficion.netlist.Conditions;
 import aficion.solve.OperatingPoint;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.Group;
@@ -13,13 +19,18 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 
 /**
- * A part of the drawing: its body and, inside, its symbol in the state it is in. Can be reached
- * with the keyboard.
+ * A part of the drawing: its body, its symbol in the state it is in, and pins that can be picked.
+ * Can be reached with the keyboard.
  */
 final class PartNode extends Group {
+    private static final PseudoClass OFFERED = PseudoClass.getPseudoClass("offered");
+    private static final PseudoClass TRIED = PseudoClass.getPseudoClass("tried");
+    private static final double PIN = 8;
+
     private final Part part;
     private final Body body;
     private final Group symbol = new Group();
+    private final Map<Terminal, Circle> pins = new HashMap<>();
 
     PartNode(Part part, Body body) {
         this.part = part;
@@ -42,6 +53,24 @@ final class PartNode extends Group {
             getChildren().add(outline);
         }
         getChildren().add(symbol);
+        body.pins().forEach(pin -> addPin(pin.name(), pin.at().x(), pin.at().y()));
+    }
+
+    private void addPin(String name, double x, double y) {
+        var spot = new Circle(x, y, PIN);
+        spot.getStyleClass().add("pin-spot");
+        spot.setId("pin-" + part.id() + "." + name);
+        pins.put(new Terminal(part.id(), name), spot);
+        getChildren().add(spot);
+    }
+
+    /** What is to be done when a pin is picked. */
+    void onPin(Consumer<Terminal> picked) {
+        pins.forEach((terminal, spot) ->
+                spot.setOnMouseClicked(event -> {
+                    picked.accept(terminal);
+                    event.consume();
+                }));
     }
 
     Part part() {
@@ -63,7 +92,30 @@ final class PartNode extends Group {
         symbol.getChildren().setAll(Symbols.of(part, body, point, conditions));
     }
 
-    void choose(boolean chosen) {
-        pseudoClassStateChanged(WireNode.SELECTED, chosen);
+    /** Whether a selection is this part or one of its terminals. */
+    boolean isIt(Selection selection) {
+        return switch (selection) {
+            case Selection.OfPart(var id) -> id.equals(part.id());
+            case Selection.OfTerminal(var at) -> at.part().equals(part.id());
+            case Selection.Nothing _, Selection.OfWire _ -> false;
+        };
+    }
+
+    void choose(Selection selection) {
+        pseudoClassStateChanged(
+                WireNode.SELECTED, selection.equals(new Selection.OfPart(part.id())));
+        pins.forEach((terminal, spot) ->
+                spot.pseudoClassStateChanged(
+                        WireNode.SELECTED, selection.equals(new Selection.OfTerminal(terminal))));
+    }
+
+    /** Shows or hides the pins as something to be picked. */
+    void offerPins(boolean offered) {
+        pins.values().forEach(spot -> spot.pseudoClassStateChanged(OFFERED, offered));
+    }
+
+    /** Shows that something is tried on it. */
+    void mark(boolean tried) {
+        pseudoClassStateChanged(TRIED, tried);
     }
 }

@@ -1,6 +1,7 @@
 package aficion.desktop.trace;
 
 import aficion.desktop.theme.Theme;
+import aficion.desktop.workbench.Verb;
 import aficion.diagram.Diagram.Label;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Stroke;
@@ -42,6 +43,7 @@ final class WireNode extends Group {
     private final Label label;
     private final Polyline tick;
     private final Group pill = new Group();
+    private final Group mark = new Group();
     private double direction;
 
     WireNode(Wire wire, Stroke stroke, Label label) {
@@ -77,7 +79,7 @@ final class WireNode extends Group {
             getChildren().add(circle);
         }
         addLabel();
-        getChildren().add(pill);
+        getChildren().addAll(mark, pill);
     }
 
     private boolean isPale() {
@@ -124,6 +126,40 @@ final class WireNode extends Group {
             back.setArcHeight(PILL);
             back.getStyleClass().add("pill");
             pill.getChildren().addAll(back, figure(place, text));
+        });
+    }
+
+    /** Shows what is tried on the wire, in red: a gap, an earth it touches, a resistance. */
+    void mark(Optional<Verb> tried) {
+        mark.getChildren().clear();
+        tried.ifPresent(verb -> {
+            var at = places().getFirst();
+            double x = at.x();
+            double y = at.y();
+            var gap = Ink.box(x - 9, y - 9, 18, 18, "tried-gap");
+            gap.getStyleClass().remove("shape");
+            mark.getChildren().add(gap);
+            if (verb == Verb.BREAK) {
+                mark.getChildren()
+                        .addAll(
+                                Ink.line(x - 7, y - 7, x + 7, y + 7, "tried-mark"),
+                                Ink.line(x - 7, y + 7, x + 7, y - 7, "tried-mark"));
+            } else if (verb == Verb.CHAFE) {
+                mark.getChildren().add(Ink.line(x, y, x + 8, y, "tried-mark"));
+                var sign = Ink.earth(x + 8, y, 1);
+                sign.getChildren().forEach(bar -> bar.getStyleClass().add("tried-mark"));
+                mark.getChildren().add(sign);
+            } else {
+                var zigzag =
+                        List.of(
+                                new Point(x - 8, y),
+                                new Point(x - 5, y - 6),
+                                new Point(x - 1, y + 6),
+                                new Point(x + 3, y - 6),
+                                new Point(x + 6, y + 6),
+                                new Point(x + 8, y));
+                mark.getChildren().add(Ink.polyline(zigzag, "tried-mark"));
+            }
         });
     }
 

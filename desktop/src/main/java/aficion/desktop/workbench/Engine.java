@@ -5,6 +5,9 @@ import aficion.check.Findings;
 import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
 import aficion.diagram.Lettering;
+import aficion.diagram.Panorama;
+import aficion.diagram.VehicleLayout;
+import aficion.identify.Feeds;
 import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.netlist.Conditions;
@@ -40,9 +43,11 @@ final class Engine implements AutoCloseable {
     private final ExecutorService slow = hand("engine-slow");
     private final AtomicLong pointAsked = new AtomicLong();
     private final AtomicLong drawingAsked = new AtomicLong();
+    private final AtomicLong wholeAsked = new AtomicLong();
     private final AtomicLong assessmentAsked = new AtomicLong();
     private final AtomicLong planAsked = new AtomicLong();
     private final AtomicLong fitAsked = new AtomicLong();
+    private final AtomicLong feedsAsked = new AtomicLong();
     private final AtomicLong sweepAsked = new AtomicLong();
 
     /** Touched by the quick hand only. */
@@ -58,6 +63,10 @@ final class Engine implements AutoCloseable {
 
     void draw(Job job, CircuitId circuit, Lettering lettering, Consumer<Diagram> then) {
         ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering), then);
+    }
+
+    void drawWhole(Job job, Lettering lettering, Consumer<Panorama> then) {
+        ask(quick, wholeAsked, () -> VehicleLayout.of(job, lettering), then);
     }
 
     void assess(Job job, Consumer<Assessed> then) {
@@ -77,6 +86,10 @@ final class Engine implements AutoCloseable {
 
     void fit(Job job, Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
         ask(slow, fitAsked, () -> Insertion.of(job, recipe, answers), then);
+    }
+
+    void feeds(Job job, Consumer<List<Feeds.Offer>> then) {
+        ask(slow, feedsAsked, () -> Feeds.of(job), then);
     }
 
     void sweep(Job job, Conditions conditions, Consumer<List<Effect>> then) {

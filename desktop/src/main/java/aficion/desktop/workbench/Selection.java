@@ -3,6 +3,7 @@ package aficion.desktop.workbench;
 import aficion.check.Subject;
 import aficion.job.Job;
 import aficion.job.PartId;
+import aficion.job.Terminal;
 import aficion.job.WireId;
 
 /** What is chosen. */
@@ -14,12 +15,24 @@ public sealed interface Selection {
 
     record OfPart(PartId part) implements Selection {}
 
+    record OfTerminal(Terminal terminal) implements Selection {}
+
     /** What to choose to see what a finding is about. */
     static Selection of(Subject subject) {
         return switch (subject) {
             case Subject.OfWire(var wire) -> new OfWire(wire);
             case Subject.OfPart(var part) -> new OfPart(part);
-            case Subject.OfTerminal(var terminal) -> new OfPart(terminal.part());
+            case Subject.OfTerminal(var terminal) -> new OfTerminal(terminal);
+        };
+    }
+
+    /** The name it goes by: a wire's identity, a part or a terminal; nothing is empty. */
+    default String place() {
+        return switch (this) {
+            case Nothing() -> "";
+            case OfWire(var wire) -> wire.value();
+            case OfPart(var part) -> part.value();
+            case OfTerminal(var terminal) -> terminal.toString();
         };
     }
 
@@ -29,6 +42,10 @@ public sealed interface Selection {
             case Nothing() -> true;
             case OfWire(var wire) -> job.find(wire).isPresent();
             case OfPart(var part) -> job.find(part).isPresent();
+            case OfTerminal(var terminal) ->
+                    job.find(terminal.part())
+                            .filter(part -> part.kind().pins().contains(terminal.pin()))
+                            .isPresent();
         };
     }
 }

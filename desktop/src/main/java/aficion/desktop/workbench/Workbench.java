@@ -3,9 +3,11 @@ package aficion.desktop.workbench;
 import aficion.bench.BenchPlan;
 import aficion.diagram.Diagram;
 import aficion.diagram.Lettering;
+import aficion.diagram.Panorama;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
+import aficion.identify.Feeds;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.HouseRules;
@@ -32,9 +34,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
 /**
@@ -60,9 +64,16 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<Diagram>>> drawing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final BooleanProperty whole = new SimpleBooleanProperty();
+    private final ReadOnlyObjectWrapper<Optional<ForJob<Panorama>>> panorama =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<BenchPlan>>> plan =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final UserUnits units = UserUnits.METRIC;
+    private final ObjectProperty<Optional<Trial>> trial =
+            new SimpleObjectProperty<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Integer>> group =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final UserUnits units;
 
     /**
      * Where the job is kept.
@@ -79,17 +90,30 @@ public final class Workbench implements AutoCloseable {
     }
 
     /**
-     * @param letterings the words of a job's drawings and their widths
+     * Something that is tried on a copy of the job: the drawing shows what then happens, the job
+     * stays as it is.
+     *
+     * @param edit what is done to the copy
+     * @param about what is tried on
+     * @param verb what was asked for
      */
-    public Workbench(Clock clock, Function<Job, Lettering> letterings) {
+    public record Trial(Edit edit, Selection about, Verb verb, Job job) {}
+
+    /**
+     * @param letterings the words of a job's drawings and their widths
+     * @param units what the user reads and writes
+     */
+    public Workbench(Clock clock, Function<Job, Lettering> letterings, UserUnits units) {
         this.clock = clock;
         this.letterings = letterings;
+        this.units = units;
         var vehicle = new Vehicle("Aficion", 1960, new Volts(12), Vehicle.Pole.NEGATIVE);
         this.history =
                 new ReadOnlyObjectWrapper<>(History.of(Job.empty(vehicle, HouseRules.USUAL)));
         this.document = new ReadOnlyObjectWrapper<>(Document.NEW);
         conditions.addListener((_, _, _) -> solve());
         focus.addListener((_, _, _) -> draw());
+        whole.addListener((_, _, _) -> drawWhole());
     }
 
     public Clock clock() {
@@ -133,16 +157,67 @@ public final class Workbench implements AutoCloseable {
         return drawing.getReadOnlyProperty();
     }
 
+    /** Whether the whole vehicle is drawn and not the circuit in focus alone. */
+    public BooleanProperty whole() {
+        return whole;
+    }
+
+    /** The paths of every circuit, while the whole vehicle is drawn. */
+    public ReadOnlyObjectProperty<Optional<ForJob<Panorama>>> panorama() {
+        return panorama.getReadOnlyProperty();
+    }
+
     /** The test run of the circuit in focus. */
     public ReadOnlyObjectProperty<Optional<ForJob<BenchPlan>>> plan() {
         return plan.getReadOnlyProperty();
     }
 
-    /** The operating point, when there is one for the job as it is. */
+    /** What is being tried. */
+    public ReadOnlyObjectProperty<Optional<Trial>> trial() {
+        return trial;
+    }
+
+    /** Tries something on a copy, in place of what was tried before. */
+    void tryOut(Edit edit, Selection about, Verb verb) {
+        trial.set(Optional.of(new Trial(edit, about, verb, edit.apply(job()))));
+        solve();
+    }
+
+    /** Tries nothing more. */
+    public void endTrial() {
+        if (trial.get().isPresent()) {
+            trial.set(Optional.empty());
+            solve();
+        }
+    }
+
+    /** The job that is solved: the copy that something is tried on, or the job itself. */
+    private Job solved() {
+        return trial.get().map(Trial::job).orElse(job());
+    }
+
+    /** How many steps there were when the group that is open was begun. */
+    public ReadOnlyObjectProperty<Optional<Integer>> group() {
+        return group.getReadOnlyProperty();
+    }
+
+    /** From here on, steps become one when the group ends. */
+    public void beginGroup() {
+        group.set(Optional.of(history.get().past().size()));
+    }
+
+    /** Makes one step of all since the group began. */
+    public void endGroup() {
+        group.get().ifPresent(kept -> history.set(history.get().joined(kept)));
+        group.set(Optional.empty());
+    }
+
+    /** The operating point, when there is one for the job as it is, or for what is tried on it. */
     public Optional<OperatingPoint> point() {
         return outcome.get()
                 .flatMap(found ->
-                        found instanceof Outcome.Solved(var point) && point.netlist().job() == job()
+                        found instanceof Outcome.Solved(var point)
+                                        && point.netlist().job() == solved()
                                 ? Optional.of(point)
                                 : Optional.empty());
     }
@@ -202,6 +277,7 @@ public final class Workbench implements AutoCloseable {
 
     private void take(Job job, Document from) {
         selection.set(new Selection.Nothing());
+        group.set(Optional.empty());
         document.set(from);
         focus.set(Optional.empty());
         show(History.of(job));
@@ -234,7 +310,7 @@ public final class Workbench implements AutoCloseable {
 
     /** A bench of its own with the same words and clock, for trying something out. */
     public Workbench beside() {
-        return new Workbench(clock, letterings);
+        return new Workbench(clock, letterings, units);
     }
 
     /**
@@ -250,6 +326,18 @@ public final class Workbench implements AutoCloseable {
                 fit -> {
                     if (job() == job) {
                         then.accept(fit);
+                    }
+                });
+    }
+
+    /** Finds where a wire could be fed from; overtaken as a recipe is. */
+    public void findFeeds(Consumer<List<Feeds.Offer>> then) {
+        var job = job();
+        engine.feeds(
+                job,
+                found -> {
+                    if (job() == job) {
+                        then.accept(found);
                     }
                 });
     }
@@ -288,6 +376,21 @@ public final class Workbench implements AutoCloseable {
         show(history.get().redo());
     }
 
+    /**
+     * A bench that goes on where this one is, with the same job, history, conditions and choice;
+     * this one is to be closed.
+     */
+    public Workbench successor(Function<Job, Lettering> words, UserUnits read) {
+        var next = new Workbench(clock, words, read);
+        next.document.set(document.get());
+        next.conditions.set(conditions.get());
+        next.show(history.get());
+        next.focus.set(focus.get());
+        next.whole.set(whole.get());
+        next.selection.set(selection.get());
+        return next;
+    }
+
     /** Puts a control into a position. */
     public void set(String control, String position) {
         conditions.set(conditions.get().with(control, position));
@@ -311,6 +414,8 @@ public final class Workbench implements AutoCloseable {
 
     private void show(History next) {
         boolean sameDesign = isSameDesign(job(), next.present());
+        trial.set(Optional.empty());
+        group.set(group.get().filter(kept -> kept <= next.past().size()));
         history.set(next);
         if (!selection.get().isIn(job())) {
             selection.set(new Selection.Nothing());
@@ -321,6 +426,7 @@ public final class Workbench implements AutoCloseable {
         solve();
         if (!sameDesign) {
             draw();
+            drawWhole();
         }
         engine.assess(job(), found -> assessed.set(Optional.of(found)));
     }
@@ -336,8 +442,20 @@ public final class Workbench implements AutoCloseable {
                 && one.vehicle().equals(other.vehicle());
     }
 
+    private void drawWhole() {
+        if (!whole.get()) {
+            panorama.set(Optional.empty());
+            return;
+        }
+        var job = job();
+        engine.drawWhole(
+                job,
+                letterings.apply(job),
+                found -> panorama.set(Optional.of(new ForJob<>(job, found))));
+    }
+
     private void solve() {
-        engine.solve(job(), conditions.get(), found -> outcome.set(Optional.of(found)));
+        engine.solve(solved(), conditions.get(), found -> outcome.set(Optional.of(found)));
     }
 
     private void draw() {

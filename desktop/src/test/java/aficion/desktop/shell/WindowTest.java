@@ -46,6 +46,7 @@ abstract class WindowTest extends ApplicationTest {
     static final class Answers implements JobFiles.Asking {
         Optional<Path> open = Optional.empty();
         Optional<Path> write = Optional.empty();
+        Optional<String> name = Optional.empty();
         Answer unsaved = Answer.STAY;
         int askedAboutUnsaved;
         Answer left = Answer.STAY;
@@ -66,6 +67,11 @@ abstract class WindowTest extends ApplicationTest {
         public Answer aboutUnsaved(String name) {
             askedAboutUnsaved++;
             return unsaved;
+        }
+
+        @Override
+        public Optional<String> toName(String title, String proposal) {
+            return name;
         }
 
         @Override

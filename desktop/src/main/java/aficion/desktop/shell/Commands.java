@@ -1,0 +1,102 @@
+package aficion.desktop.shell;
+
+import aficion.desktop.shell.Command.Group;
+import aficion.desktop.shell.Shell.View;
+import aficion.desktop.workbench.Verb;
+import aficion.desktop.workbench.Verbs;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.edit.Edit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.input.KeyEvent;
+
+/** Everything the window can be asked for, in one list. */
+final class Commands {
+    private final List<Command> all = new ArrayList<>();
+
+    Commands(Workbench bench, Verbs verbs, JobFiles files, Shell shell, Runnable quit) {
+        job(bench, files, shell, quit);
+        view(bench, shell);
+        for (var verb : Verb.values()) {
+            all.add(
+                    new Command(
+                            "verb." + verb.name(),
+                            verb.isTrial() ? Group.TRY : Group.DO,
+                            verb.keys(),
+                            Optional.of(verb.combination()),
+                            () -> verbs.serves(verb),
+                            () -> verbs.perform(verb)));
+        }
+    }
+
+    private void job(Workbench bench, JobFiles files, Shell shell, Runnable quit) {
+        add("menu.new", Group.JOB, "Shortcut+N", shell::newJob);
+        add("menu.open", Group.JOB, "Shortcut+O", files::open);
+        add("menu.demo", Group.JOB, "", () -> files.openDemo("roadster"));
+        add("menu.demo.motorcycle", Group.JOB, "", () -> files.openDemo("motorcycle"));
+        add("menu.demo.tractor", Group.JOB, "", () -> files.openDemo("tractor"));
+        add("menu.save", Group.JOB, "Shortcut+S", files::save);
+        add("menu.saveAs", Group.JOB, "Shortcut+Shift+S", files::saveAs);
+        add("menu.addCircuit", Group.JOB, "Insert", shell::plan);
+        add(
+                "menu.removeCircuit",
+                Group.JOB,
+                "",
+                () ->
+                        bench.focus()
+                                .get()
+                                .ifPresent(id -> bench.perform(new Edit.RemoveCircuit(id))));
+        add("menu.keepRecipe", Group.JOB, "", shell::keepRecipe);
+        add("menu.undo", Group.JOB, "Shortcut+Z", bench::undo);
+        add("menu.redo", Group.JOB, "Shortcut+Y", bench::redo);
+        add("menu.print.schedule", Group.JOB, "Shortcut+P", files::printSchedule);
+        add("menu.print.path", Group.JOB, "", files::printPath);
+        add("menu.print.bench", Group.JOB, "", files::printBench);
+        add("menu.print.csv", Group.JOB, "", files::exportCsv);
+        add("menu.print.svg", Group.JOB, "", files::exportSvg);
+        add("menu.quit", Group.JOB, "Shortcut+Q", quit);
+    }
+
+    private void view(Workbench bench, Shell shell) {
+        for (var view : View.values()) {
+            add(view.words(), Group.VIEW, view.digit(), () -> shell.show(view));
+        }
+        add("menu.findings", Group.VIEW, "F", shell::findings);
+        add("menu.whole", Group.VIEW, "E", () -> bench.whole().set(!bench.whole().get()));
+        add("menu.search", Group.VIEW, "Shortcut+K", shell::search);
+        add("menu.next", Group.VIEW, "Shortcut+Page Down", () -> shell.step(1));
+        add("menu.before", Group.VIEW, "Shortcut+Page Up", () -> shell.step(-1));
+        add("menu.dark", Group.VIEW, "", shell::turnDark);
+        add("menu.keys", Group.VIEW, "F1", shell::help);
+    }
+
+    private void add(String name, Group group, String keys, Runnable action) {
+        all.add(Command.of(name, group, keys, action));
+    }
+
+    List<Command> all() {
+        return List.copyOf(all);
+    }
+
+    List<Command> of(Group group) {
+        return all.stream().filter(command -> command.group() == group).toList();
+    }
+
+    Command get(String name) {
+        return all.stream()
+                .filter(command -> command.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The command whose key was pressed and which would do something now. */
+    Optional<Command> pressed(KeyEvent event, boolean writing) {
+        return all.stream()
+                .filter(command -> !(writing && command.isPlain()))
+                .filter(command ->
+                        command.combination().filter(keys -> keys.match(event)).isPresent())
+                .filter(command -> command.ready().getAsBoolean())
+                .findFirst();
+    }
+}

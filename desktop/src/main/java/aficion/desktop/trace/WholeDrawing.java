@@ -1,0 +1,82 @@
+package aficion.desktop.trace;
+
+import aficion.desktop.theme.Theme;
+import aficion.diagram.Panorama;
+import aficion.diagram.Panorama.Placed;
+import aficion.diagram.Panorama.Trunk;
+import aficion.diagram.VehicleLayout;
+import aficion.job.Job;
+import aficion.words.Words;
+import java.util.List;
+import javafx.scene.Group;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Rectangle;
+
+/** The whole vehicle: every circuit's path on its own paper, along the trunks of shared feeds. */
+final class WholeDrawing extends Group {
+    private final Panorama made;
+    private final Job job;
+
+    WholeDrawing(Panorama made, Job job, List<PathDrawing> paths) {
+        this.made = made;
+        this.job = job;
+        made.circuits().forEach(this::paper);
+        made.trunks().forEach(this::trunk);
+        getChildren().addAll(paths);
+    }
+
+    private void paper(Placed placed) {
+        double x = placed.at().x();
+        double top = placed.at().y() - VehicleLayout.TITLE;
+        double height = placed.diagram().height() + VehicleLayout.TITLE;
+        int index = 0;
+        for (var band : placed.diagram().bands()) {
+            boolean last = index == placed.diagram().bands().size() - 1;
+            double width = last ? made.width() - x - band.x() : band.width();
+            var paper = new Rectangle(x + band.x(), top, width, height);
+            paper.getStyleClass().add(index % 2 == 0 ? "lane-even" : "lane-odd");
+            getChildren().add(paper);
+            index++;
+        }
+        var line = Ink.line(0, top, made.width(), top);
+        line.getStyleClass().setAll("whole-rule");
+        var circuit = job.circuit(placed.diagram().circuit());
+        var name =
+                Ink.text(
+                        x + 10,
+                        top + 16,
+                        Words.of("search.circuit", circuit.number(), circuit.name()));
+        name.getStyleClass().setAll("whole-title");
+        getChildren().addAll(line, name);
+    }
+
+    private void trunk(Trunk trunk) {
+        var colour = Theme.colour(job.wire(trunk.wire()).colour().base());
+        stroke(trunk.x(), trunk.top(), trunk.x(), trunk.bottom(), colour);
+        for (var takeOff : trunk.takeOffs()) {
+            stroke(trunk.x(), takeOff.y(), takeOff.to(), takeOff.y(), colour);
+            var dot = new Circle(trunk.x(), takeOff.y(), 3.5);
+            dot.getStyleClass().add("trunk-dot");
+            getChildren().add(dot);
+            if (!takeOff.reaches()) {
+                getChildren()
+                        .add(
+                                Ink.text(
+                                        takeOff.to() + 3,
+                                        takeOff.y(),
+                                        trunk.terminal().toString(),
+                                        "dim"));
+            }
+        }
+    }
+
+    private void stroke(
+            double x1, double y1, double x2, double y2, javafx.scene.paint.Color colour) {
+        var outside = Ink.line(x1, y1, x2, y2);
+        outside.getStyleClass().setAll("trunk-case");
+        var inside = Ink.line(x1, y1, x2, y2);
+        inside.getStyleClass().setAll("trunk-core");
+        inside.setStroke(colour);
+        getChildren().addAll(outside, inside);
+    }
+}

@@ -1,0 +1,329 @@
+package aficion.desktop.workbench;
+
+import aficion.catalogue.FuseType;
+import aficion.desktop.workbench.Verb.On;
+import aficion.files.PartsBook;
+import aficion.job.CircuitId;
+import aficion.job.GuardKind;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.PartId;
+import aficion.job.Pinned.Trait;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.verb.Attempt;
+import aficion.verb.Attempt.Possible;
+import aficion.verb.Attempt.Refusal;
+import aficion.verb.Attempt.Refused;
+import aficion.verb.Connection;
+import aficion.verb.Earths;
+import aficion.verb.Leads;
+import aficion.verb.OtherSide;
+import aficion.verb.Placing;
+import aficion.verb.Tidying;
+import aficion.verb.Trials;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * Does verbs to what is chosen on a bench. What cannot be done is kept as a refusal, to be worded
+ * at the place, until something else is chosen or done. To be used on the application thread.
+ */
+public final class Verbs {
+    /** Where nothing is known of the load yet. */
+    private static final Amps USUAL_FUSE = new Amps(10);
+
+    private final Workbench bench;
+    private final Consumer<Boolean> shelf;
+    private final ReadOnlyObjectWrapper<Optional<Refusal>> refusal =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Verb>> armed =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+
+    /**
+     * @param shelf shows the parts to take from: to add, or, when told so, to replace
+     */
+    public Verbs(Workbench bench, Consumer<Boolean> shelf) {
+        this.bench = bench;
+        this.shelf = shelf;
+        bench.selection().addListener((_, _, _) -> forget());
+        bench.history().addListener((_, _, _) -> forget());
+    }
+
+    /** Why the last verb could not be done. */
+    public ReadOnlyObjectProperty<Optional<Refusal>> refusal() {
+        return refusal.getReadOnlyProperty();
+    }
+
+    /** The verb that waits for a terminal to be picked. */
+    public ReadOnlyObjectProperty<Optional<Verb>> armed() {
+        return armed.getReadOnlyProperty();
+    }
+
+    /** Waits for nothing and says nothing any more. */
+    public void forget() {
+        refusal.set(Optional.empty());
+        armed.set(Optional.empty());
+    }
+
+    /** Whether there is something chosen that a verb can be done to. */
+    public boolean serves(Verb verb) {
+        var selection = bench.selection().get();
+        return switch (verb.on()) {
+            case WIRE -> selection instanceof Selection.OfWire;
+            case PART -> part().isPresent();
+            case TERMINAL -> selection instanceof Selection.OfTerminal;
+            case ANYTHING ->
+                    !(selection instanceof Selection.Nothing)
+                            && !(verb == Verb.CHAFE && selection instanceof Selection.OfPart);
+            case CIRCUIT -> bench.focus().get().isPresent();
+            case JOB -> true;
+        };
+    }
+
+    private Optional<PartId> part() {
+        return switch (bench.selection().get()) {
+            case Selection.OfPart(var id) -> Optional.of(id);
+            case Selection.OfTerminal(var terminal) -> Optional.of(terminal.part());
+            case Selection.OfWire _, Selection.Nothing _ -> Optional.empty();
+        };
+    }
+
+    /** Does a verb to what is chosen; nothing where it does not serve. */
+    public void perform(Verb verb) {
+        if (!serves(verb)) {
+            return;
+        }
+        switch (verb) {
+            case CONNECT, LEAD_FIRST, LEAD_SECOND -> arm(verb);
+            case GROUP -> group();
+            case ADD_PART -> shelf.accept(false);
+            case REPLACE -> shelf.accept(true);
+            case RELAY,
+                    GUARD,
+                    SWITCH,
+                    DIODE,
+                    CONNECTOR,
+                    JOINT,
+                    TURN,
+                    SETTLE_SIZE,
+                    SETTLE_COLOUR,
+                    SETTLE_LENGTH,
+                    EXCHANGE,
+                    OTHER_SIDE,
+                    EARTHS,
+                    REMOVE,
+                    BREAK,
+                    CHAFE,
+                    CORRODE,
+                    RENUMBER,
+                    RECOLOUR,
+                    RESIZE ->
+                    take(verb, attempt(verb));
+        }
+    }
+
+    private void group() {
+        if (bench.group().get().isPresent()) {
+            bench.endGroup();
+        } else {
+            bench.beginGroup();
+        }
+    }
+
+    private void arm(Verb verb) {
+        refusal.set(Optional.empty());
+        armed.set(Optional.of(verb));
+    }
+
+    private void take(Verb verb, Attempt attempt) {
+        if (verb.isTrial()) {
+            tryOut(verb, attempt);
+        } else {
+            take(attempt);
+        }
+    }
+
+    private void take(Attempt attempt) {
+        forget();
+        switch (attempt) {
+            case Refused(var why) -> refusal.set(Optional.of(why));
+            case Possible(var edit) -> bench.perform(edit);
+        }
+    }
+
+    private void tryOut(Verb verb, Attempt attempt) {
+        forget();
+        switch (attempt) {
+            case Refused(var why) -> refusal.set(Optional.of(why));
+            case Possible(var edit) -> bench.tryOut(edit, bench.selection().get(), verb);
+        }
+    }
+
+    private Attempt attempt(Verb verb) {
+        return switch (bench.selection().get()) {
+            case Selection.OfWire(var wire) when verb.on() == On.WIRE || verb.on() == On.ANYTHING ->
+                    onWire(verb, wire);
+            case Selection.OfTerminal(var at) when verb.on() == On.ANYTHING -> onTerminal(verb, at);
+            case Selection.OfPart(var part) when verb.on() == On.ANYTHING -> onPart(verb, part);
+            case Selection.Nothing _,
+                    Selection.OfWire _,
+                    Selection.OfPart _,
+                    Selection.OfTerminal _ ->
+                    verb.on() == On.PART
+                            ? onPart(verb, part().orElseThrow())
+                            : onCircuit(verb, bench.focus().get().orElseThrow());
+        };
+    }
+
+    private Attempt onWire(Verb verb, WireId wire) {
+        var job = bench.job();
+        return switch (verb) {
+            case RELAY -> into(wire, "relay");
+            case GUARD -> guard(wire);
+            case SWITCH -> into(wire, "switch");
+            case DIODE -> into(wire, "diode");
+            case CONNECTOR -> into(wire, "connector-1");
+            case JOINT -> into(wire, "splice");
+            case TURN -> new Possible(new Edit.TurnRound(wire));
+            case SETTLE_SIZE -> settle(wire, Trait.SIZE);
+            case SETTLE_COLOUR -> settle(wire, Trait.COLOUR);
+            case SETTLE_LENGTH -> settle(wire, Trait.LENGTH);
+            case REMOVE -> new Possible(new Edit.RemoveWire(wire));
+            case BREAK -> Trials.broken(wire);
+            case CHAFE -> Trials.chafed(job, wire);
+            case CORRODE -> Trials.corroded(job, wire);
+            default -> new Refused(Refusal.NOTHING_TO_DO);
+        };
+    }
+
+    private Attempt onTerminal(Verb verb, Terminal at) {
+        return switch (verb) {
+            case CHAFE -> Trials.chafed(bench.job(), at);
+            case CORRODE -> Trials.corroded(bench.job(), at);
+            default -> onPart(verb, at.part());
+        };
+    }
+
+    private Attempt onPart(Verb verb, PartId part) {
+        var job = bench.job();
+        return switch (verb) {
+            case EXCHANGE -> Leads.exchange(job, part);
+            case OTHER_SIDE -> OtherSide.of(job, part);
+            case EARTHS -> earths(job, part);
+            case REMOVE -> new Possible(new Edit.RemovePart(part));
+            case BREAK -> Trials.broken(job, part);
+            case CORRODE -> Trials.corroded(job, job.part(part).terminals().getFirst());
+            default -> new Refused(Refusal.NOTHING_TO_DO);
+        };
+    }
+
+    private Attempt onCircuit(Verb verb, CircuitId circuit) {
+        var job = bench.job();
+        return switch (verb) {
+            case RENUMBER -> Tidying.renumber(job, circuit);
+            case RECOLOUR -> Tidying.recolour(job, circuit);
+            case RESIZE ->
+                    bench.assessed()
+                            .get()
+                            .filter(found -> found.job() == job)
+                            .map(found -> Tidying.resize(found.assessment(), circuit))
+                            .orElse(new Refused(Refusal.NOTHING_TO_DO));
+            default -> new Refused(Refusal.NOTHING_TO_DO);
+        };
+    }
+
+    /** To the part, when it is an earth point, else to the one its case is bolted to. */
+    private Attempt earths(Job job, PartId part) {
+        var chosen = job.part(part);
+        var earth =
+                chosen.kind() instanceof JoinKind.EarthPoint ? Optional.of(part) : chosen.mount();
+        return earth.map(at -> Earths.combine(job, bench.focus().get().orElseThrow(), at))
+                .orElse(new Refused(Refusal.NO_EARTH_POINT));
+    }
+
+    private Attempt settle(WireId wire, Trait trait) {
+        boolean held = bench.job().wire(wire).holds(trait);
+        return new Possible(new Edit.Pin(wire, trait, !held));
+    }
+
+    private Attempt into(WireId wire, String part) {
+        var entry =
+                PartsBook.shipped(bench.job().vehicle()).stream()
+                        .filter(each -> each.id().equals(part))
+                        .findFirst()
+                        .orElseThrow();
+        return Placing.into(bench.job(), wire, entry.name(), entry.kind());
+    }
+
+    /** A fuse that the wire and its load allow, where that is known; else one of ten amps. */
+    private Attempt guard(WireId wire) {
+        var fitting =
+                bench.assessed()
+                        .get()
+                        .filter(found -> found.job() == bench.job())
+                        .flatMap(found -> found.assessment().fuse(wire, FuseType.BLADE));
+        var fuse = new GuardKind.Fuse(FuseType.BLADE, fitting.orElse(USUAL_FUSE));
+        return Placing.into(bench.job(), wire, "fuse", fuse);
+    }
+
+    /** Picks a terminal: for the verb that waits for one, else to be looked at. */
+    public void pick(Terminal at) {
+        var waiting = armed.get();
+        if (waiting.isEmpty()) {
+            bench.selection().set(new Selection.OfTerminal(at));
+            return;
+        }
+        var verb = waiting.get();
+        take(
+                switch (bench.selection().get()) {
+                    case Selection.OfTerminal(var from) when verb == Verb.CONNECT ->
+                            connect(from, at);
+                    case Selection.OfWire(var wire) ->
+                            Leads.move(bench.job(), wire, verb == Verb.LEAD_FIRST, at);
+                    case Selection.OfTerminal _, Selection.OfPart _, Selection.Nothing _ ->
+                            new Refused(Refusal.NO_TERMINAL);
+                });
+    }
+
+    private Attempt connect(Terminal from, Terminal to) {
+        if (from.equals(to)) {
+            return new Refused(Refusal.SAME_TERMINAL);
+        }
+        return bench.focus()
+                .get()
+                .<Attempt>map(circuit ->
+                        new Possible(
+                                new Edit.AddWire(
+                                        Connection.between(bench.job(), circuit, from, to))))
+                .orElse(new Refused(Refusal.NO_TERMINAL));
+    }
+
+    /** Puts a part of the shelf into the chosen wire, onto the chosen terminal, or loose. */
+    public void place(String name, Kind kind) {
+        var job = bench.job();
+        take(
+                switch (bench.selection().get()) {
+                    case Selection.OfWire(var wire) -> Placing.into(job, wire, name, kind);
+                    case Selection.OfTerminal(var at) ->
+                            Placing.onto(job, bench.focus().get().orElseThrow(), at, name, kind);
+                    case Selection.OfPart _, Selection.Nothing _ ->
+                            new Possible(Placing.loose(job, name, kind));
+                });
+    }
+
+    /** Puts a part of the shelf where the chosen one is. */
+    public void replace(Kind kind) {
+        part().ifPresent(id -> take(Placing.instead(bench.job(), id, kind)));
+    }
+
+    /** Tries a part of the shelf where the chosen one is, on a copy. */
+    public void tryInstead(Kind kind) {
+        part().ifPresent(id -> tryOut(Verb.REPLACE, Placing.instead(bench.job(), id, kind)));
+    }
+}
