@@ -44,24 +44,41 @@ final class LabelPlacer {
         return keep(stroke, text, onTheWire(stroke, lettering.width(text)), true);
     }
 
+    /** A text near a point and the box it fills. */
+    record Near(String text, Box box) {}
+
     /**
-     * A free place for a text near a point: over it, under it, to either side; over it when none is
-     * free.
+     * A free place near a point for the first text that finds one: over it, under it, to either
+     * side, as near as may be; over it and the last text when none does.
      */
-    Box around(Point point, double width, double height) {
-        double near = 9;
-        var spots = new ArrayList<Box>();
-        for (double y : new double[] {point.y() - near - height, point.y() + near}) {
-            for (double x :
-                    new double[] {
-                        point.x() - width / 2, point.x() + near, point.x() - near - width
-                    }) {
-                spots.add(new Box(Math.max(2, x), y, width, height));
+    Near around(Point point, List<String> texts, Lettering lettering, double height) {
+        for (var text : texts) {
+            double width = lettering.width(text);
+            var place = spots(point, width, height).filter(this::isFree).findFirst();
+            if (place.isPresent()) {
+                taken.add(place.get());
+                return new Near(text, place.get());
             }
         }
-        var place = spots.stream().filter(this::isFree).findFirst().orElse(spots.getFirst());
+        var text = texts.getLast();
+        var place = spots(point, lettering.width(text), height).findFirst().orElseThrow();
         taken.add(place);
-        return place;
+        return new Near(text, place);
+    }
+
+    private static Stream<Box> spots(Point point, double width, double height) {
+        var spots = new ArrayList<Box>();
+        for (double near : new double[] {9, 13, 18, 24}) {
+            for (double y : new double[] {point.y() - near - height, point.y() + near}) {
+                for (double x :
+                        new double[] {
+                            point.x() - width / 2, point.x() + 9, point.x() - 9 - width
+                        }) {
+                    spots.add(new Box(Math.max(2, x), y, width, height));
+                }
+            }
+        }
+        return spots.stream();
     }
 
     private Label keep(Stroke stroke, String text, Box box, boolean backed) {
@@ -100,13 +117,20 @@ final class LabelPlacer {
                 spots.add(new Box(left + (length - width) * share, y, width, HEIGHT));
             }
         }
+        for (double y : new double[] {over, under, over - LIFT, under + LIFT}) {
+            for (double x : new double[] {left + 2, left + length - width - 2}) {
+                for (double aside : new double[] {0, -10, 10, -18, 18, -26, 26}) {
+                    spots.add(new Box(x + aside, y, width, HEIGHT));
+                }
+            }
+        }
     }
 
     private static void uprightSpots(Point from, Point to, double width, List<Box> spots) {
         double top = Math.min(from.y(), to.y());
         double length = Math.abs(from.y() - to.y());
         for (double x : new double[] {from.x() + LIFT + 1, from.x() - LIFT - 1 - width}) {
-            for (double share : new double[] {0.5, 0.25, 0.75, 0.1, 0.9}) {
+            for (double share : new double[] {0.5, 0.25, 0.75, 0.1, 0.9, -0.2, 1.2}) {
                 spots.add(new Box(x, top + length * share - HEIGHT / 2, width, HEIGHT));
             }
         }

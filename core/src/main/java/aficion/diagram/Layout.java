@@ -231,9 +231,13 @@ public final class Layout {
         if (isJoint(spot)) {
             var text = lettering.part(spot.part());
             var at = bodies.get(spot.part().id()).box();
-            var place =
-                    placer.around(new Point(at.x(), at.y()), lettering.width(text), NAME_HEIGHT);
-            labels.add(new Label(new NamesPart(spot.part().id()), text, place, false));
+            var near =
+                    placer.around(
+                            new Point(at.x(), at.y()),
+                            List.of(text, spot.part().id().value()),
+                            lettering,
+                            NAME_HEIGHT);
+            labels.add(new Label(new NamesPart(spot.part().id()), near.text(), near.box(), false));
         }
     }
 
@@ -317,7 +321,8 @@ public final class Layout {
         double width = lettering.width(text);
         double left = wire.isPresent() && isLast(pin) ? from.x() + 6 : at.x() - 4;
         double x = direction > 0 ? left : 2 * from.x() - left - width;
-        var box = new Box(x, y + (wire.isPresent() && isLast(pin) ? 4 : 9), width, NAME_HEIGHT);
+        double under = wire.isPresent() && isLast(pin) ? 4 : 9;
+        var box = new Box(x, y + under, width, NAME_HEIGHT - 2);
         labels.add(new Label(new NamesEarth(earth), text, box, false));
         placer.take(box);
         placer.take(new Box(Math.min(at.x(), at.x() + direction * SIGN), y - 9, SIGN, 18));
@@ -325,6 +330,11 @@ public final class Layout {
         int far = (int) Math.round(at.x() / STEP) + direction;
         int row = (int) Math.round(y / STEP);
         router.block(Math.min(near, far), Math.max(near, far), row, row + 1);
+        router.block(
+                (int) Math.ceil(box.x() / STEP),
+                (int) Math.floor(box.right() / STEP),
+                row + 1,
+                row + 1);
         return flag;
     }
 

@@ -1,5 +1,7 @@
 package aficion.diagram;
 
+import aficion.diagram.Rows.Item;
+import aficion.diagram.Rows.Link;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
@@ -21,7 +23,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -31,8 +32,6 @@ import java.util.stream.Collectors;
  * allows.
  */
 final class Placement {
-    private static final int GAP_ROWS = 3;
-    private static final int TOP_ROWS = 6;
     private static final int MOST_COLUMNS = 5;
 
     final Map<PartId, Spot> spots = new LinkedHashMap<>();
@@ -47,10 +46,6 @@ final class Placement {
     record Spot(Part part, int column, Outline outline, int top) {
         int rowOf(String pin) {
             return top + outline.seat(pin).row();
-        }
-
-        Spot at(int row) {
-            return new Spot(part, column, outline, row);
         }
 
         int bottom() {
@@ -104,12 +99,85 @@ final class Placement {
             var members = order.stream().filter(part -> lanes.get(part) == lane).toList();
             addColumns(lane, members, mostColumns(lane, lanes), byColumn);
         }
-        byColumn.forEach(this::stack);
-        for (int pass = 0; pass < 2; pass++) {
-            for (int column = columns.size() - 1; column >= 0; column--) {
-                straighten(byColumn.get(column));
+        stand(byColumn, order);
+    }
+
+    /** Gives every part its row, with the wires that pass a column on their way. */
+    private void stand(Map<Integer, List<PartId>> byColumn, List<PartId> order) {
+        var columnOf = new HashMap<PartId, Integer>();
+        byColumn.forEach((column, members) -> members.forEach(id -> columnOf.put(id, column)));
+        var items = new ArrayList<List<Item>>();
+        for (int column = 0; column < columns.size(); column++) {
+            items.add(new ArrayList<>(byColumn.get(column).stream().map(this::item).toList()));
+        }
+        var links = new LinkedHashSet<Link>();
+        for (var wire : wires) {
+            var from = wire.from().terminal();
+            var to = wire.to().terminal();
+            if (columnOf.containsKey(from.part()) && columnOf.containsKey(to.part())) {
+                boolean onwards = columnOf.get(from.part()) <= columnOf.get(to.part());
+                link(onwards ? from : to, onwards ? to : from, columnOf, items, links, order);
             }
         }
+        var tops = Rows.of(items, List.copyOf(links));
+        byColumn.forEach((column, members) ->
+                members.forEach(id ->
+                        spots.put(
+                                id,
+                                new Spot(
+                                        parts.get(id),
+                                        column,
+                                        outlines.get(id),
+                                        tops.get(item(id))))));
+    }
+
+    private Item item(PartId part) {
+        return new Item(part, outlines.get(part).height(), false);
+    }
+
+    /** Joins two terminals over the columns between them; wires of one terminal go together. */
+    private void link(
+            Terminal left,
+            Terminal right,
+            Map<PartId, Integer> columnOf,
+            List<List<Item>> items,
+            Set<Link> links,
+            List<PartId> order) {
+        var before = item(left.part());
+        int row = outlines.get(left.part()).seat(left.pin()).row();
+        int last = columnOf.get(right.part());
+        for (int column = columnOf.get(left.part()) + 1; column < last; column++) {
+            var passing = new Item(new Passing(left, column), 0, true);
+            var members = items.get(column);
+            if (!members.contains(passing)) {
+                members.add(place(members, right.part(), order), passing);
+            }
+            links.add(new Link(before, row, passing, 0));
+            before = passing;
+            row = 0;
+        }
+        if (columnOf.get(left.part()) < last) {
+            links.add(
+                    new Link(
+                            before,
+                            row,
+                            item(right.part()),
+                            outlines.get(right.part()).seat(right.pin()).row()));
+        }
+    }
+
+    /** The wires of a terminal where they pass a column. */
+    private record Passing(Terminal terminal, int column) {}
+
+    /** Before the first part of a column that comes later on the path than where a line goes. */
+    private static int place(List<Item> members, PartId goal, List<PartId> order) {
+        for (int i = 0; i < members.size(); i++) {
+            if (members.get(i).key() instanceof PartId id
+                    && order.indexOf(id) > order.indexOf(goal)) {
+                return i;
+            }
+        }
+        return members.size();
     }
 
     private Lane lane(Part part) {
@@ -248,65 +316,6 @@ final class Placement {
                         .orElse(0);
         onTheWay.remove(part);
         return depth;
-    }
-
-    private void stack(int column, List<PartId> members) {
-        int free = TOP_ROWS;
-        for (var id : members) {
-            var spot = new Spot(parts.get(id), column, outlines.get(id), 0);
-            int top = Math.max(free, wanted(spot, true).orElse(free));
-            spots.put(id, spot.at(top));
-            free = top + outlines.get(id).height() + GAP_ROWS;
-        }
-    }
-
-    /**
-     * The top row that makes a wire to a placed neighbour straight; the topmost such neighbour
-     * decides.
-     */
-    private Optional<Integer> wanted(Spot spot, boolean fromLeft) {
-        return wires.stream()
-                .flatMap(wire -> level(wire, spot, fromLeft).stream())
-                .min(Comparator.naturalOrder());
-    }
-
-    private Optional<Integer> level(Wire wire, Spot spot, boolean fromLeft) {
-        var from = wire.from().terminal();
-        var to = wire.to().terminal();
-        boolean isTo = to.part().equals(spot.part().id());
-        boolean isFrom = from.part().equals(spot.part().id());
-        if (isTo == isFrom) {
-            return Optional.empty();
-        }
-        var own = isTo ? to : from;
-        var other = spots.get((isTo ? from : to).part());
-        if (other == null
-                || (fromLeft ? other.column() >= spot.column() : other.column() <= spot.column())) {
-            return Optional.empty();
-        }
-        int row = other.rowOf((isTo ? from : to).pin());
-        return Optional.of(row - spot.outline().seat(own.pin()).row());
-    }
-
-    /**
-     * Moves parts down to be level with what they feed, from the lowest up, where there is room.
-     */
-    private void straighten(List<PartId> members) {
-        int ceiling = Integer.MAX_VALUE;
-        for (var id : members.reversed()) {
-            var spot = spots.get(id);
-            int lowest =
-                    ceiling == Integer.MAX_VALUE
-                            ? ceiling
-                            : ceiling - GAP_ROWS - spot.outline().height();
-            int top =
-                    wanted(spot, false)
-                            .filter(row -> row > spot.top())
-                            .map(row -> Math.min(row, lowest))
-                            .orElse(spot.top());
-            spots.put(id, spot.at(Math.max(top, spot.top())));
-            ceiling = spots.get(id).top();
-        }
     }
 
     Job job() {

@@ -20,7 +20,7 @@ import java.util.Set;
 final class Router {
     private static final int STEP = 2;
     private static final int BEND = 9;
-    private static final int CROSSING = 24;
+    private static final int CROSSING = 60;
     private static final int CLOSE = 5;
     private static final int[] DX = {1, 0, -1, 0};
     private static final int[] DY = {0, 1, 0, -1};

@@ -30,9 +30,18 @@ public final class VehicleLayout {
     private static final double TRACK = 14;
     private static final double MARGIN = 16;
 
+    /** Room for the names of take-offs that do not reach their pin. */
+    private static final double NAMES = 58;
+
+    /** How near to each other lines take off. */
+    private static final double NEAR = 14;
+
     private final Job job;
     private final List<Placed> placed = new ArrayList<>();
     private final Map<Terminal, List<TakeOff>> shared = new LinkedHashMap<>();
+
+    /** Where lines take off already. */
+    private final List<Double> taken = new ArrayList<>();
 
     private VehicleLayout(Job job) {
         this.job = job;
@@ -58,7 +67,7 @@ public final class VehicleLayout {
         shared.values().removeIf(takeOffs -> takeOffs.size() < 2);
         var tracks = tracks();
         int used = tracks.values().stream().mapToInt(track -> track + 1).max().orElse(0);
-        double left = used == 0 ? 0 : MARGIN + used * TRACK;
+        double left = used == 0 ? 0 : MARGIN + used * TRACK + NAMES;
         double width = placed.stream().mapToDouble(each -> each.diagram().width()).max().orElse(0);
         return new Panorama(
                 left + width,
@@ -80,17 +89,32 @@ public final class VehicleLayout {
                 long circuits =
                         job.wiresAt(terminal).stream().map(Wire::circuit).distinct().count();
                 if (circuits > 1) {
-                    boolean reaches = isClear(each.diagram(), body, pin.at());
+                    double y = each.at().y() + pin.at().y();
+                    boolean reaches = isFree(y) && isClear(each.diagram(), body, pin.at());
+                    double free = reaches ? y : freeBelow(y);
+                    taken.add(free);
                     shared.computeIfAbsent(terminal, _ -> new ArrayList<>())
                             .add(
                                     new TakeOff(
                                             each.diagram().circuit(),
-                                            each.at().y() + pin.at().y(),
-                                            reaches ? pin.at().x() : 0,
+                                            free,
+                                            reaches ? pin.at().x() : -NAMES,
                                             reaches));
                 }
             }
         }
+    }
+
+    private boolean isFree(double y) {
+        return taken.stream().noneMatch(other -> Math.abs(other - y) < NEAR);
+    }
+
+    private double freeBelow(double y) {
+        double free = y;
+        while (!isFree(free)) {
+            free += NEAR;
+        }
+        return free;
     }
 
     /** Whether nothing stands or runs between the left edge and a pin. */

@@ -36,12 +36,12 @@ class RouterTest {
 
     @Test
     void strokesCrossButNeverLieOnEachOther() {
-        var router = new Router(20, 12);
-        var level = router.route(at("a", 2, 5), at("b", 14, 5)).orElseThrow();
-        var upright = router.route(at("c", 8, 1), at("d", 8, 10)).orElseThrow();
+        var router = new Router(64, 12);
+        var level = router.route(at("a", 2, 5), at("b", 60, 5)).orElseThrow();
+        var upright = router.route(at("c", 30, 1), at("d", 30, 10)).orElseThrow();
 
         var shared = level.nodes().stream().filter(upright.nodes()::contains).toList();
-        assertThat(shared).containsExactly(new Node(8, 5));
+        assertThat(shared).containsExactly(new Node(30, 5));
     }
 
     @Test

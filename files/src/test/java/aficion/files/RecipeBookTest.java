@@ -56,7 +56,7 @@ class RecipeBookTest {
     }
 
     /** The vehicle a recipe is put into: what comes before it in the order of work. */
-    private static Job before(String recipe) {
+    static Job before(String recipe) {
         var wanted = new ArrayList<>(BASE);
         if (BOOK.get(recipe).group() == Recipe.Group.STARTING) {
             wanted.clear();

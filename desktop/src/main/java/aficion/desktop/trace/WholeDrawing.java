@@ -36,6 +36,10 @@ final class WholeDrawing extends Group {
             var paper = new Rectangle(x + band.x(), top, width, height);
             paper.getStyleClass().add(index % 2 == 0 ? "lane-even" : "lane-odd");
             getChildren().add(paper);
+            var head = Sheet.head(band, 0);
+            head.setTranslateX(x);
+            head.setTranslateY(placed.at().y() + 8);
+            getChildren().add(head);
             index++;
         }
         var line = Ink.line(0, top, made.width(), top);
@@ -45,7 +49,7 @@ final class WholeDrawing extends Group {
                 Ink.text(
                         x + 10,
                         top + 16,
-                        Words.of("search.circuit", circuit.number(), circuit.name()));
+                        Words.of("whole.title", circuit.number(), circuit.name()));
         name.getStyleClass().setAll("whole-title");
         getChildren().addAll(line, name);
     }
