@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
@@ -32,7 +33,9 @@ public final class Field extends VBox {
         field = new TextField(value);
         field.setId(id);
         field.setAccessibleText(name);
-        field.setPrefColumnCount(11);
+        field.setPrefColumnCount(8);
+        field.setMinWidth(104);
+        field.setMaxWidth(104);
         trouble = Texts.wrapped("", "danger-text");
         trouble.setManaged(false);
         field.setOnAction(_ -> commit());
@@ -49,7 +52,9 @@ public final class Field extends VBox {
                 event.consume();
             }
         });
-        var row = new HBox(8, Texts.label(name, "figure-name"), Texts.spring(), field);
+        var said = Texts.label(name, "figure-name");
+        said.setMinWidth(Region.USE_PREF_SIZE);
+        var row = new HBox(8, said, Texts.spring(), field);
         row.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(row, trouble);
     }

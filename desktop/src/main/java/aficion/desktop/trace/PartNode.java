@@ -10,7 +10,7 @@ import aficion.solve.OperatingPoint;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -30,6 +30,7 @@ final class PartNode extends Group {
     private final Part part;
     private final Body body;
     private final Group symbol = new Group();
+    private final Group probes = new Group();
     private final Map<Terminal, Circle> pins = new HashMap<>();
 
     PartNode(Part part, Body body) {
@@ -54,6 +55,8 @@ final class PartNode extends Group {
         }
         getChildren().add(symbol);
         body.pins().forEach(pin -> addPin(pin.name(), pin.at().x(), pin.at().y()));
+        probes.setMouseTransparent(true);
+        getChildren().add(probes);
     }
 
     private void addPin(String name, double x, double y) {
@@ -64,13 +67,34 @@ final class PartNode extends Group {
         getChildren().add(spot);
     }
 
-    /** What is to be done when a pin is picked. */
-    void onPin(Consumer<Terminal> picked) {
+    /**
+     * What is to be done when a pin is picked.
+     *
+     * @param picked told the terminal, and whether Shift was held
+     */
+    void onPin(BiConsumer<Terminal, Boolean> picked) {
         pins.forEach((terminal, spot) ->
                 spot.setOnMouseClicked(event -> {
-                    picked.accept(terminal);
+                    picked.accept(terminal, event.isShiftDown());
                     event.consume();
                 }));
+    }
+
+    /** Shows the probes of a meter where they touch this part. */
+    void touch(Optional<Terminal> red, Optional<Terminal> black) {
+        probes.getChildren().clear();
+        red.ifPresent(at -> probe(at, "+", "red"));
+        black.ifPresent(at -> probe(at, "\u2212", "black"));
+    }
+
+    private void probe(Terminal at, String sign, String style) {
+        var spot = pins.get(at);
+        if (spot != null) {
+            var tip = Ink.circle(spot.getCenterX(), spot.getCenterY(), 8, "probe-tip", style);
+            tip.getStyleClass().remove("shape");
+            var text = Ink.centred(spot.getCenterX(), spot.getCenterY(), sign, "probe-sign");
+            probes.getChildren().addAll(tip, text);
+        }
     }
 
     Part part() {

@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
@@ -13,6 +14,7 @@ import aficion.diagram.Diagram.NamesWire;
 import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.job.Part;
+import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Controls;
 import aficion.quantity.Amps;
@@ -40,6 +42,7 @@ final class PathDrawing extends Group {
 
     private final Workbench bench;
     private final Verbs verbs;
+    private final MeterPanel meter;
     private final Diagram diagram;
     private final Group flags = new Group();
     private final Group wireLayer = new Group();
@@ -49,13 +52,15 @@ final class PathDrawing extends Group {
     private final Map<WireId, WireNode> wires = new HashMap<>();
     private final List<PartNode> parts = new ArrayList<>();
 
-    PathDrawing(Workbench bench, Verbs verbs, Diagram diagram, Job job) {
+    PathDrawing(Workbench bench, Verbs verbs, MeterPanel meter, ForJob<Diagram> drawing) {
         this.bench = bench;
         this.verbs = verbs;
-        this.diagram = diagram;
+        this.meter = meter;
+        this.diagram = drawing.made();
         getStyleClass().add("path");
         getChildren().addAll(flags, wireLayer, words, partLayer, volts);
-        draw(job);
+        draw(drawing.job());
+        showProbes();
     }
 
     Diagram diagram() {
@@ -105,9 +110,26 @@ final class PathDrawing extends Group {
             event.consume();
         });
         node.setOnKeyPressed(event -> activate(event, () -> press(node)));
-        node.onPin(verbs::pick);
+        node.onPin(this::pick);
         parts.add(node);
         partLayer.getChildren().add(node);
+    }
+
+    /** A pin is touched by a meter that is in the hand, else picked. */
+    private void pick(Terminal at, boolean other) {
+        if (meter.isVisible() && verbs.armed().get().isEmpty()) {
+            meter.touch(at, other);
+        } else {
+            if (!bench.focus().get().equals(Optional.of(circuit()))) {
+                bench.focus().set(Optional.of(circuit()));
+            }
+            verbs.pick(at);
+        }
+    }
+
+    /** Shows the probes of the meter. */
+    void showProbes() {
+        parts.forEach(node -> node.touch(meter.red(), meter.black()));
     }
 
     /** Chooses something, and puts the circuit it is drawn in into focus. */

@@ -24,6 +24,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 
 /**
  * The path of the circuit in focus, or of the whole vehicle with that circuit in ink and the others
@@ -41,6 +42,9 @@ public final class TraceView extends BorderPane {
     private final CheckBox voltsAtPins = new CheckBox(Words.of("trace.volts"));
     private final CheckBox whole = new CheckBox(Words.of("trace.whole"));
     private final LooseParts loose;
+    private final MeterPanel meter;
+    private final RecorderPanel recorder;
+    private final VBox foot = new VBox();
     private List<PathDrawing> paths = List.of();
     private Optional<Panorama> panorama = Optional.empty();
     private final AnimationTimer ticks =
@@ -62,6 +66,8 @@ public final class TraceView extends BorderPane {
         this.verbs = verbs;
         this.overlay = new Overlay(bench, verbs);
         this.loose = new LooseParts(bench, verbs);
+        this.meter = new MeterPanel(bench, this::turnMeter, this::showProbes);
+        this.recorder = new RecorderPanel(bench, this::turnRecorder);
         setId("trace");
         notice.getStyleClass().add("notice");
         notice.setWrapText(true);
@@ -77,7 +83,8 @@ public final class TraceView extends BorderPane {
         whole.selectedProperty().bindBidirectional(bench.whole());
         var middle = new StackPane(sheet, map, notice, overlay);
         setCenter(middle);
-        setBottom(bar());
+        foot.getChildren().add(bar());
+        setBottom(foot);
         listen();
         draw();
     }
@@ -87,6 +94,8 @@ public final class TraceView extends BorderPane {
                 new HBox(
                         loose,
                         Texts.spring(),
+                        zoomKey("trace.meter", Words.of("trace.meter"), this::turnMeter),
+                        zoomKey("trace.recorder", Words.of("trace.recorder"), this::turnRecorder),
                         whole,
                         voltsAtPins,
                         zoomKey("trace.zoomOut", "\u2212", () -> sheet.zoom(1 / Sheet.STEP)),
@@ -139,6 +148,8 @@ public final class TraceView extends BorderPane {
         switch (event.getCode()) {
             case V -> voltsAtPins.fire();
             case E -> whole.fire();
+            case M -> turnMeter();
+            case T -> turnRecorder();
             case PLUS, ADD, EQUALS -> sheet.zoom(Sheet.STEP);
             case MINUS, SUBTRACT -> sheet.zoom(1 / Sheet.STEP);
             case DIGIT0, NUMPAD0 -> sheet.fit();
@@ -147,6 +158,28 @@ public final class TraceView extends BorderPane {
             }
         }
         event.consume();
+    }
+
+    /** Takes the meter up or puts it away. */
+    private void turnMeter() {
+        if (foot.getChildren().remove(meter)) {
+            meter.setVisible(false);
+            showProbes();
+        } else {
+            foot.getChildren().addFirst(meter);
+            meter.takeUp();
+        }
+    }
+
+    private void showProbes() {
+        paths.forEach(PathDrawing::showProbes);
+    }
+
+    /** Takes the recorder up or puts it away. */
+    private void turnRecorder() {
+        if (!foot.getChildren().remove(recorder)) {
+            foot.getChildren().addFirst(recorder);
+        }
     }
 
     private Optional<Node> find(Selection selection) {
@@ -175,7 +208,7 @@ public final class TraceView extends BorderPane {
             sheet.showEmpty(Words.of(noJob ? "trace.noJob" : "trace.empty"));
             return;
         }
-        var path = new PathDrawing(bench, verbs, drawing.get().made(), drawing.get().job());
+        var path = new PathDrawing(bench, verbs, meter, drawing.get());
         boolean same = paths.size() == 1 && paths.getFirst().circuit().equals(path.circuit());
         paths = List.of(path);
         sheet.showOne(path, same);
@@ -189,7 +222,11 @@ public final class TraceView extends BorderPane {
                 made.circuits().stream()
                         .map(placed -> {
                             var path =
-                                    new PathDrawing(bench, verbs, placed.diagram(), drawing.job());
+                                    new PathDrawing(
+                                            bench,
+                                            verbs,
+                                            meter,
+                                            new ForJob<>(drawing.job(), placed.diagram()));
                             path.setTranslateX(placed.at().x());
                             path.setTranslateY(placed.at().y());
                             return path;

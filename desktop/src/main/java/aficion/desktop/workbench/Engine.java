@@ -1,6 +1,8 @@
 package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.Meter;
+import aficion.catalogue.TimeBand;
 import aficion.check.Findings;
 import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
@@ -10,10 +12,15 @@ import aficion.diagram.VehicleLayout;
 import aficion.identify.Feeds;
 import aficion.job.CircuitId;
 import aficion.job.Job;
+import aficion.job.Terminal;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
+import aficion.simulate.Probe;
+import aficion.simulate.Script;
+import aficion.simulate.Simulation;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -21,6 +28,7 @@ import aficion.sweep.Effect;
 import aficion.sweep.Sweep;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -47,6 +55,8 @@ final class Engine implements AutoCloseable {
     private final AtomicLong assessmentAsked = new AtomicLong();
     private final AtomicLong planAsked = new AtomicLong();
     private final AtomicLong fitAsked = new AtomicLong();
+    private final AtomicLong readingAsked = new AtomicLong();
+    private final AtomicLong recordAsked = new AtomicLong();
     private final AtomicLong feedsAsked = new AtomicLong();
     private final AtomicLong sweepAsked = new AtomicLong();
 
@@ -86,6 +96,40 @@ final class Engine implements AutoCloseable {
 
     void fit(Job job, Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
         ask(slow, fitAsked, () -> Insertion.of(job, recipe, answers), then);
+    }
+
+    void measure(
+            Job job, Conditions conditions, Terminal red, Terminal black, Consumer<Reading> then) {
+        ask(
+                quick,
+                readingAsked,
+                () -> {
+                    var volts =
+                            solverOf(job).solve(conditions) instanceof Outcome.Solved(var point)
+                                    ? Meter.volts(point, red, black)
+                                    : Optional.<Volts>empty();
+                    return new Reading(
+                            volts,
+                            Meter.ohms(job, conditions, red, black),
+                            red.equals(black)
+                                    ? Optional.empty()
+                                    : Meter.lamp(job, conditions, red, black));
+                },
+                then);
+    }
+
+    void record(Job job, Script script, List<Probe> probes, Recording recording) {
+        ask(
+                slow,
+                recordAsked,
+                () ->
+                        Simulation.run(
+                                Netlist.of(job),
+                                script,
+                                TimeBand.Edge.NOMINAL,
+                                probes,
+                                recording::goOn),
+                recording::done);
     }
 
     void feeds(Job job, Consumer<List<Feeds.Offer>> then) {

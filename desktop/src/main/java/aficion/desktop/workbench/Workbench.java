@@ -12,15 +12,19 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.edit.Edit;
 import aficion.job.edit.History;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
+import aficion.quantity.Seconds;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
+import aficion.simulate.Probe;
+import aficion.simulate.Script;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.sweep.Effect;
@@ -328,6 +332,39 @@ public final class Workbench implements AutoCloseable {
                         then.accept(fit);
                     }
                 });
+    }
+
+    /**
+     * Measures between two terminals, with everything as it stands and with what is tried;
+     * overtaken by the next such question.
+     */
+    public void measure(Terminal red, Terminal black, Consumer<Reading> then) {
+        var job = solved();
+        boolean there =
+                List.of(red, black).stream()
+                        .allMatch(at ->
+                                job.find(at.part())
+                                        .filter(part -> part.kind().pins().contains(at.pin()))
+                                        .isPresent());
+        if (there) {
+            engine.measure(job, conditions.get(), red, black, then);
+        }
+    }
+
+    /** Records what happens when everything goes from rest to how it stands now. */
+    public void record(List<Probe> probes, Seconds lasts, Recording recording) {
+        var now = conditions.get();
+        var before =
+                Conditions.REST
+                        .withCharge(now.charge())
+                        .withAir(now.air())
+                        .withEngine(now.engine());
+        var script =
+                new Script(
+                        before,
+                        List.of(new Script.Moment(new Seconds(lasts.value() / 20), now)),
+                        lasts);
+        engine.record(solved(), script, probes, recording);
     }
 
     /** Finds where a wire could be fed from; overtaken as a recipe is. */

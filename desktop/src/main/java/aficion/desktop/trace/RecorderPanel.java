@@ -1,0 +1,246 @@
+package aficion.desktop.trace;
+
+import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Recording;
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import aficion.quantity.Amps;
+import aficion.quantity.Quantity;
+import aficion.quantity.Seconds;
+import aficion.quantity.Volts;
+import aficion.simulate.Course;
+import aficion.simulate.Happening;
+import aficion.simulate.Probe;
+import aficion.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.chart.LineChart;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.chart.XYChart;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/**
+ * A recorder of two quantities over time: what happens when everything goes from rest to how it
+ * stands now. A channel takes the amps of a wire or the volts of a terminal.
+ */
+final class RecorderPanel extends HBox {
+    private static final List<Double> SPANS = List.of(0.2, 1.0, 5.0, 20.0, 60.0);
+    private static final int MOST_POINTS = 600;
+
+    private final Workbench bench;
+    private final Channel one = new Channel("A");
+    private final Channel two = new Channel("B");
+    private final ComboBox<Double> span =
+            Choices.of(SPANS, seconds -> Words.of("recorder.span", seconds));
+    private final Button start;
+    private final ProgressBar progress = new ProgressBar(0);
+    private final Label happened = Texts.wrapped("", "quiet");
+    private Optional<Recording> running = Optional.empty();
+
+    RecorderPanel(Workbench bench, Runnable close) {
+        super(10);
+        this.bench = bench;
+        setId("recorder");
+        getStyleClass().add("recorder");
+        span.getSelectionModel().select(1.0);
+        span.setId("recorder-span");
+        start = Texts.button(Words.of("recorder.start"), "main-button", this::press);
+        start.setId("recorder-start");
+        happened.setId("recorder-happened");
+        progress.setMaxWidth(Double.MAX_VALUE);
+        progress.setVisible(false);
+        var away = Texts.button(Words.of("meter.close"), "plain-button", close);
+        away.setId("recorder-close");
+        var head = new HBox(8, Texts.caption(Words.of("recorder.title")), Texts.spring(), away);
+        head.setAlignment(Pos.CENTER_LEFT);
+        var run = new HBox(8, start, span);
+        run.setAlignment(Pos.CENTER_LEFT);
+        var controls = new VBox(6, head, one.take, two.take, run, progress, happened);
+        controls.setMinWidth(230);
+        controls.setPrefWidth(230);
+        HBox.setHgrow(one.chart, Priority.ALWAYS);
+        HBox.setHgrow(two.chart, Priority.ALWAYS);
+        getChildren().addAll(controls, one.chart, two.chart);
+        bench.history().addListener((_, _, _) -> forgetGone());
+        forgetGone();
+    }
+
+    /** One quantity and its plot. */
+    private final class Channel {
+        private final String name;
+        private final LineChart<Number, Number> chart;
+        private final Button take;
+        private Optional<Probe> probe = Optional.empty();
+
+        Channel(String name) {
+            this.name = name;
+            var time = new NumberAxis();
+            time.setLabel(Words.of("recorder.seconds"));
+            chart = new LineChart<>(time, new NumberAxis());
+            chart.setId("recorder-" + name);
+            chart.setCreateSymbols(false);
+            chart.setAnimated(false);
+            chart.setLegendVisible(false);
+            chart.setMinSize(120, 120);
+            chart.setPrefSize(250, 200);
+            take = Texts.button("", "chip", this::takeChosen);
+            take.setId("recorder-take-" + name);
+            take.setMaxWidth(Double.MAX_VALUE);
+        }
+
+        private void takeChosen() {
+            var chosen =
+                    switch (bench.selection().get()) {
+                        case Selection.OfWire(var wire) ->
+                                Optional.<Probe>of(new Probe.AmpsIn(wire));
+                        case Selection.OfTerminal(var at) ->
+                                Optional.<Probe>of(new Probe.VoltsAt(at));
+                        case Selection.OfPart(var part) ->
+                                bench.job().part(part).terminals().stream()
+                                        .findFirst()
+                                        .<Probe>map(Probe.VoltsAt::new);
+                        case Selection.Nothing() -> Optional.<Probe>empty();
+                    };
+            set(chosen.or(() -> probe));
+        }
+
+        void set(Optional<Probe> taken) {
+            probe = taken;
+            chart.getData().clear();
+            var words = probe.map(RecorderPanel.this::words);
+            chart.setTitle(words.orElse(""));
+            take.setText(name + "  " + words.orElseGet(() -> Words.of("recorder.take")));
+        }
+
+        void plot(Course.Trace trace) {
+            var series = new XYChart.Series<Number, Number>();
+            int step = Math.max(1, trace.seconds().length / MOST_POINTS);
+            for (int i = 0; i < trace.seconds().length; i += step) {
+                int at = peak(trace.values(), i, Math.min(i + step, trace.values().length));
+                if (!Double.isNaN(trace.values()[at])) {
+                    series.getData()
+                            .add(new XYChart.Data<>(trace.seconds()[at], trace.values()[at]));
+                }
+            }
+            chart.getData().setAll(List.of(series));
+            Quantity most =
+                    probe.filter(Probe.AmpsIn.class::isInstance).isPresent()
+                            ? new Amps(trace.most())
+                            : new Volts(trace.most());
+            chart.setTitle(
+                    Words.of(
+                            "recorder.most", words(probe.orElseThrow()), bench.speech().say(most)));
+        }
+    }
+
+    /** Of some samples the one that is furthest from nothing, so that no spike is lost. */
+    private static int peak(double[] values, int from, int to) {
+        int best = from;
+        for (int i = from; i < to; i++) {
+            if (Math.abs(values[i]) > Math.abs(values[best])) {
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    private String words(Probe probe) {
+        return switch (probe) {
+            case Probe.AmpsIn(var wire) ->
+                    Words.of("recorder.amps", bench.speech().place(wire.value()));
+            case Probe.VoltsAt(var at) -> Words.of("recorder.volts", at);
+            case Probe.VoltsBetween(var at, _) -> Words.of("recorder.volts", at);
+            case Probe.AmpsInside(var part, _) -> Words.of("recorder.amps", part);
+            case Probe.ChargeOf(var battery) -> Words.of("recorder.charge", battery);
+        };
+    }
+
+    /** What is gone from the job is recorded no more. */
+    private void forgetGone() {
+        for (var channel : List.of(one, two)) {
+            channel.set(channel.probe.filter(this::isThere));
+        }
+    }
+
+    private boolean isThere(Probe probe) {
+        return switch (probe) {
+            case Probe.AmpsIn(WireId wire) -> bench.job().find(wire).isPresent();
+            case Probe.VoltsAt(Terminal at) -> bench.job().find(at.part()).isPresent();
+            case Probe.VoltsBetween(var at, var other) ->
+                    bench.job().find(at.part()).isPresent()
+                            && bench.job().find(other.part()).isPresent();
+            case Probe.AmpsInside(var part, _) -> bench.job().find(part).isPresent();
+            case Probe.ChargeOf(var battery) -> bench.job().find(battery).isPresent();
+        };
+    }
+
+    private void press() {
+        if (running.isPresent()) {
+            running.get().end();
+            return;
+        }
+        var channels = new ArrayList<Channel>();
+        for (var channel : List.of(one, two)) {
+            if (channel.probe.isPresent()) {
+                channels.add(channel);
+            }
+        }
+        if (channels.isEmpty()) {
+            happened.setText(Words.of("recorder.nothing"));
+            return;
+        }
+        var recording = new Recording(progress::setProgress, course -> done(channels, course));
+        running = Optional.of(recording);
+        progress.setProgress(0);
+        progress.setVisible(true);
+        start.setText(Words.of("recorder.end"));
+        happened.setText("");
+        bench.record(
+                channels.stream().map(channel -> channel.probe.orElseThrow()).toList(),
+                new Seconds(span.getValue()),
+                recording);
+    }
+
+    private void done(List<Channel> channels, Course course) {
+        running = Optional.empty();
+        progress.setVisible(false);
+        start.setText(Words.of("recorder.start"));
+        for (int i = 0; i < channels.size(); i++) {
+            var channel = channels.get(i);
+            if (channel.probe.equals(Optional.of(course.traces().get(i).probe()))) {
+                channel.plot(course.traces().get(i));
+            }
+        }
+        happened.setText(
+                course.happenings().stream()
+                        .filter(each -> !(each instanceof Happening.Blinked))
+                        .limit(4)
+                        .map(this::words)
+                        .collect(Collectors.joining("\n")));
+    }
+
+    private String words(Happening happening) {
+        var at = bench.speech().say(happening.at());
+        return switch (happening) {
+            case Happening.Opened(_, var fuse) -> Words.of("happening.Opened", at, fuse);
+            case Happening.Reset(_, var fuse) -> Words.of("happening.Reset", at, fuse);
+            case Happening.Moved(_, var part, var in) ->
+                    Words.of(in ? "happening.in" : "happening.out", at, part);
+            case Happening.Blinked(_, var part, _) -> Words.of("happening.in", at, part);
+            case Happening.Flat(_, var battery) -> Words.of("happening.Flat", at, battery);
+            case Happening.Lost(_) -> Words.of("happening.Lost", at);
+        };
+    }
+}

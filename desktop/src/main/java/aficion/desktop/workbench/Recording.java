@@ -1,0 +1,36 @@
+package aficion.desktop.workbench;
+
+import aficion.simulate.Course;
+import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
+import javafx.application.Platform;
+
+/** A recording on its way: how far it is, and that it can be ended early. */
+public final class Recording {
+    private final DoubleConsumer progress;
+    private final Consumer<Course> then;
+    private volatile boolean ended;
+
+    /**
+     * @param progress told the share that is done, on the application thread
+     * @param then told what has been recorded; of one that was ended, what there is
+     */
+    public Recording(DoubleConsumer progress, Consumer<Course> then) {
+        this.progress = progress;
+        this.then = then;
+    }
+
+    /** Ends it with what has been recorded so far. */
+    public void end() {
+        ended = true;
+    }
+
+    boolean goOn(double share) {
+        Platform.runLater(() -> progress.accept(share));
+        return !ended;
+    }
+
+    void done(Course course) {
+        then.accept(course);
+    }
+}
