@@ -9,14 +9,24 @@ import java.util.Optional;
 
 /** The conductors that are sold, by standard, in order of section. */
 public final class Conductors {
+    /** Copper of automotive gauge as a share of true gauge: up to a tenth less (HANDBOOK 2). */
+    private static final double AUTOMOTIVE_SHARE = 0.9;
+
     private static final List<Conductor> METRIC = Table.read("conductors.csv", Conductors::metric);
-    private static final List<Conductor> AWG = Table.read("gauges.csv", Conductors::gauge);
+    private static final List<Conductor> AWG =
+            Table.read("gauges.csv", row -> gauge(row, Standard.AWG, 1));
+    private static final List<Conductor> GAUGE =
+            Table.read("gauges.csv", row -> gauge(row, Standard.GAUGE, AUTOMOTIVE_SHARE));
 
     private Conductors() {}
 
     /** All sizes of one standard, thinnest first. */
     public static List<Conductor> of(Standard standard) {
-        return standard == Standard.METRIC ? METRIC : AWG;
+        return switch (standard) {
+            case METRIC -> METRIC;
+            case AWG -> AWG;
+            case GAUGE -> GAUGE;
+        };
     }
 
     /** The conductor of that size, when it is sold. */
@@ -50,11 +60,11 @@ public final class Conductors {
                 new Metres(row.number("diameter", 0.5, 50) / 1000));
     }
 
-    private static Conductor gauge(Table.Row row) {
+    private static Conductor gauge(Table.Row row, Standard standard, double share) {
         String designation = row.text("gauge");
-        double section = section(number(designation));
+        double section = share * section(number(designation));
         return new Conductor(
-                new WireSize(Standard.AWG, designation),
+                new WireSize(standard, designation),
                 new SquareMillimetres(section),
                 new Ohms(Conductor.RESISTIVITY / section),
                 new Metres(row.number("diameter", 0.5, 50) / 1000));

@@ -14,17 +14,20 @@ import java.util.regex.Pattern;
 public record WireSize(Standard standard, String designation) {
 
     private static final Pattern METRIC = Pattern.compile("([0-9.]+)\\s*mm(?:2|²)?");
-    private static final Pattern GAUGE = Pattern.compile("([0-9]+(?:/0)?)\\s*awg");
+    private static final Pattern GAUGE = Pattern.compile("([0-9]+(?:/0)?)\\s*(awg|ga)");
 
-    /** The two ways wire is sized. */
+    /** The ways wire is sized. */
     public enum Standard {
         METRIC,
-        AWG
+        /** American Wire Gauge, true to its section (ASTM B258). */
+        AWG,
+        /** Automotive gauge (SAE J1128): less copper than the same number of true gauge. */
+        GAUGE
     }
 
     /**
-     * Reads {@code 1.5mm2}, {@code 1.5 mm²}, {@code 14awg}; empty when the text is neither or no
-     * such size is made.
+     * Reads {@code 1.5mm2}, {@code 1.5 mm²}, {@code 14awg}, {@code 14ga}; empty when the text is
+     * neither or no such size is made.
      */
     public static Optional<WireSize> parse(String text) {
         String plain = text.strip().toLowerCase(Locale.ROOT);
@@ -33,9 +36,11 @@ public record WireSize(Standard standard, String designation) {
             return known(new WireSize(Standard.METRIC, metric.group(1)));
         }
         var gauge = GAUGE.matcher(plain);
-        return gauge.matches()
-                ? known(new WireSize(Standard.AWG, gauge.group(1)))
-                : Optional.empty();
+        if (!gauge.matches()) {
+            return Optional.empty();
+        }
+        var standard = gauge.group(2).equals("awg") ? Standard.AWG : Standard.GAUGE;
+        return known(new WireSize(standard, gauge.group(1)));
     }
 
     private static Optional<WireSize> known(WireSize size) {
@@ -45,6 +50,11 @@ public record WireSize(Standard standard, String designation) {
     /** The short text that {@link #parse} reads back. */
     @Override
     public String toString() {
-        return standard == Standard.METRIC ? designation + "mm2" : designation + "awg";
+        return designation
+                + switch (standard) {
+                    case METRIC -> "mm2";
+                    case AWG -> "awg";
+                    case GAUGE -> "ga";
+                };
     }
 }

@@ -71,7 +71,7 @@ public final class Findings {
         var standing = new ArrayList<Standing>();
         for (var finding : of(assessment)) {
             assessment.job().accepted().stream()
-                    .filter(kept -> kept.isAbout(kind(finding), finding.subject().place()))
+                    .filter(kept -> kept.isAbout(finding.rule(), finding.subject().place()))
                     .findFirst()
                     .ifPresentOrElse(
                             kept -> standing.add(new Standing(finding, kept)),
@@ -82,12 +82,7 @@ public final class Findings {
 
     /** What lets a finding stand. */
     public static Edit accept(Finding finding, String reason) {
-        return new Edit.Accept(new Acceptance(kind(finding), finding.subject().place(), reason));
-    }
-
-    /** The name a kind of finding is kept under in a job. */
-    private static String kind(Finding finding) {
-        return finding.getClass().getSimpleName();
+        return new Edit.Accept(new Acceptance(finding.rule(), finding.subject().place(), reason));
     }
 
     public static List<Finding> of(Assessment assessment) {

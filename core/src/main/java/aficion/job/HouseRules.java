@@ -93,7 +93,28 @@ public record HouseRules(
     }
 
     public HouseRules withColours(Colouring changed) {
-        return with(sizes, Optional.of(changed), schools, law);
+        return withColouring(Optional.of(changed));
+    }
+
+    /** The same rules with wires told apart otherwise, or in no way of their own. */
+    public HouseRules withColouring(Optional<Colouring> changed) {
+        return with(sizes, changed, schools, law);
+    }
+
+    /** The same rules with other drops. */
+    public HouseRules withDrops(Ratio strict, Ratio ordinary) {
+        return new HouseRules(
+                strict,
+                ordinary,
+                fuseLoad,
+                margin,
+                leastSection,
+                joint,
+                shortTime,
+                sizes,
+                colours,
+                schools,
+                law);
     }
 
     /** The same rules with one question of practice answered otherwise. */

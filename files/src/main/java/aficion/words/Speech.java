@@ -71,6 +71,7 @@ public final class Speech {
         return switch (size.standard()) {
             case METRIC -> Words.of("wire.size.metric", size.designation());
             case AWG -> Words.of("wire.size.awg", size.designation());
+            case GAUGE -> Words.of("wire.size.gauge", size.designation());
         };
     }
 

@@ -21,7 +21,7 @@ final class CheckCommand extends Commands.Printing {
     public Integer call() {
         var loaded = job.load();
         var speech = new Speech(loaded, UserUnits.METRIC);
-        var findings = Findings.of(Assessment.of(loaded));
+        var findings = Findings.judged(Assessment.of(loaded)).open();
         for (var finding : findings) {
             out().println(
                             String.join(

@@ -34,6 +34,8 @@ final class ReportCommand extends Commands.IntoFolder {
         written.add(Files.writeString(folder.resolve("schedule.csv"), csv, StandardCharsets.UTF_8));
         written.add(
                 Files.write(folder.resolve("schedule.pdf"), Sheets.schedule(assessment, units)));
+        written.add(
+                Files.write(folder.resolve("findings.pdf"), Sheets.findings(assessment, units)));
         var width = new FontWidth();
         var lettering = new DrawingWords(job, units, text -> width.of(text, DrawingWords.SIZE) + 3);
         var solver = new Solver(assessment.netlist());

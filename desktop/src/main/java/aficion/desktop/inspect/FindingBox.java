@@ -1,19 +1,38 @@
 package aficion.desktop.inspect;
 
 import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Preview;
 import aficion.check.Severity;
 import aficion.desktop.theme.Marks;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.edit.Edit;
+import aficion.words.Words;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** What is wrong, why, and its remedies as buttons, the first one first. */
+/**
+ * What is wrong, why, and its remedies as buttons, the first one first, each with what it would
+ * change; or a reason to let it stand.
+ */
 final class FindingBox extends VBox {
+    private static final int MOST_WIRES = 4;
+
+    private final Workbench bench;
+    private final Finding finding;
     private final HBox head;
 
     FindingBox(Workbench bench, Finding finding) {
+        this.bench = bench;
+        this.finding = finding;
         var speech = bench.speech();
         getStyleClass().add("finding");
         var title =
@@ -25,15 +44,78 @@ final class FindingBox extends VBox {
         getChildren().addAll(head, Texts.wrapped(speech.reason(finding)));
         var remedies = finding.remedies();
         for (int i = 0; i < remedies.size(); i++) {
-            var remedy = remedies.get(i);
-            var button =
-                    Texts.button(
-                            speech.edit(remedy),
-                            i == 0 ? "main-button" : "plain-button",
-                            () -> bench.perform(remedy));
-            button.setWrapText(true);
-            getChildren().add(button);
+            remedy(remedies.get(i), i == 0);
         }
+        stand();
+    }
+
+    private void remedy(Edit remedy, boolean first) {
+        var button =
+                Texts.button(
+                        bench.speech().edit(remedy),
+                        first ? "main-button" : "outline-button",
+                        () -> bench.perform(remedy));
+        button.setWrapText(true);
+        var effect = Texts.wrapped("", "preview");
+        effect.setManaged(false);
+        var ask = Texts.button(Words.of("preview.ask"), "plain-button", () -> {});
+        ask.setMinWidth(USE_PREF_SIZE);
+        ask.setOnAction(_ -> bench.preview(remedy, preview -> show(effect, preview)));
+        HBox.setHgrow(button, Priority.SOMETIMES);
+        var row = new HBox(8, button, ask);
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(row, effect);
+    }
+
+    private void show(Label effect, Preview preview) {
+        effect.setText(words(preview));
+        effect.setManaged(true);
+    }
+
+    private String words(Preview preview) {
+        var speech = bench.speech();
+        var wires =
+                preview.changed().stream()
+                        .limit(MOST_WIRES)
+                        .map(speech::label)
+                        .collect(Collectors.joining(", "));
+        return Words.of("preview.mends", titles(preview.mended()))
+                + "\n"
+                + Words.of("preview.brings", titles(preview.brought()))
+                + (wires.isEmpty() ? "" : "\n" + Words.of("preview.wires", wires))
+                + (preview.parts() == 0 ? "" : "\n" + Words.of("preview.parts", preview.parts()));
+    }
+
+    private String titles(List<Finding> findings) {
+        return findings.isEmpty()
+                ? Words.of("preview.nothing")
+                : findings.stream()
+                        .map(each -> bench.speech().title(each))
+                        .distinct()
+                        .collect(Collectors.joining(", "));
+    }
+
+    /** A reason has to be written before a finding may stand. */
+    private void stand() {
+        var reason = new TextField();
+        reason.setPromptText(Words.of("stand.reason"));
+        reason.setAccessibleText(Words.of("stand.reason"));
+        reason.getStyleClass().add("stand-reason");
+        reason.setManaged(false);
+        reason.setVisible(false);
+        var let = Texts.button(Words.of("stand.let"), "plain-button", () -> {});
+        let.getStyleClass().add("stand-let");
+        let.setOnAction(_ -> {
+            reason.setManaged(true);
+            reason.setVisible(true);
+            reason.requestFocus();
+        });
+        reason.setOnAction(_ -> {
+            if (!reason.getText().isBlank()) {
+                bench.perform(Findings.accept(finding, reason.getText().strip()));
+            }
+        });
+        getChildren().addAll(let, reason);
     }
 
     /** The same with the place it is about, to be pressed. */

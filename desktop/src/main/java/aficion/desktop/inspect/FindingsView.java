@@ -1,14 +1,18 @@
 package aficion.desktop.inspect;
 
 import aficion.check.Finding;
+import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Assessed;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.edit.Edit;
 import aficion.words.Words;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
+import javafx.geometry.Pos;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -54,9 +58,11 @@ public final class FindingsView extends BorderPane {
     private void refresh() {
         list.getChildren().clear();
         var assessed = bench.assessed().get();
-        if (assessed.isEmpty() || assessed.get().findings().isEmpty()) {
-            list.getChildren().add(Texts.label(Words.of("findings.none"), "quiet"));
+        if (assessed.isEmpty()) {
             return;
+        }
+        if (assessed.get().findings().isEmpty()) {
+            list.getChildren().add(Texts.label(Words.of("findings.none"), "quiet"));
         }
         for (var severity : Severity.values()) {
             var found =
@@ -77,6 +83,39 @@ public final class FindingsView extends BorderPane {
                                         FindingBox.placed(bench, finding, () -> go(finding)),
                                         Texts.rule()));
             }
+        }
+        standing(assessed.get().standing());
+    }
+
+    /** What the user lets stand, with the reason and the way to ask for it again. */
+    private void standing(List<Findings.Standing> standing) {
+        if (standing.isEmpty()) {
+            return;
+        }
+        list.getChildren().add(Texts.caption(Words.of("findings.standing", standing.size())));
+        for (var each : standing) {
+            var speech = bench.speech();
+            var again =
+                    Texts.button(
+                            Words.of("stand.again"),
+                            "plain-button",
+                            () -> bench.perform(new Edit.Reject(each.acceptance())));
+            var head =
+                    new HBox(
+                            8,
+                            Texts.label(speech.title(each.finding()), "strong"),
+                            Texts.label(speech.where(each.finding().subject()), "quiet"),
+                            Texts.spring(),
+                            again);
+            head.setAlignment(Pos.CENTER_LEFT);
+            list.getChildren()
+                    .addAll(
+                            new VBox(
+                                    2,
+                                    head,
+                                    Texts.wrapped(
+                                            Words.of("stand.because", each.acceptance().reason()))),
+                            Texts.rule());
         }
     }
 

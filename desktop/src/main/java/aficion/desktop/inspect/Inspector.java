@@ -53,12 +53,19 @@ import javafx.scene.paint.Color;
 public final class Inspector extends StackPane {
     private final Workbench bench;
     private final Verbs verbs;
+    private final Printing printing;
     private final VBox body = new VBox();
     private boolean workingShown;
 
-    public Inspector(Workbench bench, Verbs verbs) {
+    /** Prints workings under a title. */
+    public interface Printing {
+        void print(String title, List<Working> workings);
+    }
+
+    public Inspector(Workbench bench, Verbs verbs, Printing printing) {
         this.bench = bench;
         this.verbs = verbs;
+        this.printing = printing;
         setId("inspector");
         getStyleClass().add("inspector");
         body.getStyleClass().add("inspector-body");
@@ -318,6 +325,18 @@ public final class Inspector extends StackPane {
         var speech = bench.speech();
         if (workingShown) {
             all.forEach(working -> add(WorkingBox.full(working, speech)));
+            var print =
+                    Texts.button(
+                            Words.of("inspect.working.print"),
+                            "plain-button",
+                            () ->
+                                    printing.print(
+                                            Words.of(
+                                                    "sheet.working",
+                                                    speech.place(bench.selection().get().place())),
+                                            all));
+            print.setId("print-working");
+            add(print);
         } else {
             add(WorkingBox.brief(deciding, speech));
         }

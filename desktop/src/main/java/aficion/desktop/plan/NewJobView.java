@@ -8,13 +8,17 @@ import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.School;
 import aficion.job.Vehicle;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Proposal;
+import aficion.recipe.Recipe;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -47,6 +51,15 @@ public final class NewJobView extends BorderPane {
     private final ComboBox<Vehicle.Pole> pole = box("newJob.pole", Vehicle.Pole.values());
     private final ComboBox<WireSize.Standard> sizes =
             box("newJob.sizes", WireSize.Standard.values());
+    private final ComboBox<Optional<Recipe>> charging = source(Recipe.Group.CHARGING);
+    private final ComboBox<Optional<Recipe>> ignition = source(Recipe.Group.IGNITION);
+    private final ComboBox<School> returns =
+            wide(
+                    Choices.of(
+                            School.Question.RETURN.schools(),
+                            school -> Words.of("school", school)));
+    private final ColouringChoice colours = new ColouringChoice(Optional.empty());
+    private final TextField law = new TextField();
     private final VBox circuits = new VBox(4);
     private final List<CheckBox> ticks = new ArrayList<>();
     private final Label trouble = Texts.wrapped("", "danger-text");
@@ -73,7 +86,14 @@ public final class NewJobView extends BorderPane {
         sizes.setId("new-job-sizes");
         trouble.setId("new-job-trouble");
         volts.getSelectionModel().select(12.0);
+        charging.setId("new-job-charging");
+        ignition.setId("new-job-ignition");
+        returns.setId("new-job-return");
+        law.setId("new-job-law");
+        law.setPromptText(Words.of("rules.law.unknown"));
         sort.valueProperty().addListener((_, _, _) -> propose());
+        charging.valueProperty().addListener((_, _, chosen) -> exchange(chosen));
+        ignition.valueProperty().addListener((_, _, chosen) -> exchange(chosen));
         setLeft(form());
         setCenter(proposed());
         propose();
@@ -93,7 +113,20 @@ public final class NewJobView extends BorderPane {
         return box;
     }
 
-    private VBox form() {
+    /** The recipes of a group, and none. */
+    private static ComboBox<Optional<Recipe>> source(Recipe.Group group) {
+        var choices = new ArrayList<Optional<Recipe>>();
+        RecipeBook.shipped().stream()
+                .filter(recipe -> recipe.group() == group)
+                .forEach(recipe -> choices.add(Optional.of(recipe)));
+        choices.add(Optional.empty());
+        return wide(
+                Choices.of(
+                        choices,
+                        recipe -> recipe.map(Recipe::name).orElse(Words.of("newJob.none"))));
+    }
+
+    private BorderPane form() {
         var back = Texts.button(Words.of("recipes.close"), "plain-button", close);
         back.setId("new-job-close");
         var bottom = new HBox(12, back, begin);
@@ -107,13 +140,23 @@ public final class NewJobView extends BorderPane {
                         asked("newJob.sort", sort),
                         asked("newJob.volts.ask", volts),
                         asked("newJob.pole", pole),
+                        asked("newJob.charging", charging),
+                        asked("newJob.ignition", ignition),
+                        asked("newJob.return", returns),
                         asked("newJob.sizes", sizes),
-                        Texts.wrapped(Words.of("newJob.law"), "caution"),
-                        trouble,
-                        progress,
-                        bottom);
-        box.getStyleClass().addAll("recipe-choice", "recipe-head");
-        return box;
+                        asked("newJob.colours", colours),
+                        asked("newJob.lawAsks", law),
+                        Texts.wrapped(Words.of("newJob.law"), "caution"));
+        box.getStyleClass().add("recipe-head");
+        var scroll = new ScrollPane(box);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("bench-scroll");
+        var foot = new VBox(8, trouble, progress, bottom);
+        foot.getStyleClass().add("recipe-head");
+        var pane = new BorderPane(scroll);
+        pane.setBottom(foot);
+        pane.getStyleClass().addAll("recipe-choice", "new-job-form");
+        return pane;
     }
 
     private static VBox asked(String key, Node field) {
@@ -138,7 +181,45 @@ public final class NewJobView extends BorderPane {
     }
 
     private void propose() {
-        proposals = RecipeBook.proposals(sort.getValue());
+        proposals = new ArrayList<>(RecipeBook.proposals(sort.getValue()));
+        charging.setValue(proposed(Recipe.Group.CHARGING));
+        ignition.setValue(proposed(Recipe.Group.IGNITION));
+        list();
+    }
+
+    private Optional<Recipe> proposed(Recipe.Group group) {
+        return proposals.stream()
+                .map(Proposal::recipe)
+                .filter(recipe -> recipe.group() == group)
+                .findFirst();
+    }
+
+    /** Puts another source or ignition in the place of the one that is proposed. */
+    private void exchange(Optional<Recipe> chosen) {
+        var group = chosen.map(Recipe::group).orElseGet(this::emptied);
+        int at = -1;
+        for (int i = 0; i < proposals.size(); i++) {
+            at = at < 0 && proposals.get(i).recipe().group() == group ? i : at;
+        }
+        if (at >= 0 && chosen.equals(Optional.of(proposals.get(at).recipe()))) {
+            return;
+        }
+        if (at >= 0) {
+            proposals.remove(at);
+        }
+        int place = at >= 0 ? at : proposals.size();
+        chosen.ifPresent(recipe -> proposals.add(place, new Proposal(recipe, Map.of())));
+        list();
+    }
+
+    /** The group that has just been left out. */
+    private Recipe.Group emptied() {
+        return charging.getValue().isEmpty() && proposed(Recipe.Group.CHARGING).isPresent()
+                ? Recipe.Group.CHARGING
+                : Recipe.Group.IGNITION;
+    }
+
+    private void list() {
         ticks.clear();
         circuits.getChildren().clear();
         for (var proposal : proposals) {
@@ -191,7 +272,13 @@ public final class NewJobView extends BorderPane {
                         built.getAsInt(),
                         new Volts(volts.getValue()),
                         pole.getValue());
-        bench.take(Job.empty(vehicle, HouseRules.USUAL.withSizes(sizes.getValue())));
+        var rules =
+                HouseRules.USUAL
+                        .withSizes(sizes.getValue())
+                        .withSchool(returns.getValue())
+                        .withColouring(colours.chosen())
+                        .withLaw(law.getText());
+        bench.take(Job.empty(vehicle, rules));
         begin.setDisable(true);
         trouble.setText("");
         progress.setVisible(true);

@@ -47,12 +47,14 @@ final class Commands {
                         bench.focus()
                                 .get()
                                 .ifPresent(id -> bench.perform(new Edit.RemoveCircuit(id))));
+        add("menu.rules", Group.JOB, "Shortcut+R", shell::rules);
         add("menu.keepRecipe", Group.JOB, "", shell::keepRecipe);
         add("menu.undo", Group.JOB, "Shortcut+Z", bench::undo);
         add("menu.redo", Group.JOB, "Shortcut+Y", bench::redo);
         add("menu.print.schedule", Group.JOB, "Shortcut+P", files::printSchedule);
         add("menu.print.path", Group.JOB, "", files::printPath);
         add("menu.print.bench", Group.JOB, "", files::printBench);
+        add("menu.print.findings", Group.JOB, "", files::printFindings);
         add("menu.print.csv", Group.JOB, "", files::exportCsv);
         add("menu.print.svg", Group.JOB, "", files::exportSvg);
         add("menu.quit", Group.JOB, "Shortcut+Q", quit);

@@ -16,6 +16,7 @@ import aficion.job.Job;
 import aficion.size.Assessment;
 import aficion.words.Troubles;
 import aficion.words.Words;
+import aficion.working.Working;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -25,6 +26,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Alert;
@@ -223,6 +225,18 @@ public final class JobFiles {
         } catch (IOException | IllegalArgumentException e) {
             asking.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
         }
+    }
+
+    void printFindings() {
+        write("findings.pdf", "file.pdf", () -> Sheets.findings(assessment(), bench.units()));
+    }
+
+    /** Some figures of the job with how they were reached. */
+    void printWorkings(String title, List<Working> workings) {
+        write(
+                "working.pdf",
+                "file.pdf",
+                () -> Sheets.workings(bench.job(), title, workings, bench.units()));
     }
 
     void printBench() {

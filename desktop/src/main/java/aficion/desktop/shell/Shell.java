@@ -7,6 +7,7 @@ import aficion.desktop.inspect.Inspector;
 import aficion.desktop.make.MakeView;
 import aficion.desktop.plan.NewJobView;
 import aficion.desktop.plan.RecipesView;
+import aficion.desktop.plan.RulesView;
 import aficion.desktop.plan.ShelfView;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.trace.TraceView;
@@ -77,7 +78,7 @@ public final class Shell extends BorderPane {
         this.verbs = new Verbs(bench, this::shelf);
         this.commands = new Commands(bench, verbs, files, this, quit);
         this.top = new TopBar(bench, verbs, commands);
-        this.inspector = new Inspector(bench, verbs);
+        this.inspector = new Inspector(bench, verbs, files::printWorkings);
         this.views =
                 Map.of(
                         View.TRACE, new TraceView(bench, verbs),
@@ -155,6 +156,13 @@ public final class Shell extends BorderPane {
     void help() {
         if (!isTakenOver()) {
             takeOver(new HelpView(commands, this::back));
+        }
+    }
+
+    /** Opens the rules of the house. */
+    void rules() {
+        if (!isTakenOver()) {
+            takeOver(new RulesView(bench, this::back));
         }
     }
 

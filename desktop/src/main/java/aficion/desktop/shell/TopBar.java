@@ -28,6 +28,7 @@ final class TopBar extends HBox {
                     "menu.print.schedule",
                     "menu.print.path",
                     "menu.print.bench",
+                    "menu.print.findings",
                     "menu.print.csv",
                     "menu.print.svg");
 

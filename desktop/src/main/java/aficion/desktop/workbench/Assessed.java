@@ -1,6 +1,7 @@
 package aficion.desktop.workbench;
 
 import aficion.check.Finding;
+import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.job.CircuitId;
 import aficion.job.Job;
@@ -9,9 +10,15 @@ import java.util.List;
 import java.util.Optional;
 
 /** All that is worked out of one job, with its findings. */
-public record Assessed(Assessment assessment, List<Finding> findings) {
-    public Assessed {
-        findings = List.copyOf(findings);
+public record Assessed(Assessment assessment, Findings.Judged judged) {
+    /** The findings that ask for something. */
+    public List<Finding> findings() {
+        return judged.open();
+    }
+
+    /** The findings that the user lets stand. */
+    public List<Findings.Standing> standing() {
+        return judged.standing();
     }
 
     public Job job() {
@@ -19,7 +26,7 @@ public record Assessed(Assessment assessment, List<Finding> findings) {
     }
 
     public List<Finding> of(CircuitId circuit) {
-        return findings.stream()
+        return findings().stream()
                 .filter(finding -> finding.subject().circuits(job()).contains(circuit))
                 .toList();
     }
@@ -30,6 +37,6 @@ public record Assessed(Assessment assessment, List<Finding> findings) {
     }
 
     public long dangers() {
-        return findings.stream().filter(finding -> finding.severity() == Severity.DANGER).count();
+        return findings().stream().filter(finding -> finding.severity() == Severity.DANGER).count();
     }
 }

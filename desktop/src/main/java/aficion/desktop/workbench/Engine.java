@@ -4,6 +4,7 @@ import aficion.bench.BenchPlan;
 import aficion.bench.Meter;
 import aficion.catalogue.TimeBand;
 import aficion.check.Findings;
+import aficion.check.Preview;
 import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
 import aficion.diagram.Lettering;
@@ -13,6 +14,7 @@ import aficion.identify.Feeds;
 import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.job.Terminal;
+import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
@@ -57,6 +59,7 @@ final class Engine implements AutoCloseable {
     private final AtomicLong fitAsked = new AtomicLong();
     private final AtomicLong readingAsked = new AtomicLong();
     private final AtomicLong recordAsked = new AtomicLong();
+    private final AtomicLong previewAsked = new AtomicLong();
     private final AtomicLong feedsAsked = new AtomicLong();
     private final AtomicLong sweepAsked = new AtomicLong();
 
@@ -85,7 +88,7 @@ final class Engine implements AutoCloseable {
                 assessmentAsked,
                 () -> {
                     var assessment = Assessment.of(job);
-                    return new Assessed(assessment, Findings.of(assessment));
+                    return new Assessed(assessment, Findings.judged(assessment));
                 },
                 then);
     }
@@ -130,6 +133,10 @@ final class Engine implements AutoCloseable {
                                 probes,
                                 recording::goOn),
                 recording::done);
+    }
+
+    void preview(Assessment assessment, Edit edit, Consumer<Preview> then) {
+        ask(slow, previewAsked, () -> Preview.of(assessment, edit), then);
     }
 
     void feeds(Job job, Consumer<List<Feeds.Offer>> then) {

@@ -1,6 +1,7 @@
 package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
+import aficion.check.Preview;
 import aficion.diagram.Diagram;
 import aficion.diagram.Lettering;
 import aficion.diagram.Panorama;
@@ -365,6 +366,22 @@ public final class Workbench implements AutoCloseable {
                         List.of(new Script.Moment(new Seconds(lasts.value() / 20), now)),
                         lasts);
         engine.record(solved(), script, probes, recording);
+    }
+
+    /** Works out what an edit would do; overtaken by the next such question and by every edit. */
+    public void preview(Edit edit, Consumer<Preview> then) {
+        var job = job();
+        assessed.get()
+                .filter(found -> found.job() == job)
+                .ifPresent(found ->
+                        engine.preview(
+                                found.assessment(),
+                                edit,
+                                preview -> {
+                                    if (job() == job) {
+                                        then.accept(preview);
+                                    }
+                                }));
     }
 
     /** Finds where a wire could be fed from; overtaken as a recipe is. */

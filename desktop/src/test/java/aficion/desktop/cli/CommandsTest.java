@@ -208,7 +208,7 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(22)
+                    .hasSize(23)
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf");
         }
     }

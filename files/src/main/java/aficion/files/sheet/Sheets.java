@@ -11,6 +11,7 @@ import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;
 import aficion.words.Words;
+import aficion.working.Working;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
@@ -76,6 +77,24 @@ public final class Sheets {
             x += widths[i];
         }
         paper.line(Paper.MARGIN, y + 5, Paper.WIDTH - Paper.MARGIN, y + 5, 0.4f, RULE);
+    }
+
+    /** What is found, what the user lets stand and why, and the rules of the house. */
+    public static byte[] findings(Assessment assessment, UserUnits units) throws IOException {
+        var job = assessment.job();
+        try (var paper = new Paper(Words.of("sheet.findings"), subtitle(job))) {
+            new FindingSheet(paper, new Speech(job, units)).findings(assessment);
+            return paper.finish();
+        }
+    }
+
+    /** How some figures were reached. */
+    public static byte[] workings(Job job, String title, List<Working> workings, UserUnits units)
+            throws IOException {
+        try (var paper = new Paper(title, subtitle(job))) {
+            new FindingSheet(paper, new Speech(job, units)).workings(workings, units);
+            return paper.finish();
+        }
     }
 
     /** The path of a circuit as it is drawn on the screen, everything at rest. */

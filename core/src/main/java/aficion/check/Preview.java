@@ -1,0 +1,55 @@
+package aficion.check;
+
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.size.Assessment;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What an edit would do, before it is made.
+ *
+ * @param mended the findings that would be gone
+ * @param brought the findings that would come
+ * @param changed the wires that would be there otherwise, as they would be
+ * @param parts how many parts more there would be; fewer below zero
+ */
+public record Preview(List<Finding> mended, List<Finding> brought, List<Wire> changed, int parts) {
+    public Preview {
+        mended = List.copyOf(mended);
+        brought = List.copyOf(brought);
+        changed = List.copyOf(changed);
+    }
+
+    /** What is wrong with what, whatever the figures. */
+    private record About(Class<? extends Finding> what, Subject subject) {}
+
+    /**
+     * The preview of an edit.
+     *
+     * @throws IllegalArgumentException when it does not fit the job
+     */
+    public static Preview of(Assessment before, Edit edit) {
+        var job = before.job();
+        var next = edit.apply(job);
+        var was = Findings.judged(before).open();
+        var is = Findings.judged(Assessment.of(next)).open();
+        var old = new HashSet<>(job.wires());
+        return new Preview(
+                less(was, is),
+                less(is, was),
+                next.wires().stream().filter(wire -> !old.contains(wire)).toList(),
+                next.parts().size() - job.parts().size());
+    }
+
+    private static List<Finding> less(List<Finding> from, List<Finding> away) {
+        Set<About> known = away.stream().map(Preview::about).collect(Collectors.toSet());
+        return from.stream().filter(finding -> !known.contains(about(finding))).toList();
+    }
+
+    private static About about(Finding finding) {
+        return new About(finding.getClass(), finding.subject());
+    }
+}

@@ -1,0 +1,154 @@
+package aficion.files.sheet;
+
+import aficion.check.Findings;
+import aficion.files.sheet.Paper.Face;
+import aficion.job.School;
+import aficion.quantity.UserUnits;
+import aficion.size.Assessment;
+import aficion.words.Speech;
+import aficion.words.Words;
+import aficion.working.Working;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Sheets of running words: findings with what the user lets stand, house rules, workings. */
+final class FindingSheet {
+    private static final int QUIET = 0x56616A;
+    private static final float LINE = 14;
+    private static final float SIZE = 10;
+    private static final float INDENT = 60;
+
+    private final Paper paper;
+    private final Speech speech;
+    private float y = Paper.TOP + 10;
+
+    FindingSheet(Paper paper, Speech speech) {
+        this.paper = paper;
+        this.speech = speech;
+    }
+
+    void findings(Assessment assessment) throws IOException {
+        var judged = Findings.judged(assessment);
+        head(Words.of("sheet.findings.open", judged.open().size()));
+        for (var finding : judged.open()) {
+            entry(
+                    speech.where(finding.subject()),
+                    Words.of("severity", finding.severity())
+                            + ": "
+                            + speech.title(finding)
+                            + ". "
+                            + speech.reason(finding));
+        }
+        head(Words.of("sheet.findings.standing", judged.standing().size()));
+        for (var standing : judged.standing()) {
+            entry(
+                    speech.where(standing.finding().subject()),
+                    speech.title(standing.finding())
+                            + ". "
+                            + Words.of("stand.because", standing.acceptance().reason()));
+        }
+        rules(assessment);
+    }
+
+    /** How this house does what good people do differently, and what the law asks. */
+    private void rules(Assessment assessment) throws IOException {
+        var rules = assessment.job().rules();
+        head(Words.of("sheet.rules"));
+        for (var question : School.Question.values()) {
+            var school = rules.school(question);
+            entry(
+                    Words.of("question", question),
+                    Words.of("school", school) + ". " + Words.of("school." + school + ".why"));
+        }
+        entry(Words.of("rules.law"), rules.law().orElseGet(() -> Words.of("rules.law.unknown")));
+    }
+
+    void workings(List<Working> workings, UserUnits units) throws IOException {
+        for (var working : workings) {
+            head(Words.of("topic", working.topic()));
+            line(Face.BOLD, Paper.MARGIN, working.formula(), 0x1F2A33);
+            for (var given : working.givens()) {
+                line(
+                        Face.REGULAR,
+                        Paper.MARGIN + 14,
+                        given.symbol()
+                                + " = "
+                                + units.print(given.value())
+                                + "   "
+                                + Words.of("origin", given.origin()),
+                        0x1F2A33);
+            }
+            for (var step : working.steps()) {
+                line(
+                        Face.BOLD,
+                        Paper.MARGIN + 14,
+                        step.symbol() + " = " + units.print(step.value()),
+                        0x1F2A33);
+            }
+            if (working.limit().isPresent()) {
+                var limit = working.limit().get();
+                line(
+                        Face.BOLD,
+                        Paper.MARGIN + 14,
+                        Words.of(
+                                limit.kept() ? "working.limit.kept" : "working.limit.broken",
+                                units.print(limit.value())),
+                        limit.kept() ? 0x2F6B3A : 0xAF2B1E);
+            }
+            line(
+                    Face.REGULAR,
+                    Paper.MARGIN + 14,
+                    Words.of("working.source", working.source()),
+                    QUIET);
+        }
+    }
+
+    private void head(String text) throws IOException {
+        y += 8;
+        turn(3);
+        paper.text(Face.BOLD, 12, Paper.MARGIN, y, text);
+        y += LINE + 4;
+    }
+
+    private void entry(String name, String text) throws IOException {
+        var lines = wrapped(text);
+        turn(lines.size());
+        paper.fitted(Face.BOLD, SIZE, Paper.MARGIN, y, INDENT + 40, name);
+        for (var each : lines) {
+            paper.text(Face.REGULAR, SIZE, Paper.MARGIN + INDENT + 50, y, each);
+            y += LINE;
+        }
+    }
+
+    private void line(Face face, float x, String text, int colour) throws IOException {
+        turn(1);
+        paper.text(face, SIZE, x, y, text, colour);
+        y += LINE;
+    }
+
+    private List<String> wrapped(String text) throws IOException {
+        float room = Paper.WIDTH - 2 * Paper.MARGIN - INDENT - 50;
+        var lines = new ArrayList<String>();
+        var line = new StringBuilder();
+        for (var word : text.split(" ")) {
+            var longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && paper.width(Face.REGULAR, SIZE, longer) > room) {
+                lines.add(line.toString());
+                line.setLength(0);
+                longer = word;
+            }
+            line.setLength(0);
+            line.append(longer);
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+
+    private void turn(int lines) throws IOException {
+        if (y + lines * LINE > Paper.BOTTOM) {
+            paper.newPage();
+            y = Paper.TOP + 10;
+        }
+    }
+}
