@@ -11,14 +11,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What the running programs of one user know of each other's jobs: which were open lately, and
- * which is open now. A job is held by a lock of the operating system, which ends with the program
- * that holds it, however that ends.
+ * What the running programs of one user share: what the user likes, which jobs were open lately,
+ * and which is open now. A job is held by a lock of the operating system, which ends with the
+ * program that holds it, however that ends.
  */
 public final class Desk {
     private static final int MOST = 8;
+    private static final JsonMapper MAPPER = JobMapping.mapper();
 
     private final Path folder;
 
@@ -68,6 +71,26 @@ public final class Desk {
         }
         channel.close();
         return Optional.empty();
+    }
+
+    private Path liked() {
+        return folder.resolve("preferences.json");
+    }
+
+    /** What the user likes; the usual where nothing has been said or it cannot be read. */
+    public Preferences preferences() {
+        try {
+            return Files.exists(liked())
+                    ? MAPPER.readValue(Files.readString(liked()), Preferences.class)
+                    : Preferences.USUAL;
+        } catch (IOException | JacksonException unreadable) {
+            return Preferences.USUAL;
+        }
+    }
+
+    public void keep(Preferences preferences) throws IOException {
+        Files.createDirectories(folder);
+        Files.writeString(liked(), MAPPER.writeValueAsString(preferences));
     }
 
     private Path list() {

@@ -42,6 +42,7 @@ import aficion.quantity.Seconds;
 import aficion.quantity.SquareMillimetres;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.words.Wording;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
@@ -219,6 +220,7 @@ final class JobMapping {
                 ColourScheme.class,
                 Purpose.class,
                 School.class,
+                Wording.class,
                 BenchRun.Verdict.class,
                 Action.class,
                 JoinKind.Mass.class,

@@ -11,7 +11,14 @@ public final class Words {
     private static final ResourceBundle BUNDLE =
             ResourceBundle.getBundle("aficion.words.words", Locale.ROOT);
 
+    private static volatile Wording wording = Wording.BRITISH;
+
     private Words() {}
+
+    /** From here on, every text is in these words; what is shown already is to be shown anew. */
+    public static void speak(Wording words) {
+        wording = words;
+    }
 
     /**
      * The text of a key with its places filled.
@@ -19,7 +26,7 @@ public final class Words {
      * @throws java.util.MissingResourceException when there is no such text
      */
     public static String of(String key, Object... arguments) {
-        String pattern = BUNDLE.getString(key);
+        String pattern = wording.of(BUNDLE.getString(key));
         return arguments.length == 0
                 ? pattern
                 : new MessageFormat(pattern, Locale.ROOT).format(arguments);

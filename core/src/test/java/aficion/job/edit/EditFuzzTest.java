@@ -6,16 +6,28 @@ import aficion.catalogue.Colour;
 import aficion.catalogue.WireSize;
 import aficion.job.AnyJob;
 import aficion.job.Circuit;
+import aficion.job.CircuitId;
 import aficion.job.End;
+import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.Pinned.Trait;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.WireColour;
+import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
+import aficion.verb.Attempt;
+import aficion.verb.Earths;
+import aficion.verb.Leads;
+import aficion.verb.OtherSide;
+import aficion.verb.Placing;
+import aficion.verb.Tidying;
+import aficion.verb.Trials;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -26,6 +38,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Thousands of verbs at random: a job stays whole, and every step can be taken back. */
 class EditFuzzTest {
     private static final int STEPS = 400;
+    private static final GuardKind.Fuse FUSE =
+            new GuardKind.Fuse(aficion.catalogue.FuseType.BLADE, new Amps(10));
 
     private Random random = new Random(0);
     private Job job = AnyJob.of(0);
@@ -42,7 +56,7 @@ class EditFuzzTest {
     private Edit edit() {
         var wire = any(job.wires());
         var part = any(job.parts());
-        return switch (random.nextInt(16)) {
+        return switch (random.nextInt(30)) {
             case 0 -> new Edit.Resize(wire.id(), WireSize.parse("4mm2").orElseThrow());
             case 1 -> new Edit.Renumber(wire.id(), "9." + random.nextInt(99));
             case 2 -> new Edit.SetLength(wire.id(), new RunLength.Measured(new Metres(2)));
@@ -70,9 +84,44 @@ class EditFuzzTest {
                             new End(terminal(), wire.to().termination()));
             case 14 ->
                     new Edit.AddWire(wire.withFrom(new End(terminal(), wire.to().termination())));
+            case 15 -> new Edit.Pin(wire.id(), any(List.of(Trait.values())), random.nextBoolean());
+            case 16 -> made(Placing.into(job, wire.id(), "diode", new JoinKind.Diode(new Amps(3))));
+            case 17 -> made(Placing.into(job, wire.id(), "joint", new JoinKind.Splice()));
+            case 18 -> made(Placing.into(job, wire.id(), "fuse", FUSE));
+            case 19 -> made(Placing.into(job, wire.id(), "same again", part.kind()));
+            case 20 -> made(Placing.onto(job, circuit(), terminal(), "one more", part.kind()));
+            case 21 -> made(Placing.instead(job, part.id(), any(job.parts()).kind()));
+            case 22 -> made(Earths.combine(job, circuit(), any(Earths.of(job)).id()));
+            case 23 -> made(OtherSide.of(job, part.id()));
+            case 24 -> made(Tidying.renumber(job, circuit()));
+            case 25 -> made(Leads.move(job, wire.id(), random.nextBoolean(), terminal()));
+            case 26 -> made(Leads.exchange(job, part.id()));
+            case 27 -> Placing.loose(job, "loose", part.kind());
+            case 28 -> made(tried(wire.id(), part.id()));
             default ->
                     new Edit.Exchange(
                             part.id(), any(part.terminals()).pin(), any(part.terminals()).pin());
+        };
+    }
+
+    private CircuitId circuit() {
+        return any(job.circuits()).id();
+    }
+
+    /** A trial is an edit of a copy; kept, it would have to hold as any other. */
+    private Attempt tried(WireId wire, PartId part) {
+        return switch (random.nextInt(4)) {
+            case 0 -> Trials.broken(job, part);
+            case 1 -> Trials.chafed(job, wire);
+            case 2 -> Trials.corroded(job, wire);
+            default -> Trials.corroded(job, terminal());
+        };
+    }
+
+    private static Edit made(Attempt attempt) {
+        return switch (attempt) {
+            case Attempt.Possible(var edit) -> edit;
+            case Attempt.Refused(var why) -> throw new IllegalArgumentException(why.name());
         };
     }
 

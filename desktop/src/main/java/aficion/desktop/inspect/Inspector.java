@@ -39,6 +39,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -79,8 +80,8 @@ public final class Inspector extends StackPane {
                     scroll.setVvalue(0);
                     refresh();
                 });
-        bench.outcome().addListener((_, _, _) -> refresh());
-        bench.assessed().addListener((_, _, _) -> refresh());
+        bench.outcome().addListener((_, _, _) -> refreshUnlessWriting());
+        bench.assessed().addListener((_, _, _) -> refreshUnlessWriting());
         bench.focus().addListener((_, _, _) -> refresh());
         bench.history().addListener((_, _, _) -> refresh());
         refresh();
@@ -97,6 +98,14 @@ public final class Inspector extends StackPane {
         var again = place == null ? null : body.lookup("#" + place);
         if (again != null) {
             again.requestFocus();
+        }
+    }
+
+    /** New figures wait while something is being written here. */
+    private void refreshUnlessWriting() {
+        var focused = getScene() == null ? null : getScene().getFocusOwner();
+        if (!(focused instanceof TextInputControl && isInside(focused))) {
+            refresh();
         }
     }
 

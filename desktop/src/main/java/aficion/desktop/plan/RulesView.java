@@ -88,7 +88,7 @@ public final class RulesView extends BorderPane {
         setCenter(scroll);
         var back = Texts.button(Words.of("recipes.close"), "plain-button", close);
         var keep = Texts.button(Words.of("rules.keep"), "main-button", this::keep);
-        keep.setId("rules-keep");
+        keep.setId("rules-apply");
         var bottom = new HBox(12, Texts.spring(), back, keep);
         bottom.getStyleClass().add("recipe-bottom");
         setBottom(bottom);

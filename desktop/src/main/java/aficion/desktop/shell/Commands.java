@@ -38,6 +38,7 @@ final class Commands {
         add("menu.demo.tractor", Group.JOB, "", () -> files.openDemo("tractor"));
         add("menu.save", Group.JOB, "Shortcut+S", files::save);
         add("menu.saveAs", Group.JOB, "Shortcut+Shift+S", files::saveAs);
+        add("menu.import", Group.JOB, "", shell::takeIn);
         add("menu.addCircuit", Group.JOB, "Insert", shell::plan);
         add(
                 "menu.removeCircuit",
@@ -69,6 +70,8 @@ final class Commands {
         add("menu.search", Group.VIEW, "Shortcut+K", shell::search);
         add("menu.next", Group.VIEW, "Shortcut+Page Down", () -> shell.step(1));
         add("menu.before", Group.VIEW, "Shortcut+Page Up", () -> shell.step(-1));
+        add("menu.units", Group.VIEW, "", shell::turnUnits);
+        add("menu.wording", Group.VIEW, "", shell::turnWording);
         add("menu.dark", Group.VIEW, "", shell::turnDark);
         add("menu.keys", Group.VIEW, "F1", shell::help);
     }

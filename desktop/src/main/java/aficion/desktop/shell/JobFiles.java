@@ -3,11 +3,15 @@ package aficion.desktop.shell;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
+import aficion.diagram.Panorama.Placed;
 import aficion.files.DemoJobs;
+import aficion.files.Desk;
+import aficion.files.Desk.Held;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.Library;
 import aficion.files.RecipeMaker;
+import aficion.files.WireList;
 import aficion.files.sheet.PathSvg;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
@@ -28,6 +32,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar.ButtonData;
@@ -37,11 +42,17 @@ import javafx.scene.layout.Region;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Opening, saving and printing, with the questions that keep work from being lost. */
 public final class JobFiles {
     private final Workbench bench;
+    private static final Logger LOG = LoggerFactory.getLogger(JobFiles.class);
+
     private final Asking asking;
+    private final Desk desk;
+    private Optional<Held> held = Optional.empty();
 
     /**
      * How the user is asked; tests answer in place of a person where the platform has no file
@@ -50,6 +61,9 @@ public final class JobFiles {
     public interface Asking {
         /** A file to open; empty when the user thought better of it. */
         Optional<Path> toOpen();
+
+        /** A file of another kind to read. */
+        Optional<Path> toRead(String kind, String suffix);
 
         /**
          * A file to write.
@@ -81,9 +95,73 @@ public final class JobFiles {
         STAY
     }
 
-    JobFiles(Workbench bench, Asking asking) {
+    JobFiles(Workbench bench, Asking asking, Desk desk) {
         this.bench = bench;
         this.asking = asking;
+        this.desk = desk;
+        bench.document()
+                .addListener((_, _, document) -> {
+                    if (document.path().isEmpty()) {
+                        letGo();
+                    }
+                });
+    }
+
+    /** The same for a bench that goes on where this one is. */
+    JobFiles with(Workbench next) {
+        var files = new JobFiles(next, asking, desk);
+        files.held = held;
+        return files;
+    }
+
+    Workbench bench() {
+        return bench;
+    }
+
+    /** Holds the job's file no longer. */
+    void letGo() {
+        held.ifPresent(Held::close);
+        held = Optional.empty();
+    }
+
+    /** Takes a file for this window; says so and refuses when another window has it. */
+    private boolean hold(Path path) {
+        if (bench.document().get().path().filter(path::equals).isPresent() && held.isPresent()) {
+            return true;
+        }
+        try {
+            var taken = desk.hold(path);
+            if (taken.isEmpty()) {
+                asking.tell(
+                        Words.of("problem.held.title", path.getFileName()),
+                        Words.of("problem.held.text", path.getFileName()));
+                return false;
+            }
+            letGo();
+            held = taken;
+        } catch (IOException e) {
+            LOG.warn("a job cannot be held for this window", e);
+        }
+        return true;
+    }
+
+    private void remember(Path path) {
+        try {
+            desk.remember(path);
+        } catch (IOException e) {
+            LOG.warn("the list of recent jobs cannot be kept", e);
+        }
+    }
+
+    /** The jobs that were open lately. */
+    List<Path> recent() {
+        return desk.recent();
+    }
+
+    void openRecent(Path path) {
+        if (mayLeave()) {
+            open(path);
+        }
     }
 
     /** Asks with dialogs over a window. */
@@ -123,7 +201,12 @@ public final class JobFiles {
     /** Opens a file; says what is wrong with it when it cannot be read. */
     public boolean open(Path path) {
         try {
+            JobStore.open(path);
+            if (!hold(path)) {
+                return false;
+            }
             bench.open(path);
+            remember(path);
             return true;
         } catch (JobFileException e) {
             asking.tell(
@@ -150,8 +233,12 @@ public final class JobFiles {
     }
 
     private boolean save(Path path) {
+        if (!hold(path)) {
+            return false;
+        }
         try {
             bench.save(path);
+            remember(path);
             return true;
         } catch (JobFileException e) {
             boolean changed = e.trouble() instanceof JobFileException.ChangedOutside;
@@ -185,7 +272,14 @@ public final class JobFiles {
         write("schedule.pdf", "file.pdf", () -> Sheets.schedule(assessment(), bench.units()));
     }
 
+    /** The drawing that is shown: every circuit of the whole vehicle, or the one in focus. */
     void printPath() {
+        var whole = bench.panorama().get().filter(_ -> bench.whole().get());
+        if (whole.isPresent()) {
+            var diagrams = whole.get().made().circuits().stream().map(Placed::diagram).toList();
+            write("paths.pdf", "file.pdf", () -> Sheets.paths(whole.get().job(), diagrams));
+            return;
+        }
         bench.drawing()
                 .get()
                 .ifPresent(drawing ->
@@ -193,6 +287,25 @@ public final class JobFiles {
                                 "path-" + drawing.made().circuit() + ".pdf",
                                 "file.pdf",
                                 () -> Sheets.path(drawing.job(), drawing.made())));
+    }
+
+    /** A wire list to take in, with the name of its file; says what is wrong with it. */
+    Optional<Map.Entry<String, WireList>> readWireList() {
+        var path = asking.toRead("file.csv", ".csv");
+        if (path.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    Map.entry(
+                            path.get().getFileName().toString().replaceFirst("\\.[^.]*$", ""),
+                            WireList.read(Files.readString(path.get()))));
+        } catch (IOException | IllegalArgumentException e) {
+            asking.tell(
+                    Words.of("problem.list.title", path.get().getFileName()),
+                    Words.of("problem.list.text", String.valueOf(e.getMessage())));
+            return Optional.empty();
+        }
     }
 
     /** The drawing that is shown: the whole vehicle, or the circuit in focus. */
@@ -295,6 +408,12 @@ public final class JobFiles {
         public Optional<Path> toOpen() {
             return Optional.ofNullable(
                             chooser("file.aficion", JobStore.SUFFIX).showOpenDialog(owner))
+                    .map(File::toPath);
+        }
+
+        @Override
+        public Optional<Path> toRead(String kind, String suffix) {
+            return Optional.ofNullable(chooser(kind, suffix).showOpenDialog(owner))
                     .map(File::toPath);
         }
 

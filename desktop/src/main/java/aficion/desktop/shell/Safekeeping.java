@@ -16,7 +16,7 @@ final class Safekeeping implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Safekeeping.class);
     private static final long AFTER_MILLIS = 400;
 
-    private final Workbench bench;
+    private Workbench bench;
     private final Recovery recovery;
     private final ScheduledExecutorService hand =
             Executors.newSingleThreadScheduledExecutor(
@@ -26,8 +26,14 @@ final class Safekeeping implements AutoCloseable {
     Safekeeping(Workbench bench, Recovery recovery) {
         this.bench = bench;
         this.recovery = recovery;
-        bench.history().addListener((_, _, _) -> soon());
-        bench.document().addListener((_, _, _) -> soon());
+        follow(bench);
+    }
+
+    /** Keeps the work of a bench that goes on where the one before was. */
+    void follow(Workbench next) {
+        bench = next;
+        next.history().addListener((_, _, _) -> soon());
+        next.document().addListener((_, _, _) -> soon());
     }
 
     private void soon() {

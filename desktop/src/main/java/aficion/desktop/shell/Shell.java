@@ -5,6 +5,7 @@ import aficion.desktop.control.ConditionsBar;
 import aficion.desktop.inspect.FindingsView;
 import aficion.desktop.inspect.Inspector;
 import aficion.desktop.make.MakeView;
+import aficion.desktop.plan.ImportView;
 import aficion.desktop.plan.NewJobView;
 import aficion.desktop.plan.RecipesView;
 import aficion.desktop.plan.RulesView;
@@ -15,7 +16,9 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.Library;
+import aficion.files.Preferences;
 import aficion.job.Circuit;
+import aficion.words.Wording;
 import aficion.words.Words;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -23,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.event.EventHandler;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -33,6 +37,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 
 /** The window's content: the four regions that never move, and the views by work in the middle. */
 public final class Shell extends BorderPane {
@@ -41,6 +46,7 @@ public final class Shell extends BorderPane {
     private final JobFiles files;
     private final Verbs verbs;
     private final Commands commands;
+    private final Liking liking;
     private final StackPane middle = new StackPane();
     private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
     private final Map<View, Node> views;
@@ -72,12 +78,20 @@ public final class Shell extends BorderPane {
         }
     }
 
-    Shell(Workbench bench, JobFiles files, Runnable quit) {
+    /** What the user likes, and what is to happen when that changes. */
+    public interface Liking {
+        Preferences now();
+
+        void change(Preferences changed);
+    }
+
+    Shell(Workbench bench, JobFiles files, Liking liking, Runnable quit) {
         this.bench = bench;
         this.files = files;
         this.verbs = new Verbs(bench, this::shelf);
         this.commands = new Commands(bench, verbs, files, this, quit);
-        this.top = new TopBar(bench, verbs, commands);
+        this.liking = liking;
+        this.top = new TopBar(bench, verbs, commands, files);
         this.inspector = new Inspector(bench, verbs, files::printWorkings);
         this.views =
                 Map.of(
@@ -90,7 +104,11 @@ public final class Shell extends BorderPane {
         setRight(inspector);
         setBottom(new ConditionsBar(bench));
         centre.setCenter(middle);
-        centre.setTop(tabs());
+        var head = new VBox(tabs());
+        if (!liking.now().toured()) {
+            head.getChildren().add(new Tour(bench, () -> liking.change(liking.now().afterTour())));
+        }
+        centre.setTop(head);
         setCenter(centre);
         show(View.TRACE);
 
@@ -99,12 +117,36 @@ public final class Shell extends BorderPane {
 
     /** A scene with a shell in it, dressed in the theme. */
     public static Scene scene(
-            Workbench bench, JobFiles files, Runnable quit, double width, double height) {
-        var shell = new Shell(bench, files, quit);
+            Workbench bench,
+            JobFiles files,
+            Liking liking,
+            Runnable quit,
+            double width,
+            double height) {
+        var shell = new Shell(bench, files, liking, quit);
         var scene = new Scene(shell, width, height);
-        scene.addEventFilter(KeyEvent.KEY_PRESSED, shell::pressed);
+        shell.hear(scene);
         Theme.dress(scene);
         return scene;
+    }
+
+    /** A shell that takes the place of the one in a scene. */
+    static Shell root(Workbench bench, JobFiles files, Liking liking, Runnable quit, Scene scene) {
+        var shell = new Shell(bench, files, liking, quit);
+        shell.hear(scene);
+        return shell;
+    }
+
+    /** Hears the keys of a scene as long as it is the one shown there. */
+    private void hear(Scene scene) {
+        EventHandler<KeyEvent> hearing = this::pressed;
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, hearing);
+        sceneProperty()
+                .addListener((_, before, _) -> {
+                    if (before == scene) {
+                        scene.removeEventFilter(KeyEvent.KEY_PRESSED, hearing);
+                    }
+                });
     }
 
     private HBox tabs() {
@@ -171,7 +213,27 @@ public final class Shell extends BorderPane {
     }
 
     void turnDark() {
-        Theme.setDark(getScene(), !Theme.isDark(getScene()));
+        liking.change(liking.now().withDark(!liking.now().dark()));
+    }
+
+    void turnUnits() {
+        liking.change(liking.now().withOtherUnits());
+    }
+
+    void turnWording() {
+        var other = liking.now().wording() == Wording.BRITISH ? Wording.AMERICAN : Wording.BRITISH;
+        liking.change(liking.now().withWording(other));
+    }
+
+    /** Opens a wire list from elsewhere. */
+    void takeIn() {
+        if (!isTakenOver()) {
+            files.readWireList()
+                    .ifPresent(list ->
+                            takeOver(
+                                    new ImportView(
+                                            bench, list.getKey(), list.getValue(), this::back)));
+        }
     }
 
     /** Opens the list of every finding. */

@@ -4,6 +4,8 @@ import aficion.desktop.shell.Shell.View;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.Desk;
+import aficion.files.Preferences;
 import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
@@ -67,14 +69,27 @@ public final class Shots {
         }
     }
 
+    /** A user who likes everything as it usually is. */
+    private static final class Usual implements Shell.Liking {
+        @Override
+        public Preferences now() {
+            return Preferences.USUAL.afterTour();
+        }
+
+        @Override
+        public void change(Preferences changed) {
+            // Pictures change nothing.
+        }
+    }
+
     private void run() throws IOException, InterruptedException {
         Workbench[] bench = new Workbench[1];
         Scene[] scene = new Scene[1];
         onScreen(() -> {
             Theme.install();
-            bench[0] = AficionApp.bench(Clock.systemDefaultZone());
-            var files = new JobFiles(bench[0], JobFiles.dialogs(null));
-            scene[0] = Shell.scene(bench[0], files, () -> {}, WIDTH, HEIGHT);
+            bench[0] = AficionApp.bench(Clock.systemDefaultZone(), Preferences.USUAL);
+            var files = new JobFiles(bench[0], JobFiles.dialogs(null), Desk.usual());
+            scene[0] = Shell.scene(bench[0], files, new Usual(), () -> {}, WIDTH, HEIGHT);
             var stage = new Stage();
             stage.setScene(scene[0]);
             stage.show();

@@ -14,6 +14,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 
@@ -33,6 +34,7 @@ final class TopBar extends HBox {
                     "menu.print.svg");
 
     private final Workbench bench;
+    private final JobFiles files;
     private final Label job = Texts.label("", "job-name");
     private final Label vehicle = Texts.label("", "quiet");
     private final Label saved = Texts.label("", "quiet");
@@ -40,8 +42,9 @@ final class TopBar extends HBox {
     private final Button redo;
     private final Search search;
 
-    TopBar(Workbench bench, Verbs verbs, Commands commands) {
+    TopBar(Workbench bench, Verbs verbs, Commands commands, JobFiles files) {
         this.bench = bench;
+        this.files = files;
         getStyleClass().add("top-bar");
         saved.setId("saved");
         search = new Search(bench, verbs, commands);
@@ -54,7 +57,6 @@ final class TopBar extends HBox {
         doing.addAll(commands.of(Command.Group.TRY));
         var all = new ArrayList<>(commands.of(Command.Group.JOB));
         all.removeIf(command -> PRINT.contains(command.name()));
-        all.addAll(commands.of(Command.Group.VIEW));
         getChildren()
                 .addAll(
                         Texts.label(Words.of("app.name"), "brand"),
@@ -68,7 +70,8 @@ final class TopBar extends HBox {
                         redo,
                         menu("do", doing),
                         menu("print", PRINT.stream().map(commands::get).toList()),
-                        menu("menu", all));
+                        menu("view", commands.of(Command.Group.VIEW)),
+                        withRecent(menu("menu", all)));
         bench.history().addListener((_, _, _) -> refresh());
         bench.document().addListener((_, _, _) -> refresh());
         refresh();
@@ -85,6 +88,27 @@ final class TopBar extends HBox {
         menu.setOnShowing(_ -> {
             for (int i = 0; i < commands.size(); i++) {
                 menu.getItems().get(i).setDisable(!commands.get(i).ready().getAsBoolean());
+            }
+        });
+        return menu;
+    }
+
+    /** The jobs that were open lately stand at the end of a menu. */
+    private MenuButton withRecent(MenuButton menu) {
+        int own = menu.getItems().size();
+        var enabling = menu.getOnShowing();
+        menu.setOnShowing(event -> {
+            enabling.handle(event);
+            menu.getItems().remove(own, menu.getItems().size());
+            var recent = files.recent();
+            if (!recent.isEmpty()) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+            for (var path : recent) {
+                var item = new MenuItem(path.getFileName().toString());
+                item.setId("recent-" + path.getFileName());
+                item.setOnAction(_ -> files.openRecent(path));
+                menu.getItems().add(item);
             }
         });
         return menu;

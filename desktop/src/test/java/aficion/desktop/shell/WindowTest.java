@@ -8,10 +8,16 @@ import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
 import aficion.files.DemoJobs;
+import aficion.files.Desk;
+import aficion.files.Preferences;
 import aficion.job.CircuitId;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.solve.OperatingPoint;
+import aficion.words.Wording;
+import aficion.words.Words;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -39,6 +45,8 @@ abstract class WindowTest extends ApplicationTest {
 
     Workbench bench;
     JobFiles files;
+    Desk desk;
+    BenchWindow window;
     Stage stage;
     final Answers answers = new Answers();
 
@@ -55,6 +63,11 @@ abstract class WindowTest extends ApplicationTest {
 
         @Override
         public Optional<Path> toOpen() {
+            return open;
+        }
+
+        @Override
+        public Optional<Path> toRead(String kind, String suffix) {
             return open;
         }
 
@@ -87,20 +100,30 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     @Override
-    public void start(Stage stage) {
+    public void start(Stage stage) throws IOException {
         this.stage = stage;
         aficion.desktop.theme.Theme.install();
         bench =
                 AficionApp.bench(
-                        Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC));
-        files = new JobFiles(bench, answers);
-        AficionApp.open(stage, bench, files, () -> {});
+                        Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC),
+                        Preferences.USUAL);
+        desk = new Desk(Files.createTempDirectory("desk"));
+        desk.keep(preferences());
+        files = new JobFiles(bench, answers, desk);
+        window = new BenchWindow(stage, files, desk, next -> bench = next, () -> {});
+        window.show();
         DemoJobs.find("roadster").ifPresent(bench::take);
         stage.toFront();
     }
 
+    /** What the user likes when the window opens. */
+    Preferences preferences() {
+        return Preferences.USUAL.afterTour();
+    }
+
     @Override
     public void stop() {
+        Words.speak(Wording.BRITISH);
         bench.close();
     }
 

@@ -412,10 +412,10 @@ class WorkTest extends WindowTest {
 
     @Test
     void theDarkThemeIsASwitchInTheMenu() {
-        clickOn("#menu");
+        clickOn("#view");
         clickOn("Dark");
         assertThat(stage.getScene().getRoot().getStyleClass()).contains("dark");
-        clickOn("#menu");
+        clickOn("#view");
         clickOn("Dark");
         assertThat(stage.getScene().getRoot().getStyleClass()).doesNotContain("dark");
     }

@@ -97,6 +97,26 @@ public final class Sheets {
         }
     }
 
+    /** The paths of the whole vehicle, a circuit on each page. */
+    public static byte[] paths(Job job, List<Diagram> diagrams) throws IOException {
+        try (var paper = new Paper(Words.of("sheet.paths"), subtitle(job))) {
+            for (int i = 0; i < diagrams.size(); i++) {
+                if (i > 0) {
+                    paper.newPage();
+                }
+                var circuit = job.circuit(diagrams.get(i).circuit());
+                paper.text(
+                        Face.BOLD,
+                        12,
+                        Paper.MARGIN,
+                        Paper.TOP,
+                        Words.of("whole.title", circuit.number(), circuit.name()));
+                new PathSheet(paper, job, diagrams.get(i)).draw();
+            }
+            return paper.finish();
+        }
+    }
+
     /** The path of a circuit as it is drawn on the screen, everything at rest. */
     public static byte[] path(Job job, Diagram diagram) throws IOException {
         try (var paper =

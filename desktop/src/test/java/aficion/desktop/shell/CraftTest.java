@@ -1,0 +1,182 @@
+package aficion.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.desktop.workbench.Selection;
+import aficion.files.JobStore;
+import aficion.job.Colouring;
+import aficion.job.HouseRules;
+import aficion.job.School;
+import aficion.job.WireId;
+import aficion.job.edit.Edit;
+import aficion.words.Wording;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Units and words, recent jobs, two windows, house rules, findings that stand, lists taken in. */
+class CraftTest extends WindowTest {
+    @TempDir private Path folder;
+
+    /** A wire whose guard is too large. */
+    private WireId thin() {
+        return bench.job().wires().stream()
+                .filter(wire -> wire.number().equals("5.13"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
+
+    private void search(String text) {
+        push(KeyCode.CONTROL, KeyCode.K);
+        interact(() -> ((TextField) node("search")).setText(text));
+        push(KeyCode.ENTER);
+        settle();
+    }
+
+    @SuppressWarnings("unchecked")
+    private <T> void choose(String id, T value) {
+        interact(() -> ((ComboBox<T>) node(id)).setValue(value));
+    }
+
+    @Test
+    void unitsAndWordsChangeAtOnceAndNothingIsLost() {
+        focusOn("5");
+        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.99")));
+        onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
+        var job = bench.job();
+        search("Metres and");
+        settle();
+
+        assertThat(bench.job()).isSameAs(job);
+        assertThat(((TextField) node("change-length")).getText()).endsWith("ft");
+        assertShows("Undo: Label it 1.99");
+        search("British or American");
+        settle();
+        assertShows("12 V, negative ground");
+        assertThat(desk.preferences().wording()).isEqualTo(Wording.AMERICAN);
+        assertThat(desk.preferences().feet()).isTrue();
+        push(KeyCode.CONTROL, KeyCode.Z);
+        settle();
+        assertThat(bench.job().wire(new WireId("w1")).number()).isNotEqualTo("1.99");
+    }
+
+    @Test
+    void aJobOpenElsewhereIsRefusedKindlyAndRecentJobsAreOffered() throws Exception {
+        var path = folder.resolve("tern.aficion");
+        answers.write = Optional.of(path);
+        push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+        settle();
+        assertThat(desk.recent()).containsExactly(path);
+        assertThat(desk.hold(path)).isEmpty();
+
+        var other = folder.resolve("other.aficion");
+        JobStore.save(other, bench.job(), Optional.empty());
+        var elsewhere = desk.hold(other).orElseThrow();
+        answers.open = Optional.of(other);
+        push(KeyCode.CONTROL, KeyCode.O);
+        settle();
+        assertThat(answers.told).singleElement().asString().contains("open in another window");
+        assertThat(bench.document().get().path()).contains(path);
+        elsewhere.close();
+        push(KeyCode.CONTROL, KeyCode.O);
+        settle();
+        assertThat(bench.document().get().path()).contains(other);
+
+        clickOn("#menu");
+        clickOn("tern.aficion");
+        settle();
+        assertThat(bench.document().get().path()).contains(path);
+        desk.hold(other).orElseThrow().close();
+    }
+
+    @Test
+    void houseRulesAreAnsweredAndKept() {
+        push(KeyCode.CONTROL, KeyCode.R);
+        settle();
+        choose("rules-return", School.WIRE_RETURN);
+        interact(() -> ((ComboBox<?>) node("colouring")).getSelectionModel().select(1));
+        interact(() -> ((TextArea) node("rules-law")).setText("Two stop lamps."));
+        clickOn(node("rules-apply"));
+        settle();
+
+        var rules = bench.job().rules();
+        assertThat(rules.school(School.Question.RETURN)).isEqualTo(School.WIRE_RETURN);
+        assertThat(rules.law()).contains("Two stop lamps.");
+        assertThat(rules.colours().orElseThrow()).isInstanceOf(Colouring.ByScheme.class);
+        assertThat(text("undo")).isEqualTo("Undo: Change the house rules");
+        assertThat(bench.assessed().get().orElseThrow().findings())
+                .anyMatch(finding -> finding.rule().equals("ColourNotOfScheme"));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        settle();
+        assertThat(bench.job().rules()).isEqualTo(HouseRules.USUAL.withLaw(""));
+    }
+
+    @Test
+    void aRemedyShowsWhatItChangesAndAFindingStandsWithAReason() throws Exception {
+        focusOn("5");
+        onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
+        var job = bench.job();
+        clickOn(button("What changes?"));
+        until(() ->
+                all(stage.getScene().getRoot())
+                        .anyMatch(each ->
+                                each instanceof Label label
+                                        && label.getText() != null
+                                        && label.getText().startsWith("Mends: ")));
+        assertThat(bench.job()).isSameAs(job);
+
+        long dangers = bench.assessed().get().orElseThrow().dangers();
+        settle();
+        interact(() -> button("Let it stand ...").fire());
+        until(() -> stage.getScene().getFocusOwner() instanceof TextField);
+        write("as the maker left it");
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(bench.assessed().get().orElseThrow().dangers()).isEqualTo(dangers - 1);
+        answers.write = Optional.of(folder.resolve("findings.pdf"));
+        clickOn("#print");
+        clickOn("#menu-print-findings");
+        assertThat(Files.size(folder.resolve("findings.pdf"))).isGreaterThan(2000);
+
+        interact(() -> node("dangers").requestFocus());
+        clickOn(node("dangers"));
+        assertShows("It stands: as the maker left it");
+        interact(() -> button("Ask again").fire());
+        settle();
+        assertThat(bench.assessed().get().orElseThrow().dangers()).isEqualTo(dangers);
+    }
+
+    @Test
+    void aWireListIsMatchedLookedAtAndTakenIn() throws Exception {
+        answers.open =
+                Optional.of(
+                        Files.writeString(
+                                folder.resolve("loom.csv"),
+                                "number,from,to,shade,size\n1,H1.56b,S3.56b,blue/red,1.5\n2,H1.56b,,red,1\n"));
+        int wires = bench.job().wires().size();
+        search("Take in a wire list");
+        assertThat(text("import-says")).startsWith("1 of 2 rows");
+        assertThat(((ListView<?>) node("import-problems")).getItems().getFirst().toString())
+                .contains("Row 2 is left out");
+        choose("import-colour", 3);
+        clickOn(node("import-take"));
+        settle();
+
+        assertThat(bench.job().wires()).hasSize(wires + 1);
+        assertThat(bench.job().wires().getLast().colour().british()).isEqualTo("UR");
+        assertThat(bench.job().circuits().getLast().name()).isEqualTo("loom");
+
+        answers.open = Optional.of(Files.writeString(folder.resolve("no.csv"), "nothing"));
+        search("Take in a wire list");
+        assertThat(answers.told).singleElement().asString().contains("is no wire list");
+    }
+}

@@ -1,0 +1,354 @@
+package aficion.files;
+
+import aficion.catalogue.Colour;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.End;
+import aficion.job.Job;
+import aficion.job.JoinKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.RunLength;
+import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.Wire;
+import aficion.job.WireColour;
+import aficion.job.edit.Edit;
+import aficion.job.edit.Edit.Deed;
+import aficion.job.edit.NewNames;
+import aficion.quantity.Metres;
+import aficion.quantity.UserUnits;
+import java.io.IOException;
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+
+/**
+ * A wire list from elsewhere, comma- or semicolon-separated with a line of headings (RFC 4180). Its
+ * columns are matched to what a wire has; what a row says that cannot be used is said by row, and
+ * the row is left out.
+ *
+ * @param headings the names of its columns
+ * @param rows its cells
+ */
+public record WireList(List<String> headings, List<List<String>> rows) {
+    /** More than any vehicle has. */
+    private static final int MOST_ROWS = 5_000;
+
+    private static final double FIRST_LENGTH = 1;
+
+    public WireList {
+        headings = List.copyOf(headings);
+        rows = List.copyOf(rows);
+    }
+
+    /** What a column can hold. */
+    public enum Column {
+        NUMBER("number", "no", "wire", "label", "id"),
+        FROM("from", "start", "source", "end 1", "from terminal"),
+        TO("to", "end", "destination", "end 2", "to terminal"),
+        COLOUR("colour", "color", "col"),
+        SIZE("size", "section", "gauge", "mm2", "mm\u00b2", "awg", "area"),
+        LENGTH("length", "len", "metres", "m"),
+        CIRCUIT("circuit", "system", "group");
+
+        private final List<String> headings;
+
+        Column(String... headings) {
+            this.headings = List.of(headings);
+        }
+    }
+
+    /** Why a row, or something in it, is not taken as it is. */
+    public enum Trouble {
+        /** One end is missing: the row is left out. */
+        NO_END,
+        /** Both ends are one: the row is left out. */
+        ONE_END,
+        /** The size is not made: the thinnest stands in. */
+        NO_SIZE,
+        /** The colour is not known: black stands in. */
+        NO_COLOUR,
+        /** The length cannot be read: a metre is assumed. */
+        NO_LENGTH,
+        /** The label is no short name: the next free number stands in. */
+        NO_NUMBER,
+        /** There is no such part or pin: a joint stands for it. */
+        STAND_IN
+    }
+
+    /**
+     * Something about a row.
+     *
+     * @param row its line among the rows, from 1
+     * @param text what was read
+     */
+    public record Problem(int row, Trouble trouble, String text) {}
+
+    /**
+     * What a list becomes.
+     *
+     * @param edit what takes it in, as one step
+     * @param wires how many wires it brings
+     */
+    public record Plan(Edit edit, int wires, List<Problem> problems) {
+        public Plan {
+            problems = List.copyOf(problems);
+        }
+    }
+
+    /**
+     * Reads a list.
+     *
+     * @throws IllegalArgumentException when the text is no such list
+     */
+    public static WireList read(String text) {
+        var plain = text.startsWith("\ufeff") ? text.substring(1) : text;
+        var first = plain.lines().findFirst().orElse("");
+        char separator = count(first, ';') > count(first, ',') ? ';' : ',';
+        var format =
+                CSVFormat.RFC4180
+                        .builder()
+                        .setDelimiter(separator)
+                        .setIgnoreEmptyLines(true)
+                        .setTrim(true)
+                        .get();
+        try (var parser = format.parse(new StringReader(plain))) {
+            var lines = parser.stream().map(row -> row.stream().toList()).toList();
+            if (lines.size() < 2 || lines.getFirst().size() < 2) {
+                throw new IllegalArgumentException(
+                        "a wire list has a line of headings and a line for each wire");
+            }
+            if (lines.size() > MOST_ROWS) {
+                throw new IllegalArgumentException(
+                        "a wire list has at most " + MOST_ROWS + " lines, not " + lines.size());
+            }
+            return new WireList(lines.getFirst(), lines.subList(1, lines.size()));
+        } catch (IOException | java.io.UncheckedIOException | IllegalStateException damaged) {
+            throw new IllegalArgumentException(String.valueOf(damaged.getMessage()), damaged);
+        }
+    }
+
+    private static long count(String text, char sign) {
+        return text.chars().filter(each -> each == sign).count();
+    }
+
+    /** The columns whose headings say what they hold. */
+    public Map<Column, Integer> matched() {
+        var found = new EnumMap<Column, Integer>(Column.class);
+        for (var column : Column.values()) {
+            for (var name : column.headings) {
+                for (int i = 0; i < headings.size(); i++) {
+                    if (headings.get(i).strip().toLowerCase(Locale.ROOT).equals(name)
+                            && !found.containsValue(i)) {
+                        found.putIfAbsent(column, i);
+                    }
+                }
+            }
+        }
+        return found;
+    }
+
+    /** What the list becomes in a job with its columns so matched. */
+    public Plan plan(Job job, Map<Column, Integer> columns, UserUnits units, String name) {
+        return new Taking(job, columns, units, name).plan();
+    }
+
+    /** One taking-in. */
+    private final class Taking {
+        private final Map<Column, Integer> columns;
+        private final UserUnits units;
+        private final String name;
+        private final List<Edit> edits = new ArrayList<>();
+        private final List<Problem> problems = new ArrayList<>();
+        private final Map<String, CircuitId> circuits = new HashMap<>();
+        private final Map<String, Terminal> standIns = new HashMap<>();
+        private Job now;
+        private int wires;
+
+        Taking(Job job, Map<Column, Integer> columns, UserUnits units, String name) {
+            this.now = job;
+            this.columns = columns;
+            this.units = units;
+            this.name = name;
+        }
+
+        Plan plan() {
+            for (int i = 0; i < rows.size(); i++) {
+                take(i + 1, rows.get(i));
+            }
+            return new Plan(new Edit.Together(Deed.IMPORT, edits), wires, problems);
+        }
+
+        private void make(Edit edit) {
+            now = edit.apply(now);
+            edits.add(edit);
+        }
+
+        private String cell(List<String> row, Column column) {
+            var at = columns.get(column);
+            return at == null || at >= row.size() ? "" : row.get(at).strip();
+        }
+
+        private void take(int number, List<String> row) {
+            var from = cell(row, Column.FROM);
+            var to = cell(row, Column.TO);
+            if (from.isEmpty() || to.isEmpty()) {
+                problems.add(new Problem(number, Trouble.NO_END, String.join(" ", row)));
+                return;
+            }
+            if (from.equals(to)) {
+                problems.add(new Problem(number, Trouble.ONE_END, from));
+                return;
+            }
+            var circuit = circuit(cell(row, Column.CIRCUIT));
+            var one = terminal(number, from);
+            var other = terminal(number, to);
+            make(new Edit.AddWire(wire(number, row, circuit, one, other)));
+            wires++;
+        }
+
+        private Wire wire(
+                int number, List<String> row, CircuitId circuit, Terminal one, Terminal other) {
+            return new Wire(
+                    NewNames.wire(now),
+                    label(number, cell(row, Column.NUMBER), circuit),
+                    circuit,
+                    new End(one, Termination.BLADE_6_3),
+                    new End(other, Termination.BLADE_6_3),
+                    colour(number, cell(row, Column.COLOUR)),
+                    size(number, cell(row, Column.SIZE)),
+                    Insulation.PVC105,
+                    length(number, cell(row, Column.LENGTH)),
+                    now.part(other.part()).zone(),
+                    Optional.empty());
+        }
+
+        private CircuitId circuit(String said) {
+            var wanted = said.isEmpty() ? name : said;
+            return circuits.computeIfAbsent(
+                    wanted,
+                    _ -> {
+                        var there =
+                                now.circuits().stream()
+                                        .filter(circuit -> circuit.name().equals(wanted))
+                                        .findFirst();
+                        if (there.isPresent()) {
+                            return there.get().id();
+                        }
+                        var fresh = NewNames.circuit(now, wanted, Circuit.Drops.ORDINARY);
+                        make(new Edit.AddCircuit(fresh));
+                        return fresh.id();
+                    });
+        }
+
+        private Terminal terminal(int row, String text) {
+            var known = standIns.get(text);
+            if (known != null) {
+                return known;
+            }
+            Optional<Terminal> there;
+            try {
+                there = Terminal.parse(text);
+            } catch (IllegalArgumentException noName) {
+                there = Optional.empty();
+            }
+            var fits =
+                    there.filter(terminal ->
+                            now.find(terminal.part())
+                                    .filter(part -> part.kind().pins().contains(terminal.pin()))
+                                    .isPresent());
+            return fits.orElseGet(() -> standIn(row, text));
+        }
+
+        /** A joint in the place of what the job does not have. */
+        private Terminal standIn(int row, String text) {
+            problems.add(new Problem(row, Trouble.STAND_IN, text));
+            var id = NewNames.part(now, "J");
+            make(
+                    new Edit.AddPart(
+                            new Part(
+                                    id,
+                                    text,
+                                    Zone.CABIN,
+                                    Optional.<PartId>empty(),
+                                    new JoinKind.Splice())));
+            var terminal = new Terminal(id, "J");
+            standIns.put(text, terminal);
+            return terminal;
+        }
+
+        private String label(int row, String text, CircuitId circuit) {
+            if (text.matches("[\\p{L}\\p{N}+\\-][\\p{L}\\p{N}+\\-_/.]{0,31}")) {
+                return text;
+            }
+            if (!text.isEmpty()) {
+                problems.add(new Problem(row, Trouble.NO_NUMBER, text));
+            }
+            return NewNames.number(now, circuit);
+        }
+
+        private WireColour colour(int row, String text) {
+            if (text.isEmpty()) {
+                return WireColour.plain(Colour.BLACK);
+            }
+            var parts = text.split("[/\\s\\-]+");
+            var base = colour(parts[0]);
+            var tracer = parts.length > 1 ? colour(parts[1]) : Optional.<Colour>empty();
+            if (base.isEmpty() && parts.length == 1) {
+                base = letter(text.substring(0, 1));
+                tracer = text.length() == 2 ? letter(text.substring(1)) : Optional.empty();
+            }
+            if (base.isEmpty() || parts.length > 1 && tracer.isEmpty()) {
+                problems.add(new Problem(row, Trouble.NO_COLOUR, text));
+                return WireColour.plain(Colour.BLACK);
+            }
+            return new WireColour(base.get(), tracer);
+        }
+
+        /** A colour by its name, the letters of either practice. */
+        private static Optional<Colour> colour(String word) {
+            return Arrays.stream(Colour.values())
+                    .filter(colour ->
+                            colour.key().equalsIgnoreCase(word)
+                                    || colour.british().equals(word)
+                                    || colour.german().equals(word)
+                                    || colour == Colour.SLATE && word.equalsIgnoreCase("grey"))
+                    .findFirst();
+        }
+
+        private static Optional<Colour> letter(String letter) {
+            return Arrays.stream(Colour.values())
+                    .filter(colour -> colour.british().equals(letter))
+                    .findFirst();
+        }
+
+        private WireSize size(int row, String text) {
+            var plain = text.matches("[0-9.,]+") ? text.replace(',', '.') + "mm2" : text;
+            var size = WireSize.parse(plain);
+            if (size.isEmpty() && !text.isEmpty()) {
+                problems.add(new Problem(row, Trouble.NO_SIZE, text));
+            }
+            return size.orElseGet(() -> aficion.verb.Ends.thinnest(now));
+        }
+
+        private RunLength length(int row, String text) {
+            var metres = units.parseLength(text).filter(m -> m.value() >= 0 && m.value() <= 100);
+            if (metres.isEmpty() && !text.isEmpty()) {
+                problems.add(new Problem(row, Trouble.NO_LENGTH, text));
+            }
+            return metres.<RunLength>map(RunLength.Measured::new)
+                    .orElseGet(() -> new RunLength.Assumed(new Metres(FIRST_LENGTH)));
+        }
+    }
+}
