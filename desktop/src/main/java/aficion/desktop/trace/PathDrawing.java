@@ -47,6 +47,8 @@ final class PathDrawing extends Group {
     private final Group flags = new Group();
     private final Group wireLayer = new Group();
     private final Group partLayer = new Group();
+    private final Group tickLayer = new Group();
+    private final Group told = new Group();
     private final Group words = new Group();
     private final Group volts = new Group();
     private final Map<WireId, WireNode> wires = new HashMap<>();
@@ -58,7 +60,11 @@ final class PathDrawing extends Group {
         this.meter = meter;
         this.diagram = drawing.made();
         getStyleClass().add("path");
-        getChildren().addAll(flags, wireLayer, words, partLayer, volts);
+        var resting = new Group(flags, wireLayer, words, partLayer);
+        resting.setCache(true);
+        resting.getStyleClass().add("resting");
+        tickLayer.setMouseTransparent(true);
+        getChildren().addAll(resting, tickLayer, told, volts);
         draw(drawing.job());
         showProbes();
     }
@@ -100,6 +106,8 @@ final class PathDrawing extends Group {
         node.setOnKeyPressed(event -> activate(event, choose));
         wires.put(id, node);
         wireLayer.getChildren().add(node);
+        tickLayer.getChildren().add(node.ticks());
+        told.getChildren().add(node.told());
     }
 
     private void add(Part part, Diagram.Body body) {
@@ -359,6 +367,7 @@ final class PathDrawing extends Group {
     /** In pencil, as what is not in focus; else in ink. */
     void pencil(boolean pale) {
         pseudoClassStateChanged(PENCIL, pale);
+        wires.values().forEach(wire -> wire.pencil(pale));
     }
 
     /** Whether a verb waits for a terminal: then pins show themselves. */

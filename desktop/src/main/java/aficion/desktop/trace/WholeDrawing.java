@@ -17,11 +17,15 @@ final class WholeDrawing extends Group {
     private final Panorama made;
     private final Job job;
 
+    /** What never moves. */
+    private final Group ground = new Group();
+
     WholeDrawing(Panorama made, Job job, List<PathDrawing> paths) {
         this.made = made;
         this.job = job;
         made.circuits().forEach(this::paper);
         made.trunks().forEach(this::trunk);
+        getChildren().add(ground);
         getChildren().addAll(paths);
     }
 
@@ -35,11 +39,11 @@ final class WholeDrawing extends Group {
             double width = last ? made.width() - x - band.x() : band.width();
             var paper = new Rectangle(x + band.x(), top, width, height);
             paper.getStyleClass().add(index % 2 == 0 ? "lane-even" : "lane-odd");
-            getChildren().add(paper);
+            ground.getChildren().add(paper);
             var head = Sheet.head(band, 0);
             head.setTranslateX(x);
             head.setTranslateY(placed.at().y() + 8);
-            getChildren().add(head);
+            ground.getChildren().add(head);
             index++;
         }
         var line = Ink.line(0, top, made.width(), top);
@@ -51,7 +55,7 @@ final class WholeDrawing extends Group {
                         top + 16,
                         Words.of("whole.title", circuit.number(), circuit.name()));
         name.getStyleClass().setAll("whole-title");
-        getChildren().addAll(line, name);
+        ground.getChildren().addAll(line, name);
     }
 
     private void trunk(Trunk trunk) {
@@ -61,9 +65,9 @@ final class WholeDrawing extends Group {
             stroke(trunk.x(), takeOff.y(), takeOff.to(), takeOff.y(), colour);
             var dot = new Circle(trunk.x(), takeOff.y(), 3.5);
             dot.getStyleClass().add("trunk-dot");
-            getChildren().add(dot);
+            ground.getChildren().add(dot);
             if (!takeOff.reaches()) {
-                getChildren()
+                ground.getChildren()
                         .add(
                                 Ink.text(
                                         takeOff.to() + 3,
@@ -81,6 +85,6 @@ final class WholeDrawing extends Group {
         var inside = Ink.line(x1, y1, x2, y2);
         inside.getStyleClass().setAll("trunk-core");
         inside.setStroke(colour);
-        getChildren().addAll(outside, inside);
+        ground.getChildren().addAll(outside, inside);
     }
 }

@@ -44,6 +44,7 @@ final class WireNode extends Group {
     private final Polyline tick;
     private final Group pill = new Group();
     private final Group mark = new Group();
+    private final Group told = new Group(mark, pill);
     private double direction;
 
     WireNode(Wire wire, Stroke stroke, Label label) {
@@ -71,15 +72,33 @@ final class WireNode extends Group {
         tick = Ink.polyline(stroke.points(), "tick");
         tick.getStrokeDashArray().addAll(TICK, TICK_GAP);
         tick.setStrokeLineCap(StrokeLineCap.BUTT);
-        tick.setStroke(isPale() ? Color.web("#1F2A33") : Color.WHITE);
-        getChildren().addAll(halo, paths, tick);
+        pencil(false);
+        tick.setMouseTransparent(true);
+        tick.setVisible(false);
+        getChildren().addAll(halo, paths);
         for (var dot : stroke.dots()) {
             var circle = new Circle(dot.x(), dot.y(), 4.5);
             circle.getStyleClass().add("dot");
             getChildren().add(circle);
         }
         addLabel();
-        getChildren().addAll(mark, pill);
+        told.setMouseTransparent(true);
+    }
+
+    /** The ticks that run along it; they lie on a layer of their own, so that all else can rest. */
+    Polyline ticks() {
+        return tick;
+    }
+
+    /** The figure and the mark on it; they lie over the ticks. */
+    Group told() {
+        return told;
+    }
+
+    /** Draws its ticks paler, as what is not in focus. */
+    void pencil(boolean pale) {
+        var colour = isPale() ? Color.web("#1F2A33") : Color.WHITE;
+        tick.setStroke(pale ? colour.deriveColor(0, 1, 1, 0.55) : colour);
     }
 
     private boolean isPale() {
@@ -113,6 +132,7 @@ final class WireNode extends Group {
         boolean live = Math.abs(value) >= LEAST_LIVE;
         direction = live ? Math.signum(value) : 0;
         pseudoClassStateChanged(LIVE, live);
+        tick.setVisible(live);
     }
 
     /** Shows a figure on the wire in a brass pill; no text takes it away. */
