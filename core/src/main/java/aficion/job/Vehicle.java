@@ -1,6 +1,7 @@
 package aficion.job;
 
 import aficion.quantity.Volts;
+import java.util.Optional;
 
 /**
  * The vehicle the job is on.
@@ -9,12 +10,36 @@ import aficion.quantity.Volts;
  * @param year the year it was made
  * @param system nominal volts: 6, 12 or 24
  * @param earthed the battery pole that is joined to the body
+ * @param sort what kind of vehicle it is, where that has been said
  */
-public record Vehicle(String name, int year, Volts system, Pole earthed) {
+public record Vehicle(String name, int year, Volts system, Pole earthed, Optional<Sort> sort) {
     public Vehicle {
         if (system.value() != 6 && system.value() != 12 && system.value() != 24) {
             throw new IllegalArgumentException(
                     "a vehicle has 6, 12 or 24 V, not " + system.value());
+        }
+    }
+
+    /** A vehicle of a kind that has not been said. */
+    public Vehicle(String name, int year, Volts system, Pole earthed) {
+        this(name, year, system, earthed, Optional.empty());
+    }
+
+    /** What is rewired. */
+    public enum Sort {
+        CAR(1),
+        MOTORCYCLE(0.5),
+        TRACTOR(0.8);
+
+        private final double reach;
+
+        Sort(double reach) {
+            this.reach = reach;
+        }
+
+        /** How far its wires run, as a share of those of a car (typical). */
+        public double reach() {
+            return reach;
         }
     }
 

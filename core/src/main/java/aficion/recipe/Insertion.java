@@ -19,6 +19,7 @@ import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
+import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
@@ -49,6 +50,9 @@ public final class Insertion {
 
     /** Where a fuse of its own is put: within reach of the source (HANDBOOK section 2, typical). */
     private static final Metres REACH = new Metres(0.15);
+
+    /** No lead is shorter than its ends need (HANDBOOK section 7, typical). */
+    private static final double SHORTEST = 0.15;
 
     private static final Amps FIRST_FUSE = new Amps(10);
 
@@ -281,9 +285,15 @@ public final class Insertion {
                 lead.colour(),
                 Ends.thinnest(job),
                 Ends.cover(lead.zone()),
-                new RunLength.Assumed(lead.length()),
+                new RunLength.Assumed(reach(lead)),
                 lead.zone(),
                 lead.unguarded());
+    }
+
+    /** How long a lead mostly is in this kind of vehicle. */
+    private Metres reach(Lead lead) {
+        double share = job.vehicle().sort().map(Vehicle.Sort::reach).orElse(1.0);
+        return new Metres(Math.max(SHORTEST, lead.length().value() * share));
     }
 
     /**

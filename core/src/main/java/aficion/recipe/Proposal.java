@@ -7,11 +7,4 @@ public record Proposal(Recipe recipe, Map<String, String> answers) {
     public Proposal {
         answers = Map.copyOf(answers);
     }
-
-    /** What is rewired. */
-    public enum Sort {
-        CAR,
-        MOTORCYCLE,
-        TRACTOR
-    }
 }

@@ -212,6 +212,7 @@ final class JobMapping {
                 Zone.class,
                 WireSize.Standard.class,
                 Vehicle.Pole.class,
+                Vehicle.Sort.class,
                 Circuit.Drops.class,
                 Circuit.Stage.class,
                 Termination.class,

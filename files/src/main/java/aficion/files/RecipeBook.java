@@ -65,7 +65,7 @@ public final class RecipeBook {
     }
 
     /** What a kind of vehicle mostly needs, each after what it is joined to. */
-    public static List<Proposal> proposals(Proposal.Sort sort) {
+    public static List<Proposal> proposals(Vehicle.Sort sort) {
         var book = new HashMap<String, Recipe>();
         shipped().forEach(recipe -> book.put(recipe.id(), recipe));
         var start = sort.name().toLowerCase(Locale.ROOT) + ": ";

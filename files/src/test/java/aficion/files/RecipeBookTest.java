@@ -2,6 +2,7 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import aficion.check.Finding;
 import aficion.check.Findings;
@@ -12,13 +13,13 @@ import aficion.job.Vehicle;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
-import aficion.recipe.Proposal;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -161,8 +162,11 @@ class RecipeBookTest {
         "TRACTOR, 24, NEGATIVE"
     })
     void aWholeVehicleIsProposedWithNothingToMend(
-            Proposal.Sort sort, double volts, Vehicle.Pole pole) {
-        var job = Job.empty(new Vehicle("test", 1960, new Volts(volts), pole), HouseRules.USUAL);
+            Vehicle.Sort sort, double volts, Vehicle.Pole pole) {
+        var job =
+                Job.empty(
+                        new Vehicle("test", 1960, new Volts(volts), pole, Optional.of(sort)),
+                        HouseRules.USUAL);
         for (var proposal : RecipeBook.proposals(sort)) {
             var fit = Insertion.of(job, proposal.recipe(), proposal.answers());
             assertThat(fit).as(proposal.recipe().id()).isInstanceOf(Fit.Fits.class);
@@ -172,5 +176,29 @@ class RecipeBookTest {
         assertThat(Findings.of(Assessment.of(job)))
                 .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
                 .isEmpty();
+    }
+
+    /** Leads of a motorcycle begin half as long as those of a car, none shorter than its ends. */
+    @Test
+    void firstLengthsFollowTheKindOfVehicle() {
+        var lengths =
+                Stream.of(Vehicle.Sort.CAR, Vehicle.Sort.MOTORCYCLE)
+                        .map(sort ->
+                                Job.empty(
+                                        new Vehicle(
+                                                "test",
+                                                1960,
+                                                new Volts(12),
+                                                Vehicle.Pole.NEGATIVE,
+                                                Optional.of(sort)),
+                                        HouseRules.USUAL))
+                        .map(job -> put(job, "start-solenoid", Map.of()).job().wires())
+                        .toList();
+
+        for (int i = 0; i < lengths.getFirst().size(); i++) {
+            double car = lengths.getFirst().get(i).length().metres().value();
+            double motorcycle = lengths.getLast().get(i).length().metres().value();
+            assertThat(motorcycle).isCloseTo(Math.max(0.15, car / 2), within(1e-9));
+        }
     }
 }

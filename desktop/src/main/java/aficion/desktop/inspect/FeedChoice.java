@@ -29,7 +29,7 @@ final class FeedChoice extends VBox {
 
     private void ask() {
         ask.setDisable(true);
-        bench.findFeeds(this::offer);
+        bench.ask().findFeeds(this::offer);
     }
 
     private void offer(List<Offer> offers) {

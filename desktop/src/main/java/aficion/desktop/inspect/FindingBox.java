@@ -60,7 +60,7 @@ final class FindingBox extends VBox {
         effect.setManaged(false);
         var ask = Texts.button(Words.of("preview.ask"), "plain-button", () -> {});
         ask.setMinWidth(USE_PREF_SIZE);
-        ask.setOnAction(_ -> bench.preview(remedy, preview -> show(effect, preview)));
+        ask.setOnAction(_ -> bench.ask().preview(remedy, preview -> show(effect, preview)));
         HBox.setHgrow(button, Priority.SOMETIMES);
         var row = new HBox(8, button, ask);
         row.setAlignment(Pos.CENTER_LEFT);

@@ -38,7 +38,7 @@ final class WhatIf extends VBox {
 
     private void tryOut() {
         trial.setDisable(true);
-        bench.tryFaults(this::show);
+        bench.ask().tryFaults(this::show);
     }
 
     private void show(List<Effect> effects) {

@@ -45,7 +45,7 @@ public final class NewJobView extends BorderPane {
     private final Runnable close;
     private final TextField name = new TextField();
     private final TextField year = new TextField("1960");
-    private final ComboBox<Proposal.Sort> sort = box("newJob.sort", Proposal.Sort.values());
+    private final ComboBox<Vehicle.Sort> sort = box("newJob.sort", Vehicle.Sort.values());
     private final ComboBox<Double> volts =
             wide(Choices.of(List.of(6.0, 12.0, 24.0), each -> Words.of("newJob.volts", each)));
     private final ComboBox<Vehicle.Pole> pole = box("newJob.pole", Vehicle.Pole.values());
@@ -271,7 +271,8 @@ public final class NewJobView extends BorderPane {
                         name.getText().strip(),
                         built.getAsInt(),
                         new Volts(volts.getValue()),
-                        pole.getValue());
+                        pole.getValue(),
+                        Optional.of(sort.getValue()));
         var rules =
                 HouseRules.USUAL
                         .withSizes(sizes.getValue())
@@ -303,16 +304,17 @@ public final class NewJobView extends BorderPane {
             return;
         }
         var proposal = wanted.get(next);
-        bench.fit(
-                proposal.recipe(),
-                proposal.answers(),
-                fit -> {
-                    switch (fit) {
-                        case Fit.Fits fits -> bench.perform(fits.edit());
-                        case Fit.Lacks _ -> left.add(proposal.recipe().name());
-                    }
-                    put(wanted, next + 1, left);
-                });
+        bench.ask()
+                .fit(
+                        proposal.recipe(),
+                        proposal.answers(),
+                        fit -> {
+                            switch (fit) {
+                                case Fit.Fits fits -> bench.perform(fits.edit());
+                                case Fit.Lacks _ -> left.add(proposal.recipe().name());
+                            }
+                            put(wanted, next + 1, left);
+                        });
     }
 
     /** Puts in nothing more; the view is not to be shown again. */

@@ -246,7 +246,7 @@ public final class RecipesView extends BorderPane {
         }
         insert.setDisable(true);
         brings.setText(Words.of("recipes.working"));
-        bench.fit(recipe, Map.copyOf(answers), this::show);
+        bench.ask().fit(recipe, Map.copyOf(answers), this::show);
     }
 
     private static String refusal(Question question) {

@@ -185,6 +185,7 @@ public final class ShelfView extends BorderPane {
             setGraphic(null);
             if (!empty && entry != null) {
                 setId("shelf-" + entry.id());
+                setPrefWidth(0);
                 setGraphic(
                         new VBox(
                                 1,

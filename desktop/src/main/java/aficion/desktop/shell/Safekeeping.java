@@ -37,6 +37,9 @@ final class Safekeeping implements AutoCloseable {
     }
 
     private void soon() {
+        if (hand.isShutdown()) {
+            return;
+        }
         var before = pending;
         if (before != null) {
             before.cancel(false);

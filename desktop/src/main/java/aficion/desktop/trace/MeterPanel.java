@@ -176,7 +176,7 @@ final class MeterPanel extends HBox {
             lamp.setText("");
             return;
         }
-        bench.measure(red.get(), black.get(), this::read);
+        bench.ask().measure(red.get(), black.get(), this::read);
     }
 
     private void read(Reading reading) {

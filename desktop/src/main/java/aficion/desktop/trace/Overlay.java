@@ -18,7 +18,7 @@ import javafx.scene.layout.Pane;
 
 /**
  * What is said over the drawing: why a verb could not be done and what one waits for, at its place;
- * what is tried, at the head, with the way out.
+ * what is tried, at the foot, with the way out.
  */
 final class Overlay extends Pane {
     private static final double GAP = 10;
@@ -101,7 +101,9 @@ final class Overlay extends Pane {
         });
         Platform.runLater(() -> {
             banner.autosize();
-            banner.relocate(Math.max(8, (getWidth() - banner.getWidth()) / 2), 8);
+            banner.relocate(
+                    Math.max(8, (getWidth() - banner.getWidth()) / 2),
+                    getHeight() - banner.getHeight() - 10);
         });
     }
 

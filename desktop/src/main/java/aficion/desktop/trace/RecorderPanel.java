@@ -207,10 +207,11 @@ final class RecorderPanel extends HBox {
         progress.setVisible(true);
         start.setText(Words.of("recorder.end"));
         happened.setText("");
-        bench.record(
-                channels.stream().map(channel -> channel.probe.orElseThrow()).toList(),
-                new Seconds(span.getValue()),
-                recording);
+        bench.ask()
+                .record(
+                        channels.stream().map(channel -> channel.probe.orElseThrow()).toList(),
+                        new Seconds(span.getValue()),
+                        recording);
     }
 
     private void done(List<Channel> channels, Course course) {

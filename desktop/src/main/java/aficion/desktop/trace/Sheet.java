@@ -25,7 +25,7 @@ final class Sheet extends ScrollPane {
 
     private static final double HEAD = 28;
     private static final double LEAST_FIT = 0.88;
-    private static final double MOST_FIT = 1.25;
+    private static final double MOST_FIT = 1.5;
 
     /** A whole vehicle begins readable: its width fits, but not below this. */
     private static final double LEAST_WHOLE = 0.6;

@@ -1,43 +1,31 @@
 package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
-import aficion.check.Preview;
 import aficion.diagram.Diagram;
 import aficion.diagram.Lettering;
 import aficion.diagram.Panorama;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
-import aficion.identify.Feeds;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.HouseRules;
 import aficion.job.Job;
-import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.edit.Edit;
 import aficion.job.edit.History;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
-import aficion.quantity.Seconds;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
-import aficion.recipe.Insertion;
-import aficion.recipe.Recipe;
-import aficion.simulate.Probe;
-import aficion.simulate.Script;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.sweep.Effect;
 import aficion.words.Speech;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -53,6 +41,7 @@ import javafx.beans.property.SimpleObjectProperty;
  */
 public final class Workbench implements AutoCloseable {
     private final Engine engine = new Engine();
+    private final Inquiry inquiry = new Inquiry(this, engine);
     private final Clock clock;
     private final Function<Job, Lettering> letterings;
     private final ReadOnlyObjectWrapper<History> history;
@@ -177,6 +166,11 @@ public final class Workbench implements AutoCloseable {
         return plan.getReadOnlyProperty();
     }
 
+    /** Asks the engine about the job as it is. */
+    public Inquiry ask() {
+        return inquiry;
+    }
+
     /** What is being tried. */
     public ReadOnlyObjectProperty<Optional<Trial>> trial() {
         return trial;
@@ -197,7 +191,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** The job that is solved: the copy that something is tried on, or the job itself. */
-    private Job solved() {
+    Job solved() {
         return trial.get().map(Trial::job).orElse(job());
     }
 
@@ -316,101 +310,6 @@ public final class Workbench implements AutoCloseable {
     /** A bench of its own with the same words and clock, for trying something out. */
     public Workbench beside() {
         return new Workbench(clock, letterings, units);
-    }
-
-    /**
-     * Works out what a recipe would become in the job as it is; overtaken by the next such question
-     * and by every edit.
-     */
-    public void fit(Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
-        var job = job();
-        engine.fit(
-                job,
-                recipe,
-                answers,
-                fit -> {
-                    if (job() == job) {
-                        then.accept(fit);
-                    }
-                });
-    }
-
-    /**
-     * Measures between two terminals, with everything as it stands and with what is tried;
-     * overtaken by the next such question.
-     */
-    public void measure(Terminal red, Terminal black, Consumer<Reading> then) {
-        var job = solved();
-        boolean there =
-                List.of(red, black).stream()
-                        .allMatch(at ->
-                                job.find(at.part())
-                                        .filter(part -> part.kind().pins().contains(at.pin()))
-                                        .isPresent());
-        if (there) {
-            engine.measure(job, conditions.get(), red, black, then);
-        }
-    }
-
-    /** Records what happens when everything goes from rest to how it stands now. */
-    public void record(List<Probe> probes, Seconds lasts, Recording recording) {
-        var now = conditions.get();
-        var before =
-                Conditions.REST
-                        .withCharge(now.charge())
-                        .withAir(now.air())
-                        .withEngine(now.engine());
-        var script =
-                new Script(
-                        before,
-                        List.of(new Script.Moment(new Seconds(lasts.value() / 20), now)),
-                        lasts);
-        engine.record(solved(), script, probes, recording);
-    }
-
-    /** Works out what an edit would do; overtaken by the next such question and by every edit. */
-    public void preview(Edit edit, Consumer<Preview> then) {
-        var job = job();
-        assessed.get()
-                .filter(found -> found.job() == job)
-                .ifPresent(found ->
-                        engine.preview(
-                                found.assessment(),
-                                edit,
-                                preview -> {
-                                    if (job() == job) {
-                                        then.accept(preview);
-                                    }
-                                }));
-    }
-
-    /** Finds where a wire could be fed from; overtaken as a recipe is. */
-    public void findFeeds(Consumer<List<Feeds.Offer>> then) {
-        var job = job();
-        engine.feeds(
-                job,
-                found -> {
-                    if (job() == job) {
-                        then.accept(found);
-                    }
-                });
-    }
-
-    /**
-     * Tries every fault with everything as it stands; overtaken by the next such question and by
-     * every edit and every switch.
-     */
-    public void tryFaults(Consumer<List<Effect>> then) {
-        var job = job();
-        var now = conditions.get();
-        engine.sweep(
-                job,
-                now,
-                effects -> {
-                    if (job() == job && conditions.get().equals(now)) {
-                        then.accept(effects);
-                    }
-                });
     }
 
     /**

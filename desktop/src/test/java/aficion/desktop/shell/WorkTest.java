@@ -429,6 +429,7 @@ class WorkTest extends WindowTest {
         var edited = bench.job();
         until(() -> killed.left(_ -> false).stream().anyMatch(left -> left.job().equals(edited)));
 
+        safekeeping.close();
         onScreen(() -> bench.take(DEMO));
         var next = new Safekeeping(bench, new Recovery(folder, Long.MAX_VALUE - 1));
         killed.keep(edited, Optional.empty());
@@ -439,7 +440,6 @@ class WorkTest extends WindowTest {
         assertThat(bench.job()).isEqualTo(edited);
         assertThat(bench.isUnsaved()).isTrue();
         next.close();
-        safekeeping.close();
         assertThat(killed.left(_ -> false)).isEmpty();
     }
 

@@ -1,0 +1,52 @@
+package aficion.desktop.inspect;
+
+import aficion.check.Subject;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Verbs;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Terminal;
+import aficion.words.Words;
+
+/** One terminal: its volts, the wires on it, and what can be done there. */
+final class TerminalCard extends Card {
+    TerminalCard(Workbench bench, Verbs verbs, Workings shown, Terminal at) {
+        super(bench, verbs, shown);
+        terminal(at);
+    }
+
+    /** One terminal: its volts, the wires on it, and what can be done there. */
+    private void terminal(Terminal at) {
+        var part = bench.job().part(at.part());
+        var speech = bench.speech();
+        add(
+                Texts.label(at.toString(), "inspector-title"),
+                Texts.wrapped(part.name() + ", " + speech.kind(part), "quiet"));
+        pointWith(at.part())
+                .ifPresent(point ->
+                        add(
+                                Texts.figure(
+                                        Words.of("inspect.volts"),
+                                        speech.volts(point.voltsAt(at)))));
+        section(Words.of("inspect.wires"));
+        var wires = bench.job().wiresAt(at);
+        if (wires.isEmpty()) {
+            add(Texts.label(Words.of("inspect.wires.none"), "quiet"));
+        }
+        wires.forEach(wire ->
+                add(
+                        Texts.button(
+                                speech.label(wire),
+                                "plain-button",
+                                () -> bench.selection().set(new Selection.OfWire(wire.id())))));
+        section(Words.of("inspect.findings"));
+        bench.assessed()
+                .get()
+                .ifPresent(
+                        assessed -> findings(about(assessed, new Subject.OfTerminal(at)), false));
+        section(Words.of("inspect.change"));
+        add(VerbKeys.changing(verbs));
+        section(Words.of("inspect.whatIf"));
+        add(VerbKeys.trying(verbs));
+    }
+}
