@@ -2,6 +2,7 @@ package aficion.desktop.shell;
 
 import aficion.desktop.shell.Command.Group;
 import aficion.desktop.shell.Shell.View;
+import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
@@ -67,6 +68,9 @@ final class Commands {
         }
         add("menu.findings", Group.VIEW, "F", shell::findings);
         add("menu.whole", Group.VIEW, "E", () -> bench.whole().set(!bench.whole().get()));
+        add("trace.volts", Group.VIEW, "V", () -> shell.onTrace(TraceView::turnVolts));
+        add("trace.meter", Group.VIEW, "M", () -> shell.onTrace(TraceView::turnMeter));
+        add("trace.recorder", Group.VIEW, "T", () -> shell.onTrace(TraceView::turnRecorder));
         add("menu.search", Group.VIEW, "Shortcut+K", shell::search);
         add("menu.next", Group.VIEW, "Shortcut+Page Down", () -> shell.step(1));
         add("menu.before", Group.VIEW, "Shortcut+Page Up", () -> shell.step(-1));

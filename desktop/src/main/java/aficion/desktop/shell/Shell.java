@@ -25,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
@@ -47,6 +48,7 @@ public final class Shell extends BorderPane {
     private final Verbs verbs;
     private final Commands commands;
     private final Liking liking;
+    private final TraceView trace;
     private final StackPane middle = new StackPane();
     private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
     private final Map<View, Node> views;
@@ -91,11 +93,12 @@ public final class Shell extends BorderPane {
         this.verbs = new Verbs(bench, this::shelf);
         this.commands = new Commands(bench, verbs, files, this, quit);
         this.liking = liking;
+        this.trace = new TraceView(bench, verbs);
         this.top = new TopBar(bench, verbs, commands, files);
         this.inspector = new Inspector(bench, verbs, files::printWorkings);
         this.views =
                 Map.of(
-                        View.TRACE, new TraceView(bench, verbs),
+                        View.TRACE, trace,
                         View.MAKE, new MakeView(bench, files::exportCsv, files::printSchedule),
                         View.BENCH, new BenchView(bench));
         setTop(top);
@@ -206,6 +209,14 @@ public final class Shell extends BorderPane {
         if (!isTakenOver()) {
             takeOver(new RulesView(bench, this::back));
         }
+    }
+
+    /** Does something on the drawing, which is shown for it. */
+    void onTrace(Consumer<TraceView> action) {
+        if (middle.getChildren().isEmpty() || middle.getChildren().getFirst() != trace) {
+            show(View.TRACE);
+        }
+        action.accept(trace);
     }
 
     void search() {

@@ -99,6 +99,7 @@ public final class Shots {
         for (var circuit : job.circuits()) {
             picture(bench[0], scene[0], View.TRACE, circuit, "trace-" + circuit.id());
         }
+        whole(bench[0], scene[0]);
         var small = smallest();
         if (small.isPresent()) {
             picture(bench[0], scene[0], View.MAKE, small.get(), "make");
@@ -110,6 +111,27 @@ public final class Shots {
             picture(bench[0], scene[0], View.TRACE, small.get(), "trace-dark");
         }
         bench[0].close();
+    }
+
+    /** The whole vehicle, its first circuit with a finding in ink. */
+    private void whole(Workbench bench, Scene scene) throws IOException, InterruptedException {
+        var circuit =
+                job.circuits().stream()
+                        .filter(each -> !job.wiresOf(each.id()).isEmpty())
+                        .min(
+                                Comparator.comparingInt(each ->
+                                        worst(bench, each) instanceof Selection.Nothing ? 1 : 0));
+        if (circuit.isPresent()) {
+            onScreen(() -> {
+                bench.whole().set(true);
+                return null;
+            });
+            picture(bench, scene, View.TRACE, circuit.get(), "whole");
+            onScreen(() -> {
+                bench.whole().set(false);
+                return null;
+            });
+        }
     }
 
     private void picture(Workbench bench, Scene scene, View view, Circuit circuit, String name)
@@ -200,6 +222,7 @@ public final class Shots {
 
     private static boolean isReady(Workbench bench, Circuit circuit) {
         return bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
+                && (!bench.whole().get() || bench.panorama().get().isPresent())
                 && bench.drawing()
                         .get()
                         .filter(found -> found.made().circuit().equals(circuit.id()))

@@ -59,6 +59,7 @@ final class MeterPanel extends HBox {
         ohms.setId("meter-ohms");
         lamp.setId("meter-lamp");
         bulb.getStyleClass().add("bulb");
+        bulb.setFill(Color.TRANSPARENT);
         var away = Texts.button(Words.of("meter.close"), "plain-button", close);
         away.setId("meter-close");
         getChildren()
@@ -74,7 +75,6 @@ final class MeterPanel extends HBox {
         for (var figure : List.of(volts, ohms, lamp)) {
             figure.setMinWidth(Region.USE_PREF_SIZE);
         }
-        volts.setPrefWidth(112);
         away.setMinWidth(Region.USE_PREF_SIZE);
         redProbe.setTooltip(new Tooltip(Words.of("meter.say")));
         blackProbe.setTooltip(new Tooltip(Words.of("meter.say")));
@@ -174,6 +174,7 @@ final class MeterPanel extends HBox {
             volts.setText(Words.of("meter.touch"));
             ohms.setText("");
             lamp.setText("");
+            bulb.setFill(Color.TRANSPARENT);
             return;
         }
         bench.ask().measure(red.get(), black.get(), this::read);

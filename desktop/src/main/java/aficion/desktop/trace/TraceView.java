@@ -146,10 +146,6 @@ public final class TraceView extends BorderPane {
             return;
         }
         switch (event.getCode()) {
-            case V -> voltsAtPins.fire();
-            case E -> whole.fire();
-            case M -> turnMeter();
-            case T -> turnRecorder();
             case PLUS, ADD, EQUALS -> sheet.zoom(Sheet.STEP);
             case MINUS, SUBTRACT -> sheet.zoom(1 / Sheet.STEP);
             case DIGIT0, NUMPAD0 -> sheet.fit();
@@ -160,8 +156,13 @@ public final class TraceView extends BorderPane {
         event.consume();
     }
 
+    /** Shows the volts at every pin, or no more. */
+    public void turnVolts() {
+        voltsAtPins.fire();
+    }
+
     /** Takes the meter up or puts it away. */
-    private void turnMeter() {
+    public void turnMeter() {
         if (foot.getChildren().remove(meter)) {
             meter.setVisible(false);
             showProbes();
@@ -169,6 +170,7 @@ public final class TraceView extends BorderPane {
             foot.getChildren().addFirst(meter);
             meter.takeUp();
         }
+        requestFocus();
     }
 
     private void showProbes() {
@@ -176,10 +178,11 @@ public final class TraceView extends BorderPane {
     }
 
     /** Takes the recorder up or puts it away. */
-    private void turnRecorder() {
+    public void turnRecorder() {
         if (!foot.getChildren().remove(recorder)) {
             foot.getChildren().addFirst(recorder);
         }
+        requestFocus();
     }
 
     private Optional<Node> find(Selection selection) {
