@@ -34,7 +34,7 @@ public final class OperatingStates {
         long combinations =
                 moved.stream()
                         .mapToLong(control -> control.positions().size())
-                        .reduce(1, (a, b) -> a * b);
+                        .reduce(1, (a, b) -> Math.min(MOST + 1L, a * b));
         return combinations <= MOST ? every(moved, basis) : oneByOne(moved, basis);
     }
 

@@ -52,6 +52,18 @@ class StatesTest {
         assertThat(states.getFirst().positions()).containsEntry("key", "off");
     }
 
+    /** Two to the power of 64 is nothing in 64 bits; the combinations are still too many. */
+    @Test
+    void soManySwitchesThatTheirCombinationsOverflowAreMovedOneAtATime() {
+        var builder = keyed();
+        for (int i = 0; i < 64; i++) {
+            builder.onOff("T" + i, "t" + i, 5).wire("S1.15", "T" + i + ".1", "1mm2", 1);
+        }
+
+        assertThat(OperatingStates.of(builder.build(), CIRCUIT, Conditions.REST))
+                .hasSize(3 + 2 + 2 + 2 * 64);
+    }
+
     @Test
     void tooManySwitchesAreMovedOneAtATime() {
         var builder = keyed();
