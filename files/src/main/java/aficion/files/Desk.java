@@ -55,7 +55,12 @@ public final class Desk {
     /** Holds a job open; empty when another window has it. */
     public Optional<Held> hold(Path job) throws IOException {
         Files.createDirectories(folder);
-        var real = Files.exists(job) ? job.toRealPath() : job.toAbsolutePath().normalize();
+        var path = job.toAbsolutePath().normalize();
+        var parent = path.getParent();
+        var real =
+                parent != null && Files.exists(parent)
+                        ? parent.toRealPath().resolve(path.getFileName())
+                        : path;
         var name = UUID.nameUUIDFromBytes(real.toString().getBytes(StandardCharsets.UTF_8));
         var channel =
                 FileChannel.open(

@@ -16,6 +16,7 @@ import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
+import aficion.job.WireId;
 import aficion.job.edit.Edit;
 import aficion.job.edit.Edit.Deed;
 import aficion.job.edit.NewNames;
@@ -27,10 +28,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 
 /**
@@ -43,7 +47,7 @@ import org.apache.commons.csv.CSVFormat;
  */
 public record WireList(List<String> headings, List<List<String>> rows) {
     /** More than any vehicle has. */
-    private static final int MOST_ROWS = 5_000;
+    private static final int MOST_ROWS = 2_000;
 
     private static final double FIRST_LENGTH = 1;
 
@@ -173,21 +177,30 @@ public record WireList(List<String> headings, List<List<String>> rows) {
         private final List<Problem> problems = new ArrayList<>();
         private final Map<String, CircuitId> circuits = new HashMap<>();
         private final Map<String, Terminal> standIns = new HashMap<>();
+        private final List<Wire> wires = new ArrayList<>();
+        private final Set<String> ids = new HashSet<>();
+        private final Set<String> numbers = new HashSet<>();
         private Job now;
-        private int wires;
+        private int next;
 
         Taking(Job job, Map<Column, Integer> columns, UserUnits units, String name) {
             this.now = job;
             this.columns = columns;
             this.units = units;
             this.name = name;
+            job.wires()
+                    .forEach(wire -> {
+                        ids.add(wire.id().value());
+                        numbers.add(wire.number());
+                    });
         }
 
         Plan plan() {
             for (int i = 0; i < rows.size(); i++) {
                 take(i + 1, rows.get(i));
             }
-            return new Plan(new Edit.Together(Deed.IMPORT, edits), wires, problems);
+            wires.forEach(wire -> edits.add(new Edit.AddWire(wire)));
+            return new Plan(new Edit.Together(Deed.IMPORT, edits), wires.size(), problems);
         }
 
         private void make(Edit edit) {
@@ -214,14 +227,13 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             var circuit = circuit(cell(row, Column.CIRCUIT));
             var one = terminal(number, from);
             var other = terminal(number, to);
-            make(new Edit.AddWire(wire(number, row, circuit, one, other)));
-            wires++;
+            wires.add(wire(number, row, circuit, one, other));
         }
 
         private Wire wire(
                 int number, List<String> row, CircuitId circuit, Terminal one, Terminal other) {
             return new Wire(
-                    NewNames.wire(now),
+                    freshId(),
                     label(number, cell(row, Column.NUMBER), circuit),
                     circuit,
                     new End(one, Termination.BLADE_6_3),
@@ -232,6 +244,13 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                     length(number, cell(row, Column.LENGTH)),
                     now.part(other.part()).zone(),
                     Optional.empty());
+        }
+
+        private WireId freshId() {
+            do {
+                next++;
+            } while (!ids.add("w" + next));
+            return new WireId("w" + next);
         }
 
         private CircuitId circuit(String said) {
@@ -290,12 +309,17 @@ public record WireList(List<String> headings, List<List<String>> rows) {
 
         private String label(int row, String text, CircuitId circuit) {
             if (text.matches("[\\p{L}\\p{N}+\\-][\\p{L}\\p{N}+\\-_/.]{0,31}")) {
+                numbers.add(text);
                 return text;
             }
             if (!text.isEmpty()) {
                 problems.add(new Problem(row, Trouble.NO_NUMBER, text));
             }
-            return NewNames.number(now, circuit);
+            return IntStream.iterate(1, n -> n + 1)
+                    .mapToObj(n -> "%d.%02d".formatted(now.circuit(circuit).number(), n))
+                    .filter(numbers::add)
+                    .findFirst()
+                    .orElseThrow();
         }
 
         private WireColour colour(int row, String text) {

@@ -52,7 +52,12 @@ record Command(
 
     /** Whether its key is one that writing needs as well. */
     boolean isPlain() {
-        return !keys.contains("Shortcut") && !keys.startsWith("F");
+        return !keys.contains("Shortcut") && !keys.contains("Alt") && !keys.matches("F\\d+");
+    }
+
+    /** Whether it is about the window or the job as a whole, whatever is shown. */
+    boolean isEverywhere() {
+        return !isPlain() && (group == Group.JOB || group == Group.VIEW);
     }
 
     String id() {

@@ -99,10 +99,16 @@ final class Commands {
                 .orElseThrow();
     }
 
-    /** The command whose key was pressed and which would do something now. */
-    Optional<Command> pressed(KeyEvent event, boolean writing) {
+    /**
+     * The command whose key was pressed and which would do something now.
+     *
+     * @param writing whether the key goes to a field
+     * @param takenOver whether a view has taken the place of path and inspector
+     */
+    Optional<Command> pressed(KeyEvent event, boolean writing, boolean takenOver) {
         return all.stream()
                 .filter(command -> !(writing && command.isPlain()))
+                .filter(command -> !takenOver || command.isEverywhere())
                 .filter(command ->
                         command.combination().filter(keys -> keys.match(event)).isPresent())
                 .filter(command -> command.ready().getAsBoolean())

@@ -294,7 +294,7 @@ public final class Shell extends BorderPane {
 
     private void pressed(KeyEvent event) {
         boolean writing = event.getTarget() instanceof TextInputControl;
-        var command = commands.pressed(event, writing || isTakenOver());
+        var command = commands.pressed(event, writing, isTakenOver());
         if (event.getCode() == KeyCode.ESCAPE && escape(writing)) {
             event.consume();
         } else if (command.isPresent() && !undoesWriting(command.get(), writing)) {

@@ -3,11 +3,14 @@ package aficion.desktop.trace;
 import aficion.bench.Meter;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Reading;
+import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.quantity.Amps;
 import aficion.quantity.UserUnits;
 import aficion.words.Words;
 import java.util.List;
@@ -36,6 +39,8 @@ final class MeterPanel extends HBox {
     private final Label volts = Texts.label("", "meter-figure");
     private final Label ohms = Texts.label("", "figure");
     private final Label lamp = Texts.label("", "figure");
+    private final Label clamp = Texts.label("", "figure");
+    private final Label clamped = Texts.label("", "figure-name");
     private final Circle bulb = new Circle(9);
     private Optional<Terminal> red = Optional.empty();
     private Optional<Terminal> black = Optional.empty();
@@ -58,6 +63,7 @@ final class MeterPanel extends HBox {
         volts.setId("meter-volts");
         ohms.setId("meter-ohms");
         lamp.setId("meter-lamp");
+        clamp.setId("meter-clamp");
         bulb.getStyleClass().add("bulb");
         bulb.setFill(Color.TRANSPARENT);
         var away = Texts.button(Words.of("meter.close"), "plain-button", close);
@@ -70,9 +76,10 @@ final class MeterPanel extends HBox {
                                 4,
                                 row(name("meter.ohms"), ohms),
                                 row(bulb, name("meter.lamp"), lamp)),
+                        new VBox(4, clamped, clamp),
                         Texts.spring(),
                         away);
-        for (var figure : List.of(volts, ohms, lamp)) {
+        for (var figure : List.of(volts, ohms, lamp, clamp, clamped)) {
             figure.setMinWidth(Region.USE_PREF_SIZE);
         }
         away.setMinWidth(Region.USE_PREF_SIZE);
@@ -80,6 +87,8 @@ final class MeterPanel extends HBox {
         blackProbe.setTooltip(new Tooltip(Words.of("meter.say")));
         setVisible(false);
         bench.conditions().addListener((_, _, _) -> measure());
+        bench.outcome().addListener((_, _, _) -> clamp());
+        bench.selection().addListener((_, _, _) -> clamp());
         bench.trial().addListener((_, _, _) -> measure());
         bench.history().addListener((_, _, _) -> forgetGone());
     }
@@ -160,6 +169,7 @@ final class MeterPanel extends HBox {
         blackProbe.setText(Words.of("meter.black", text(black)));
         moved.run();
         measure();
+        clamp();
     }
 
     private static String text(Optional<Terminal> at) {
@@ -178,6 +188,21 @@ final class MeterPanel extends HBox {
             return;
         }
         bench.ask().measure(red.get(), black.get(), this::read);
+    }
+
+    /** The clamp lies round the wire that is chosen. */
+    private void clamp() {
+        var wire =
+                bench.selection().get() instanceof Selection.OfWire(var id)
+                        ? bench.point().flatMap(point -> point.netlist().job().find(id))
+                        : Optional.<Wire>empty();
+        clamped.setText(
+                wire.map(found -> Words.of("meter.clamp", found.number()))
+                        .orElse(Words.of("meter.clamp.none")));
+        clamp.setText(
+                wire.flatMap(found -> bench.point().map(point -> point.through(found)))
+                        .map(amps -> bench.speech().say(new Amps(Math.abs(amps.value()))))
+                        .orElse(""));
     }
 
     private void read(Reading reading) {

@@ -214,10 +214,15 @@ final class RecorderPanel extends HBox {
                         recording);
     }
 
-    private void done(List<Channel> channels, Course course) {
+    private void done(List<Channel> channels, Optional<Course> recorded) {
         running = Optional.empty();
         progress.setVisible(false);
         start.setText(Words.of("recorder.start"));
+        happened.setText(Words.of("recorder.failed"));
+        recorded.ifPresent(course -> plot(channels, course));
+    }
+
+    private void plot(List<Channel> channels, Course course) {
         for (int i = 0; i < channels.size(); i++) {
             var channel = channels.get(i);
             if (channel.probe.equals(Optional.of(course.traces().get(i).probe()))) {

@@ -20,6 +20,7 @@ import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
+import aficion.simulate.Course;
 import aficion.simulate.Probe;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
@@ -122,21 +123,28 @@ final class Engine implements AutoCloseable {
     }
 
     void record(Job job, Script script, List<Probe> probes, Recording recording) {
-        ask(
-                slow,
-                recordAsked,
-                () ->
-                        Simulation.run(
-                                Netlist.of(job),
-                                script,
-                                TimeBand.Edge.NOMINAL,
-                                probes,
-                                recording::goOn),
-                recording::done);
+        ask(slow, recordAsked, () -> recorded(job, script, probes, recording), recording::done);
     }
 
     void preview(Assessment assessment, Edit edit, Consumer<Preview> then) {
         ask(slow, previewAsked, () -> Preview.of(assessment, edit), then);
+    }
+
+    /** A recording always ends, whatever happens to it. */
+    private static Optional<Course> recorded(
+            Job job, Script script, List<Probe> probes, Recording recording) {
+        try {
+            return Optional.of(
+                    Simulation.run(
+                            Netlist.of(job),
+                            script,
+                            TimeBand.Edge.NOMINAL,
+                            probes,
+                            recording::goOn));
+        } catch (RuntimeException e) {
+            LOG.error("the recording failed", e);
+            return Optional.empty();
+        }
     }
 
     void feeds(Job job, Consumer<List<Feeds.Offer>> then) {

@@ -1,6 +1,7 @@
 package aficion.desktop.workbench;
 
 import aficion.simulate.Course;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
@@ -8,14 +9,15 @@ import javafx.application.Platform;
 /** A recording on its way: how far it is, and that it can be ended early. */
 public final class Recording {
     private final DoubleConsumer progress;
-    private final Consumer<Course> then;
+    private final Consumer<Optional<Course>> then;
     private volatile boolean ended;
 
     /**
      * @param progress told the share that is done, on the application thread
-     * @param then told what has been recorded; of one that was ended, what there is
+     * @param then told what has been recorded, of one that was ended what there is; empty when it
+     *     could not be done
      */
-    public Recording(DoubleConsumer progress, Consumer<Course> then) {
+    public Recording(DoubleConsumer progress, Consumer<Optional<Course>> then) {
         this.progress = progress;
         this.then = then;
     }
@@ -30,7 +32,7 @@ public final class Recording {
         return !ended;
     }
 
-    void done(Course course) {
+    void done(Optional<Course> course) {
         then.accept(course);
     }
 }

@@ -12,12 +12,18 @@ import aficion.job.edit.Edit;
 import aficion.words.Wording;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -178,5 +184,40 @@ class CraftTest extends WindowTest {
         answers.open = Optional.of(Files.writeString(folder.resolve("no.csv"), "nothing"));
         search("Take in a wire list");
         assertThat(answers.told).singleElement().asString().contains("is no wire list");
+    }
+
+    /** Whoever hears the screen hears a name for everything that can be pressed or written in. */
+    @Test
+    void everythingThatCanBePressedHasAName() {
+        focusOn("5");
+        onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
+        for (var command :
+                List.of("", "Part from the shelf", "House rules", "New job", "Keys and words")) {
+            if (!command.isEmpty()) {
+                search(command);
+            }
+            assertThat(all(stage.getScene().getRoot()).filter(CraftTest::isNameless))
+                    .as(command)
+                    .isEmpty();
+            push(KeyCode.ESCAPE);
+            settle();
+        }
+    }
+
+    private static boolean isNameless(Node node) {
+        boolean used =
+                node instanceof ButtonBase
+                        || node instanceof TextInputControl
+                        || node instanceof ComboBoxBase<?>;
+        boolean inside =
+                node.getStyleClass().contains("arrow-button")
+                        || node.getParent() instanceof ComboBoxBase<?>
+                        || node.getStyleClass().contains("increment-button");
+        if (!used || inside || !node.isVisible() || !node.isFocusTraversable()) {
+            return false;
+        }
+        var said = node.getAccessibleText();
+        var text = node instanceof Labeled labeled ? labeled.getText() : "";
+        return (said == null || said.isBlank()) && (text == null || text.isBlank());
     }
 }

@@ -230,6 +230,8 @@ class HandsTest extends WindowTest {
         until(() -> text("meter-volts").startsWith("-0."));
         assertThat(text("meter-black")).contains("J1.J");
         assertThat(bench.selection().get()).isEqualTo(new Selection.Nothing());
+        choose("5.09");
+        until(() -> text("meter-clamp").equals("8.0 A"));
         clickOn(node("meter-close"));
         assertThat(byId("meter")).isEmpty();
     }

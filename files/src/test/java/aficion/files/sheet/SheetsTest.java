@@ -3,7 +3,9 @@ package aficion.files.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.bench.BenchPlan;
+import aficion.check.Findings;
 import aficion.diagram.Layout;
+import aficion.diagram.VehicleLayout;
 import aficion.files.DemoJobs;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
@@ -20,10 +22,12 @@ import java.io.StringReader;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.xml.sax.InputSource;
 
 class SheetsTest {
     private static final CircuitId HEADLAMPS = new CircuitId("5");
@@ -154,5 +158,79 @@ class SheetsTest {
         assertThat(width.of("5.07 blue/red 1.5", 12)).isBetween(60.0, 100.0);
         assertThat(width.of("", 12)).isZero();
         assertThat(width.of("mm", 24)).isEqualTo(2 * width.of("mm", 12));
+    }
+
+    private DrawingWords words() {
+        var width = new FontWidth();
+        return new DrawingWords(
+                job, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
+    }
+
+    @Test
+    void theWholeVehicleHasAPageForEachCircuit() throws IOException {
+        var whole = VehicleLayout.of(job, words());
+        var pdf =
+                Sheets.paths(
+                        job, whole.circuits().stream().map(placed -> placed.diagram()).toList());
+
+        try (var document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages()).isEqualTo(whole.circuits().size());
+        }
+        assertThat(job.circuits())
+                .allSatisfy(circuit -> assertThat(text(pdf)).contains(circuit.name()));
+    }
+
+    @Test
+    void findingsThatStandAreOnTheirSheetWithTheReasonAndTheHouseRules() throws IOException {
+        var finding = Findings.of(Assessment.of(job)).getFirst();
+        var stands = Findings.accept(finding, "until the fuses come").apply(job);
+        var ruled = stands.withRules(stands.rules().withLaw("Two stop lamps."));
+
+        var text = text(Sheets.findings(Assessment.of(ruled), UserUnits.METRIC));
+
+        assertThat(text)
+                .contains(
+                        "Let stand: 1",
+                        "It stands: until the fuses come",
+                        "Repeatable, no stiff wick.",
+                        "Two stop lamps.",
+                        "Lead without a guard");
+    }
+
+    @Test
+    void aWorkingIsASheetOfItsOwn() throws IOException {
+        var sizing = Assessment.of(job).sizing(job.wires().getFirst().id()).orElseThrow();
+
+        var text =
+                text(
+                        Sheets.workings(
+                                job,
+                                "Working of 1.01",
+                                List.of(sizing.drop(), sizing.carries()),
+                                UserUnits.METRIC));
+
+        assertThat(text)
+                .contains("Working of 1.01", sizing.drop().formula(), sizing.drop().source());
+    }
+
+    /** Well-formed, with every wire, part and circuit in it. */
+    @Test
+    void theDrawingIsSvgThatAnyReaderTakes() throws Exception {
+        var whole = VehicleLayout.of(job, words());
+        for (var svg :
+                List.of(
+                        PathSvg.of(job, whole),
+                        PathSvg.of(job, Layout.of(job, HEADLAMPS, words())))) {
+            var document =
+                    DocumentBuilderFactory.newInstance()
+                            .newDocumentBuilder()
+                            .parse(new InputSource(new StringReader(svg)));
+
+            assertThat(document.getDocumentElement().getTagName()).isEqualTo("svg");
+            assertThat(document.getElementsByTagName("polyline").getLength()).isGreaterThan(18);
+            assertThat(svg).contains("dip relay", "5.12", "E2 left wing");
+        }
+        assertThat(job.circuits())
+                .allSatisfy(circuit -> assertThat(PathSvg.of(job, whole)).contains(circuit.name()));
     }
 }
