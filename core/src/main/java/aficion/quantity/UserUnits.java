@@ -27,6 +27,10 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
     public static final double OVER_RANGE_OHMS = 1e9;
 
     private static final double METRES_A_FOOT = 0.3048;
+
+    /** Below this a length is a thickness, metres. */
+    private static final double THIN = 0.1;
+
     private static final Pattern NUMBER_AND_UNIT =
             Pattern.compile("([+-]?[0-9]+(?:[.,][0-9]+)?|[.,][0-9]+)\\s*(.*)", Pattern.DOTALL);
     private static final Pattern FEET_AND_INCHES =
@@ -45,6 +49,10 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
     /** Prints a quantity with as many digits as a person at a bench can use, and its unit. */
     public String print(Quantity quantity) {
         return switch (quantity) {
+            case Metres m when Math.abs(m.value()) < THIN && m.value() != 0 ->
+                    length == LengthUnit.FOOT
+                            ? significant(m.value() / METRES_A_FOOT * 12) + " in"
+                            : significant(m.value() * 1000) + " mm";
             case Metres m when length == LengthUnit.FOOT ->
                     fixed(m.value() / METRES_A_FOOT, 1) + " ft";
             case Metres m -> fixed(m.value(), 2) + " m";

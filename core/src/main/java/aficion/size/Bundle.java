@@ -84,7 +84,7 @@ public record Bundle(String name, Wire hottest, Wire heaviest, Working working) 
                         "D = 1.2 · √(Σ d²);  q = Σ I² · r(T)",
                         List.of(
                                 new Given("D", diameter, Origin.WORKED),
-                                new Given("T₀", ambient, Origin.TABLE),
+                                new Given("Ta", ambient, Origin.TABLE),
                                 new Given(
                                         "I",
                                         new Amps(Math.abs(point.through(hottest).value())),

@@ -64,7 +64,7 @@ public final class HeatBalance {
                 List.of(
                         new Given("A", conductor.copper(), Origin.TABLE),
                         new Given("d", new Metres(conductor.outside().value()), Origin.TABLE),
-                        new Given("T₀", ambient, Origin.TABLE),
+                        new Given("Ta", ambient, Origin.TABLE),
                         new Given("ΔT", new Kelvins(Math.max(0, rise.value())), Origin.HOUSE_RULE)),
                 List.of(
                         new Step("T", new Celsius(hot)),

@@ -102,4 +102,13 @@ class UserUnitsTest {
                 .isInstanceOf(IllegalArgumentException.class);
         assertThat(Optional.of(new Amps(1).unit())).contains(Unit.AMPERE);
     }
+
+    /** What is thinner than a hand is broad is told in millimetres or inches. */
+    @Test
+    void thicknessesAreTold() {
+        assertThat(UserUnits.METRIC.print(new Metres(0.0071))).isEqualTo("7.1 mm");
+        assertThat(UserUnits.FOOT.print(new Metres(0.0254))).isEqualTo("1 in");
+        assertThat(UserUnits.METRIC.print(new Metres(0.1))).isEqualTo("0.10 m");
+        assertThat(UserUnits.METRIC.parseLength("7.1 mm").orElseThrow().value()).isEqualTo(0.0071);
+    }
 }

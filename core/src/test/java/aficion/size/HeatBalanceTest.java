@@ -96,7 +96,7 @@ class HeatBalanceTest {
         assertThat(working.topic()).isEqualTo(Working.Topic.AMPACITY);
         assertThat(working.givens())
                 .extracting(Working.Given::symbol)
-                .containsExactly("A", "d", "T₀", "ΔT");
+                .containsExactly("A", "d", "Ta", "ΔT");
         assertThat(working.steps().getLast().symbol()).isEqualTo("I");
         assertThat(working.source()).contains("Churchill");
     }
