@@ -56,11 +56,14 @@ public final class Inspector extends StackPane {
      */
     private void refresh() {
         var focused = getScene() == null ? null : getScene().getFocusOwner();
-        var place = focused != null && isInside(focused) ? focused.getId() : null;
+        boolean mine = focused != null && isInside(focused);
+        var place = mine ? focused.getId() : null;
         rebuild();
         var again = place == null ? null : body.lookup("#" + place);
         if (again != null) {
             again.requestFocus();
+        } else if (mine) {
+            requestFocus();
         }
     }
 

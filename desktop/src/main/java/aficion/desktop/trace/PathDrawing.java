@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.Cursor;
 import javafx.scene.Group;
@@ -35,6 +36,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
+import org.jspecify.annotations.Nullable;
 
 /** The drawing of one circuit's path: its wires, parts, earths and words, alive. */
 final class PathDrawing extends Group {
@@ -344,6 +346,14 @@ final class PathDrawing extends Group {
                         trial.filter(tried -> tried.about().equals(new Selection.OfWire(id)))
                                 .map(Trial::verb)));
         parts.forEach(node -> node.mark(trial.map(Trial::about).filter(node::isIt).isPresent()));
+    }
+
+    /** The wire or part that goes by an id on the screen. */
+    Optional<Node> find(@Nullable String id) {
+        return Stream.concat(wires.values().stream(), parts.stream())
+                .map(node -> (Node) node)
+                .filter(node -> node.getId().equals(id))
+                .findFirst();
     }
 
     /** What shows a selection, where it is drawn here. */

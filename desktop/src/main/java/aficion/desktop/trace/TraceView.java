@@ -25,6 +25,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The path of the circuit in focus, or of the whole vehicle with that circuit in ink and the others
@@ -192,7 +193,33 @@ public final class TraceView extends BorderPane {
                 .findFirst();
     }
 
+    /** Draws anew and leaves the keyboard where it was: on what had it, else on the drawing. */
     private void draw() {
+        var focused = getScene() == null ? null : getScene().getFocusOwner();
+        boolean mine = focused != null && isInside(focused);
+        drawAnew();
+        if (mine && !isInside(getScene().getFocusOwner())) {
+            focusOn(focused.getId());
+        }
+    }
+
+    private boolean isInside(@Nullable Node node) {
+        for (var at = node; at != null; at = at.getParent()) {
+            if (at == this) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void focusOn(@Nullable String id) {
+        paths.stream()
+                .flatMap(path -> path.find(id).stream())
+                .findFirst()
+                .ifPresentOrElse(Node::requestFocus, this::requestFocus);
+    }
+
+    private void drawAnew() {
         if (bench.whole().get() && bench.panorama().get().isPresent()) {
             drawWhole(bench.panorama().get().get());
         } else {

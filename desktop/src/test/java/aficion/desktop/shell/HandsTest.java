@@ -79,6 +79,22 @@ class HandsTest extends WindowTest {
         assertThat(bench.job()).isEqualTo(before);
     }
 
+    /** Keys go on working on what was pressed, whatever is drawn anew. */
+    @Test
+    void theKeyboardStaysWithTheDrawing() {
+        focusOn(HEADLAMPS);
+        clickOn(wire("5.09"));
+        settle();
+        key(KeyCode.D);
+        key(KeyCode.D);
+        assertThat(bench.history().get().past()).hasSize(2);
+        key(KeyCode.E);
+        until(() -> byId("wire-2.01").isPresent());
+        key(KeyCode.J);
+        assertThat(bench.history().get().past()).hasSize(3);
+        assertThat(((TextField) node("search")).getText()).isEmpty();
+    }
+
     @Test
     void aGroupOfStepsIsOneToUndo() {
         focusOn(HEADLAMPS);
