@@ -109,6 +109,7 @@ class UserUnitsTest {
         assertThat(UserUnits.METRIC.print(new Metres(0.0071))).isEqualTo("7.1 mm");
         assertThat(UserUnits.FOOT.print(new Metres(0.0254))).isEqualTo("1 in");
         assertThat(UserUnits.METRIC.print(new Metres(0.1))).isEqualTo("0.10 m");
-        assertThat(UserUnits.METRIC.parseLength("7.1 mm").orElseThrow().value()).isEqualTo(0.0071);
+        assertThat(UserUnits.METRIC.parseLength("7.1 mm").orElseThrow().value())
+                .isCloseTo(0.0071, within(1e-12));
     }
 }
