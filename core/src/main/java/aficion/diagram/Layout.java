@@ -23,6 +23,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Draws the path of one circuit: places its parts, runs its wires, finds room for its words.
@@ -63,11 +64,11 @@ public final class Layout {
     private int right;
     private final int bottom;
 
-    private Layout(Job job, CircuitId circuit, Lettering lettering) {
+    private Layout(Job job, CircuitId circuit, Lettering lettering, Set<PartId> folded) {
         this.job = job;
         this.circuit = circuit;
         this.lettering = lettering;
-        this.placement = new Placement(job, circuit);
+        this.placement = new Placement(job, circuit, folded);
         setColumns();
         this.bottom =
                 placement.spots.values().stream().mapToInt(Placement.Spot::bottom).max().orElse(0)
@@ -77,8 +78,17 @@ public final class Layout {
 
     /** The drawing of a circuit; a circuit without wires has an empty one. */
     public static Diagram of(Job job, CircuitId circuit, Lettering lettering) {
+        return of(job, circuit, lettering, Set.of());
+    }
+
+    /**
+     * The same.
+     *
+     * @param folded the fuse boxes that show their ways as bare lines, close together
+     */
+    public static Diagram of(Job job, CircuitId circuit, Lettering lettering, Set<PartId> folded) {
         job.circuit(circuit);
-        return new Layout(job, circuit, lettering).draw();
+        return new Layout(job, circuit, lettering, folded).draw();
     }
 
     private void setColumns() {

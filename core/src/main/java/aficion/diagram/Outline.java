@@ -37,6 +37,15 @@ record Outline(int width, int height, List<Seat> seats) {
      * @param used the pins that wires of the circuit reach
      */
     static Outline of(Part part, Set<String> used) {
+        return of(part, used, false);
+    }
+
+    /**
+     * The same.
+     *
+     * @param folded whether a fuse box shows its ways as bare lines, close together
+     */
+    static Outline of(Part part, Set<String> used, boolean folded) {
         return switch (part.kind()) {
             case SourceKind.Battery _, SourceKind.BenchSupply _ ->
                     new Outline(5, 6, List.of(right("+", 2), right("-", 4)));
@@ -49,7 +58,7 @@ record Outline(int width, int height, List<Seat> seats) {
             case LoadKind.Starter _ -> starter(used);
             case ControlKind.Switch hand -> hand(hand, used);
             case GuardKind.Fuse _ -> through(5, 2, 1, "1", "2");
-            case GuardKind.FuseBox(var ways) -> fuseBox(ways, used);
+            case GuardKind.FuseBox(var ways) -> fuseBox(ways, used, folded ? 1 : 3);
             case ControlKind.Relay relay -> relay(relay);
             case ControlKind.LatchingRelay _ ->
                     new Outline(
@@ -189,17 +198,17 @@ record Outline(int width, int height, List<Seat> seats) {
         }
     }
 
-    private static Outline fuseBox(List<GuardKind.Way> ways, Set<String> used) {
+    private static Outline fuseBox(List<GuardKind.Way> ways, Set<String> used, int step) {
         var seats = new ArrayList<Seat>();
         int row = 1;
         for (var way : ways) {
             if (used.contains(way.in()) || used.contains(way.out())) {
                 seats.add(left(way.in(), row));
                 seats.add(right(way.out(), row));
-                row += 3;
+                row += step;
             }
         }
-        return new Outline(5, Math.max(2, row - 2), seats);
+        return new Outline(5, Math.max(2, row - step + 1), seats);
     }
 
     private static Outline relay(ControlKind.Relay relay) {

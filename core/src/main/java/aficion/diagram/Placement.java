@@ -56,7 +56,7 @@ final class Placement {
     /** A column of the grid: its lane and the width of its widest part. */
     record Column(Lane lane, int width) {}
 
-    Placement(Job job, CircuitId circuit) {
+    Placement(Job job, CircuitId circuit, Set<PartId> folded) {
         this.job = job;
         this.wires = job.wiresOf(circuit);
         var drawn = new LinkedHashSet<PartId>();
@@ -74,7 +74,11 @@ final class Placement {
         job.parts().stream()
                 .filter(part -> drawn.contains(part.id()))
                 .forEach(part -> parts.put(part.id(), part));
-        parts.values().forEach(part -> outlines.put(part.id(), Outline.of(part, usedPins(part))));
+        parts.values()
+                .forEach(part ->
+                        outlines.put(
+                                part.id(),
+                                Outline.of(part, usedPins(part), folded.contains(part.id()))));
         place();
     }
 

@@ -9,6 +9,7 @@ import aficion.diagram.Panorama.Trunk;
 import aficion.job.Circuit;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import java.util.ArrayList;
@@ -16,6 +17,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Draws the whole vehicle: each circuit as it is drawn by itself, one under the other, and the
@@ -47,15 +49,20 @@ public final class VehicleLayout {
         this.job = job;
     }
 
-    public static Panorama of(Job job, Lettering lettering) {
-        return new VehicleLayout(job).draw(lettering);
+    /**
+     * The drawing of a vehicle.
+     *
+     * @param folded the fuse boxes that show their ways as bare lines, close together
+     */
+    public static Panorama of(Job job, Lettering lettering, Set<PartId> folded) {
+        return new VehicleLayout(job).draw(lettering, folded);
     }
 
-    private Panorama draw(Lettering lettering) {
+    private Panorama draw(Lettering lettering, Set<PartId> folded) {
         var drawings =
                 job.circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
-                        .map(circuit -> Layout.of(job, circuit.id(), lettering))
+                        .map(circuit -> Layout.of(job, circuit.id(), lettering, folded))
                         .filter(diagram -> !diagram.bodies().isEmpty())
                         .toList();
         double y = 0;

@@ -9,10 +9,12 @@ import aficion.diagram.VehicleLayout;
 import aficion.files.sheet.FontWidth;
 import aficion.job.CircuitId;
 import aficion.job.Job;
+import aficion.job.PartId;
 import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** What can be counted of a drawing. */
 final class Measures {
@@ -24,8 +26,12 @@ final class Measures {
         return Layout.of(job, circuit, words(job));
     }
 
+    static Diagram folded(Job job, CircuitId circuit, PartId box) {
+        return Layout.of(job, circuit, words(job), Set.of(box));
+    }
+
     static Panorama drawnWhole(Job job) {
-        return VehicleLayout.of(job, words(job));
+        return VehicleLayout.of(job, words(job), Set.of());
     }
 
     private static DrawingWords words(Job job) {

@@ -9,6 +9,7 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.PartId;
 import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
 import java.util.HashSet;
@@ -171,5 +172,26 @@ class RoadsterDrawingTest {
 
         assertThat(diagram.bodies()).isEmpty();
         assertThat(diagram.strokes()).isEmpty();
+    }
+
+    /** Folded, a box is as high as its ways are many; its wires stay on their pins. */
+    @Test
+    void aFoldedFuseBoxIsLowerAndLosesNothing() {
+        var box = new PartId("FB1");
+        var open = drawn(new CircuitId("3"));
+        var folded = Measures.folded(JOB, new CircuitId("3"), box);
+
+        assertThat(height(folded, box)).isLessThan(height(open, box) / 2);
+        assertThat(folded.strokes()).hasSameSizeAs(open.strokes());
+        assertThat(Measures.overlaps(folded)).isLessThanOrEqualTo(1);
+    }
+
+    private static double height(Diagram diagram, PartId part) {
+        return diagram.bodies().stream()
+                .filter(body -> body.part().equals(part))
+                .findFirst()
+                .orElseThrow()
+                .box()
+                .height();
     }
 }

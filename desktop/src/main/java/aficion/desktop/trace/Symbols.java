@@ -27,6 +27,9 @@ import javafx.scene.shape.Polygon;
  * they really stand, lamps glow as they glow.
  */
 final class Symbols extends Sketch {
+    /** Ways closer than this are drawn as lines. */
+    private static final double LEAST_WAY = 20;
+
     private Symbols(Part part, Body body, Optional<OperatingPoint> point) {
         super(part, body, point);
     }
@@ -307,9 +310,27 @@ final class Symbols extends Sketch {
     }
 
     private void way(GuardKind.Way way) {
-        if (body.pin(way.in()).isPresent()) {
+        if (body.pin(way.in()).isEmpty()) {
+            return;
+        }
+        if (isFolded()) {
+            boolean whole = point.map(solved -> solved.closed(part.id(), way.name())).orElse(true);
+            var in = pin(way.in());
+            var out = pin(way.out());
+            var line = Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows(way.name())));
+            if (!whole) {
+                line.getStyleClass().add("wrong");
+            }
+            nodes.add(line);
+        } else {
             fuse(way.name(), pin(way.in()), pin(way.out()), way.marking().value());
         }
+    }
+
+    /** Whether the ways stand closer than a fuse is high. */
+    private boolean isFolded() {
+        return body.pins().size() > 2
+                && body.pins().get(2).at().y() - body.pins().get(0).at().y() < LEAST_WAY;
     }
 
     private void fuse(String role, Point in, Point out, double marking) {

@@ -13,6 +13,7 @@ import aficion.diagram.VehicleLayout;
 import aficion.identify.Feeds;
 import aficion.job.CircuitId;
 import aficion.job.Job;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
@@ -32,6 +33,7 @@ import aficion.sweep.Sweep;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -75,12 +77,17 @@ final class Engine implements AutoCloseable {
         ask(quick, pointAsked, () -> solverOf(job).solve(conditions), then);
     }
 
-    void draw(Job job, CircuitId circuit, Lettering lettering, Consumer<Diagram> then) {
-        ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering), then);
+    void draw(
+            Job job,
+            CircuitId circuit,
+            Lettering lettering,
+            Set<PartId> folded,
+            Consumer<Diagram> then) {
+        ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering, folded), then);
     }
 
-    void drawWhole(Job job, Lettering lettering, Consumer<Panorama> then) {
-        ask(quick, wholeAsked, () -> VehicleLayout.of(job, lettering), then);
+    void drawWhole(Job job, Lettering lettering, Set<PartId> folded, Consumer<Panorama> then) {
+        ask(quick, wholeAsked, () -> VehicleLayout.of(job, lettering, folded), then);
     }
 
     void assess(Job job, Consumer<Assessed> then) {

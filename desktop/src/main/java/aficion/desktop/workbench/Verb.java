@@ -21,6 +21,7 @@ public enum Verb {
     EXCHANGE(On.PART, "X"),
     OTHER_SIDE(On.PART, "O"),
     EARTHS(On.PART, "B"),
+    FOLD(On.PART, "K"),
     REMOVE(On.ANYTHING, "Delete"),
     BREAK(On.ANYTHING, "Q"),
     CHAFE(On.ANYTHING, "H"),

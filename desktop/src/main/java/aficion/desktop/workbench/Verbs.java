@@ -76,7 +76,12 @@ public final class Verbs {
         var selection = bench.selection().get();
         return switch (verb.on()) {
             case WIRE -> selection instanceof Selection.OfWire;
-            case PART -> part().isPresent();
+            case PART ->
+                    part().filter(id ->
+                                    verb != Verb.FOLD
+                                            || bench.job().part(id).kind()
+                                                    instanceof GuardKind.FuseBox)
+                            .isPresent();
             case TERMINAL -> selection instanceof Selection.OfTerminal;
             case ANYTHING ->
                     !(selection instanceof Selection.Nothing)
@@ -102,6 +107,7 @@ public final class Verbs {
         switch (verb) {
             case CONNECT, LEAD_FIRST, LEAD_SECOND -> arm(verb);
             case GROUP -> group();
+            case FOLD -> part().ifPresent(bench::turnFold);
             case ADD_PART -> shelf.accept(false);
             case REPLACE -> shelf.accept(true);
             case RELAY,

@@ -11,6 +11,7 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.PartId;
 import aficion.job.Vehicle;
 import aficion.job.edit.Edit;
 import aficion.job.edit.History;
@@ -25,7 +26,9 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -58,6 +61,7 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<Diagram>>> drawing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Set<PartId> folded = Set.of();
     private final BooleanProperty whole = new SimpleBooleanProperty();
     private final ReadOnlyObjectWrapper<Optional<ForJob<Panorama>>> panorama =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -164,6 +168,17 @@ public final class Workbench implements AutoCloseable {
     /** The test run of the circuit in focus. */
     public ReadOnlyObjectProperty<Optional<ForJob<BenchPlan>>> plan() {
         return plan.getReadOnlyProperty();
+    }
+
+    /** Folds a fuse box in the drawing, or unfolds it again. */
+    void turnFold(PartId box) {
+        var changed = new HashSet<>(folded);
+        if (!changed.remove(box)) {
+            changed.add(box);
+        }
+        folded = Set.copyOf(changed);
+        draw();
+        drawWhole();
     }
 
     /** Asks the engine about the job as it is. */
@@ -404,6 +419,7 @@ public final class Workbench implements AutoCloseable {
         engine.drawWhole(
                 job,
                 letterings.apply(job),
+                folded,
                 found -> panorama.set(Optional.of(new ForJob<>(job, found))));
     }
 
@@ -424,6 +440,7 @@ public final class Workbench implements AutoCloseable {
                 job,
                 circuit.get(),
                 letterings.apply(job),
+                folded,
                 found -> drawing.set(Optional.of(new ForJob<>(job, found))));
         engine.plan(job, circuit.get(), found -> plan.set(Optional.of(new ForJob<>(job, found))));
     }

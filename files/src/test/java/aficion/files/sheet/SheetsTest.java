@@ -22,6 +22,7 @@ import java.io.StringReader;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.pdfbox.Loader;
@@ -168,7 +169,7 @@ class SheetsTest {
 
     @Test
     void theWholeVehicleHasAPageForEachCircuit() throws IOException {
-        var whole = VehicleLayout.of(job, words());
+        var whole = VehicleLayout.of(job, words(), Set.of());
         var pdf =
                 Sheets.paths(
                         job, whole.circuits().stream().map(placed -> placed.diagram()).toList());
@@ -216,7 +217,7 @@ class SheetsTest {
     /** Well-formed, with every wire, part and circuit in it. */
     @Test
     void theDrawingIsSvgThatAnyReaderTakes() throws Exception {
-        var whole = VehicleLayout.of(job, words());
+        var whole = VehicleLayout.of(job, words(), Set.of());
         for (var svg :
                 List.of(
                         PathSvg.of(job, whole),
