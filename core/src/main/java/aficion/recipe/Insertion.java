@@ -130,8 +130,16 @@ public final class Insertion {
         edits.add(edit);
     }
 
-    /** A part under a free name. */
+    /** A part under a free name; a vehicle that has a battery needs no second one. */
     private void add(Part part) {
+        var there =
+                job.parts().stream()
+                        .filter(each -> each.kind() instanceof SourceKind.Battery)
+                        .findFirst();
+        if (part.kind() instanceof SourceKind.Battery && there.isPresent()) {
+            names.put(part.id(), there.get().id());
+            return;
+        }
         var letter = part.id().value().replaceAll("\\d+$", "");
         var id = NewNames.part(now, letter);
         names.put(part.id(), id);

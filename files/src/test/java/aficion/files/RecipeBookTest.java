@@ -9,6 +9,7 @@ import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.SourceKind;
 import aficion.job.Vehicle;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
@@ -200,5 +201,16 @@ class RecipeBookTest {
             double motorcycle = lengths.getLast().get(i).length().metres().value();
             assertThat(motorcycle).isCloseTo(Math.max(0.15, car / 2), within(1e-9));
         }
+    }
+
+    @Test
+    void aVehicleThatHasABatteryGetsNoSecondOne() {
+        var job = DemoJobs.find("roadster").orElseThrow();
+        var with = put(job, "start-direct", Map.of()).job();
+
+        assertThat(with.parts())
+                .filteredOn(part -> part.kind() instanceof SourceKind.Battery)
+                .hasSize(1);
+        assertThat(with.wiresOf(with.circuits().getLast().id())).isNotEmpty();
     }
 }
