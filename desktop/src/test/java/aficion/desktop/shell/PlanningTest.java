@@ -2,10 +2,12 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.check.Finding;
 import aficion.check.Severity;
 import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
 import aficion.job.Circuit;
+import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.LoadKind;
 import aficion.job.WireId;
@@ -15,6 +17,7 @@ import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -49,6 +52,7 @@ class PlanningTest extends WindowTest {
         push(KeyCode.DOWN);
         push(KeyCode.ENTER);
         assertShows("Tail and instruments");
+        interact(() -> ((ComboBox<?>) node("colouring")).getSelectionModel().select(1));
         clickOn(node("new-job-begin"));
         until(() -> !isOpen("new-job"));
         settle();
@@ -62,10 +66,82 @@ class PlanningTest extends WindowTest {
                 .noneMatch(finding -> finding.severity() == Severity.DANGER);
         assertThat(text("dangers")).isEqualTo("no dangers");
 
+        relayForTheHorn();
+        oneMoreLamp();
+        mendWhatTheyBrought();
+        assertThat(bench.job().parts()).hasSize(job.parts().size() + 2);
+        assertThat(bench.assessed().get().orElseThrow().findings())
+                .noneMatch(finding ->
+                        finding.severity() == Severity.DANGER
+                                || finding instanceof Finding.ColourNotOfScheme);
+        assertThat(text("dangers")).isEqualTo("no dangers");
+
         answers.write = Optional.of(folder.resolve("trial.aficion"));
         push(KeyCode.CONTROL, KeyCode.S);
         settle();
-        assertThat(JobStore.open(folder.resolve("trial.aficion")).job()).isEqualTo(job);
+        assertThat(JobStore.open(folder.resolve("trial.aficion")).job()).isEqualTo(bench.job());
+    }
+
+    /** By verbs alone: a relay behind the horn's button, then sizes, colours and numbers. */
+    private void relayForTheHorn() {
+        var horn = focusOnNamed("Horn");
+        var wire =
+                bench.job().wiresOf(horn).stream()
+                        .filter(each ->
+                                bench.job().part(each.from().terminal().part()).kind()
+                                        instanceof ControlKind.Switch)
+                        .findFirst()
+                        .orElseThrow();
+        onScreen(() -> bench.selection().set(new Selection.OfWire(wire.id())));
+        push(KeyCode.R);
+        settle();
+        tidy();
+    }
+
+    /** A lamp of the shelf onto the tail lamp's terminal. */
+    private void oneMoreLamp() {
+        focusOnNamed("Tail and instruments");
+        var tail =
+                bench.job().partsOf(bench.focus().get().orElseThrow()).stream()
+                        .filter(part -> part.kind() instanceof LoadKind.Lamp)
+                        .findFirst()
+                        .orElseThrow()
+                        .terminals()
+                        .getFirst();
+        onScreen(() -> bench.selection().set(new Selection.OfTerminal(tail)));
+        push(KeyCode.A);
+        interact(() -> ((TextField) node("shelf-search")).setText("plate lamp"));
+        clickOn(node("shelf-put"));
+        settle();
+        tidy();
+    }
+
+    /** The first remedy of the worst finding, until there is no danger left. */
+    private void mendWhatTheyBrought() {
+        push(KeyCode.F);
+        for (int i = 0; i < 5 && !text("dangers").equals("no dangers"); i++) {
+            interact(() -> ((Button) ((Parent) node("findings")).lookup(".main-button")).fire());
+            settle();
+        }
+        push(KeyCode.ESCAPE);
+    }
+
+    private void tidy() {
+        for (var key : new KeyCode[] {KeyCode.S, KeyCode.C, KeyCode.N}) {
+            push(KeyCode.ALT, key);
+            settle();
+        }
+    }
+
+    private CircuitId focusOnNamed(String name) {
+        var circuit =
+                bench.job().circuits().stream()
+                        .filter(each -> each.name().equals(name))
+                        .findFirst()
+                        .orElseThrow()
+                        .id();
+        onScreen(() -> bench.focus().set(Optional.of(circuit)));
+        return circuit;
     }
 
     @Test
