@@ -6,8 +6,8 @@ import aficion.diagram.Diagram.NamesWire;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Stroke;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -61,7 +61,7 @@ final class LabelPlacer {
             }
         }
         var text = texts.getLast();
-        var place = spots(point, lettering.width(text), height).findFirst().orElseThrow();
+        var place = leastInTheWay(spots(point, lettering.width(text), height).toList());
         taken.add(place);
         return new Near(text, place);
     }
@@ -136,31 +136,31 @@ final class LabelPlacer {
         }
     }
 
+    /** Across the wire itself, where it meets the fewest others. */
     private Box onTheWire(Stroke stroke, double width) {
-        return longest(stroke)
-                .map(box ->
+        var places = new ArrayList<Box>();
+        for (int i = 1; i < stroke.points().size(); i++) {
+            var line = around(stroke.points().get(i - 1), stroke.points().get(i));
+            for (double share : new double[] {0.5, 0.25, 0.75, 0.1, 0.9}) {
+                places.add(
                         new Box(
-                                box.x() + (box.width() - width) / 2,
-                                box.y() + (box.height() - HEIGHT) / 2,
-                                width,
-                                HEIGHT))
-                .orElseGet(() ->
-                        new Box(
-                                stroke.points().getFirst().x(),
-                                stroke.points().getFirst().y(),
+                                line.x() + line.width() * share - width / 2,
+                                line.y() + line.height() * share - HEIGHT / 2,
                                 width,
                                 HEIGHT));
-    }
-
-    private static Optional<Box> longest(Stroke stroke) {
-        Box best = null;
-        for (int i = 1; i < stroke.points().size(); i++) {
-            var box = around(stroke.points().get(i - 1), stroke.points().get(i));
-            if (best == null || box.width() + box.height() > best.width() + best.height()) {
-                best = box;
             }
         }
-        return Optional.ofNullable(best);
+        return leastInTheWay(places);
+    }
+
+    /** Of some places the first that meets the fewest lines and the least of what stands there. */
+    private Box leastInTheWay(List<Box> places) {
+        return places.stream()
+                .min(
+                        Comparator.comparingLong(box ->
+                                2 * taken.stream().filter(box::overlaps).count()
+                                        + lines.stream().filter(box::overlaps).count()))
+                .orElseThrow();
     }
 
     static Box around(Point one, Point other) {
