@@ -14,7 +14,8 @@ import java.util.stream.Collectors;
  * @param parts every part
  * @param wires every wire
  * @param bench every bench run, oldest first
- * @param accepted every finding that the user lets stand
+ * @param accepted every finding that the user lets stand; it ends with what it is about, since
+ *     names are used again
  */
 public record Job(
         Vehicle vehicle,
@@ -34,7 +35,7 @@ public record Job(
         parts = List.copyOf(parts);
         wires = List.copyOf(wires);
         bench = List.copyOf(bench);
-        accepted = List.copyOf(accepted);
+        accepted = Acceptance.of(accepted, parts, wires);
         var problems = JobProblem.of(circuits, parts, wires, bench);
         if (!problems.isEmpty()) {
             throw new InvalidJob(problems);

@@ -9,6 +9,7 @@ import aficion.catalogue.WireSize;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.identify.Purposes;
+import aficion.job.Acceptance;
 import aficion.job.CircuitId;
 import aficion.job.Colouring;
 import aficion.job.ControlKind;
@@ -253,5 +254,19 @@ class VerbsTest {
                 .containsExactly(finding);
         assertThat(stands.accepted().getFirst().reason()).isEqualTo("only until the fuses come");
         assertThat(new Edit.Reject(stands.accepted().getFirst()).apply(stands)).isEqualTo(thin);
+    }
+
+    /** Names are used again: a new wire in the place of an old one is judged anew. */
+    @Test
+    void whatIsLetStandEndsWithWhatItIsAbout() {
+        var stands =
+                new Edit.Accept(new Acceptance("LongDrop", LAMP_WIRE.value(), "short trips"))
+                        .apply(job);
+        var gone = new Edit.RemoveWire(LAMP_WIRE).apply(stands);
+        var again = new Edit.AddWire(job.wire(LAMP_WIRE)).apply(gone);
+
+        assertThat(stands.accepted()).hasSize(1);
+        assertThat(gone.accepted()).isEmpty();
+        assertThat(again.accepted()).isEmpty();
     }
 }

@@ -113,6 +113,7 @@ public final class FindingsView extends BorderPane {
                             new VBox(
                                     2,
                                     head,
+                                    Texts.wrapped(speech.reason(each.finding()), "quiet"),
                                     Texts.wrapped(
                                             Words.of("stand.because", each.acceptance().reason()))),
                             Texts.rule());

@@ -44,9 +44,8 @@ final class FindingSheet {
         for (var standing : judged.standing()) {
             entry(
                     speech.where(standing.finding().subject()),
-                    speech.title(standing.finding())
-                            + ". "
-                            + Words.of("stand.because", standing.acceptance().reason()));
+                    speech.title(standing.finding()) + ". " + speech.reason(standing.finding()));
+            entry("", Words.of("stand.because", standing.acceptance().reason()));
         }
         rules(assessment);
     }
