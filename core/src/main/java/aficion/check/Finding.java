@@ -36,6 +36,10 @@ public sealed interface Finding {
         return getClass().getSimpleName();
     }
 
+    default About about() {
+        return new About(rule(), subject());
+    }
+
     /** A finding about a wire. */
     sealed interface AboutWire extends Finding {
         WireId wire();

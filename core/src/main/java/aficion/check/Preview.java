@@ -23,9 +23,6 @@ public record Preview(List<Finding> mended, List<Finding> brought, List<Wire> ch
         changed = List.copyOf(changed);
     }
 
-    /** What is wrong with what, whatever the figures. */
-    private record About(Class<? extends Finding> what, Subject subject) {}
-
     /**
      * The preview of an edit.
      *
@@ -45,11 +42,7 @@ public record Preview(List<Finding> mended, List<Finding> brought, List<Wire> ch
     }
 
     private static List<Finding> less(List<Finding> from, List<Finding> away) {
-        Set<About> known = away.stream().map(Preview::about).collect(Collectors.toSet());
-        return from.stream().filter(finding -> !known.contains(about(finding))).toList();
-    }
-
-    private static About about(Finding finding) {
-        return new About(finding.getClass(), finding.subject());
+        Set<About> known = away.stream().map(Finding::about).collect(Collectors.toSet());
+        return from.stream().filter(finding -> !known.contains(finding.about())).toList();
     }
 }

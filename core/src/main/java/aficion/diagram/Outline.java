@@ -35,14 +35,6 @@ record Outline(int width, int height, List<Seat> seats) {
      * The outline of a part.
      *
      * @param used the pins that wires of the circuit reach
-     */
-    static Outline of(Part part, Set<String> used) {
-        return of(part, used, false);
-    }
-
-    /**
-     * The same.
-     *
      * @param folded whether a fuse box shows its ways as bare lines, close together
      */
     static Outline of(Part part, Set<String> used, boolean folded) {

@@ -2,7 +2,6 @@ package aficion.diagram;
 
 import aficion.diagram.Diagram.Point;
 import aficion.job.CircuitId;
-import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import java.util.List;
@@ -62,15 +61,6 @@ public record Panorama(double width, double height, List<Placed> circuits, List<
     public Optional<Placed> find(CircuitId circuit) {
         return circuits.stream()
                 .filter(placed -> placed.diagram().circuit().equals(circuit))
-                .findFirst();
-    }
-
-    /** The first circuit that draws a part. */
-    public Optional<Placed> find(PartId part) {
-        return circuits.stream()
-                .filter(placed ->
-                        placed.diagram().bodies().stream()
-                                .anyMatch(body -> body.part().equals(part)))
                 .findFirst();
     }
 }

@@ -106,24 +106,18 @@ final class Rows {
     }
 
     private int place(Item item) {
-        for (var column : columns) {
-            int at = column.indexOf(item);
-            if (at >= 0) {
-                return at;
-            }
-        }
-        throw new IllegalStateException("no column holds " + item);
+        return columns.get(column(item)).indexOf(item);
     }
 
     /** How many lines between neighbouring columns cross, by the order of their ends. */
     private int crossings() {
         var lefts = links.stream().mapToDouble(this::left).toArray();
         var rights = links.stream().mapToDouble(this::right).toArray();
+        var gaps = links.stream().mapToInt(link -> column(link.left)).toArray();
         int crossings = 0;
         for (int i = 0; i < lefts.length; i++) {
             for (int j = i + 1; j < lefts.length; j++) {
-                boolean sameGap = column(links.get(i).left) == column(links.get(j).left);
-                if (sameGap && (lefts[i] - lefts[j]) * (rights[i] - rights[j]) < 0) {
+                if (gaps[i] == gaps[j] && (lefts[i] - lefts[j]) * (rights[i] - rights[j]) < 0) {
                     crossings++;
                 }
             }

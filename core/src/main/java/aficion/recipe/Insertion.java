@@ -4,7 +4,6 @@ import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
 import aficion.check.Finding;
 import aficion.check.Findings;
-import aficion.check.Subject;
 import aficion.identify.Feed;
 import aficion.identify.Feeds;
 import aficion.job.Circuit;
@@ -311,13 +310,13 @@ public final class Insertion {
     private void choose() {
         var before =
                 Findings.of(Assessment.of(job)).stream()
-                        .map(Insertion::about)
+                        .map(Finding::about)
                         .collect(Collectors.toSet());
         var tried = new HashSet<Edit>();
         for (int round = 0; round < MOST_ROUNDS; round++) {
             var mending =
                     Findings.of(Assessment.of(now)).stream()
-                            .filter(finding -> !before.contains(about(finding)))
+                            .filter(finding -> !before.contains(finding.about()))
                             .flatMap(finding ->
                                     finding.remedies().stream().filter(this::chooses).limit(1))
                             .distinct()
@@ -328,13 +327,6 @@ public final class Insertion {
             }
             mending.stream().filter(this::chooses).forEach(this::make);
         }
-    }
-
-    /** What is wrong with what, whatever the figures. */
-    private record About(Class<? extends Finding> what, Subject subject) {}
-
-    private static About about(Finding finding) {
-        return new About(finding.getClass(), finding.subject());
     }
 
     /**

@@ -41,6 +41,32 @@ public record Course(List<Trace> traces, List<Happening> happenings, int steps) 
             return values[after - 1] + share * (values[after] - values[after - 1]);
         }
 
+        /**
+         * The same with about so many samples: of each few the one furthest from nothing, so that
+         * no spike is lost.
+         */
+        public Trace thinned(int samples) {
+            int step = Math.max(1, seconds.length / samples);
+            var kept =
+                    IntStream.range(0, (seconds.length + step - 1) / step)
+                            .map(i -> furthest(i * step, Math.min((i + 1) * step, values.length)))
+                            .toArray();
+            return new Trace(
+                    probe,
+                    IntStream.of(kept).mapToDouble(i -> seconds[i]).toArray(),
+                    IntStream.of(kept).mapToDouble(i -> values[i]).toArray());
+        }
+
+        private int furthest(int from, int to) {
+            int best = from;
+            for (int i = from; i < to; i++) {
+                if (Math.abs(values[i]) > Math.abs(values[best])) {
+                    best = i;
+                }
+            }
+            return best;
+        }
+
         /** The largest value. */
         public double most() {
             return IntStream.range(0, values.length).mapToDouble(i -> values[i]).max().orElse(0);

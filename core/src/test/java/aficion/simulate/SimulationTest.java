@@ -404,4 +404,17 @@ class SimulationTest {
         }
         assertThat(before).isLessThan(2);
     }
+
+    @Test
+    void aThinnedTraceKeepsItsSpikes() {
+        var seconds = java.util.stream.IntStream.range(0, 1000).mapToDouble(i -> i).toArray();
+        var values = new double[1000];
+        values[617] = -9;
+        var probe = new Probe.ChargeOf(new aficion.job.PartId("B1"));
+
+        var thin = new Course.Trace(probe, seconds, values).thinned(100);
+
+        assertThat(thin.values()).hasSize(100).contains(-9.0);
+        assertThat(thin.seconds()).isSorted().contains(617.0);
+    }
 }
