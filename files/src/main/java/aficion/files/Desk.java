@@ -94,8 +94,7 @@ public final class Desk {
     }
 
     public void keep(Preferences preferences) throws IOException {
-        Files.createDirectories(folder);
-        Files.writeString(liked(), MAPPER.writeValueAsString(preferences));
+        Texts.replace(liked(), MAPPER.writeValueAsString(preferences));
     }
 
     private Path list() {
@@ -120,7 +119,6 @@ public final class Desk {
 
     /** Puts a job at the head of those that were open lately. */
     public void remember(Path job) throws IOException {
-        Files.createDirectories(folder);
         var lines = new ArrayList<String>();
         lines.add(job.toAbsolutePath().normalize().toString());
         recent().stream()
@@ -128,6 +126,6 @@ public final class Desk {
                 .filter(line -> !line.equals(lines.getFirst()))
                 .limit(MOST - 1L)
                 .forEach(lines::add);
-        Files.write(list(), lines, StandardCharsets.UTF_8);
+        Texts.replace(list(), String.join("\n", lines) + "\n");
     }
 }

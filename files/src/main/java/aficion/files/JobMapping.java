@@ -263,7 +263,7 @@ final class JobMapping {
         throw new IllegalArgumentException("\"" + value + "\" is none of " + known);
     }
 
-    private static String key(Enum<?> constant) {
+    static String key(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 

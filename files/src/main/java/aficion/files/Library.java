@@ -4,10 +4,8 @@ import aficion.files.PartsBook.Entry;
 import aficion.job.Vehicle;
 import aficion.recipe.Recipe;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -63,7 +61,7 @@ public final class Library {
         }
         kept.removeIf(other -> other.name().equals(part.name()));
         kept.add(part);
-        write(partsFile(), PartsBook.write(kept));
+        Texts.replace(partsFile(), PartsBook.write(kept));
     }
 
     /** The user's own recipes, by name of their files. */
@@ -95,14 +93,6 @@ public final class Library {
     /** Keeps a recipe under its identity. */
     public void keepRecipe(String id, String text) throws IOException {
         RecipeBook.read(text);
-        write(folder.resolve("recipes").resolve(id + ".json"), text);
-    }
-
-    private static void write(Path path, String text) throws IOException {
-        Files.createDirectories(path.getParent());
-        var fresh = path.resolveSibling(path.getFileName() + ".new");
-        Files.writeString(fresh, text, StandardCharsets.UTF_8);
-        Files.move(
-                fresh, path, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        Texts.replace(folder.resolve("recipes").resolve(id + ".json"), text);
     }
 }

@@ -63,20 +63,34 @@ public final class PartsBook {
         return entries(Shipped.TREE, vehicle);
     }
 
+    /**
+     * One of the parts that ship with the program.
+     *
+     * @throws IllegalArgumentException when there is none of that identity
+     */
+    public static Entry shipped(String id, Vehicle vehicle) {
+        for (var node : Shipped.TREE.path("parts")) {
+            if (node.path("id").stringValue().equals(id)) {
+                return entry(node, vehicle);
+            }
+        }
+        throw new IllegalArgumentException("no part " + id + " on the shelf");
+    }
+
     private static List<Entry> entries(JsonNode tree, Vehicle vehicle) {
         var entries = new ArrayList<Entry>();
-        for (var node : tree.path("parts")) {
-            var kind = Filling.fill(node.path("kind"), vehicle, Map.of());
-            entries.add(
-                    new Entry(
-                            node.path("id").stringValue(),
-                            Group.valueOf(
-                                    node.path("group").stringValue().toUpperCase(Locale.ROOT)),
-                            node.path("name").stringValue(),
-                            node.path("says").stringValue(),
-                            MAPPER.treeToValue(kind, Kind.class)));
-        }
+        tree.path("parts").forEach(node -> entries.add(entry(node, vehicle)));
         return entries;
+    }
+
+    private static Entry entry(JsonNode node, Vehicle vehicle) {
+        var kind = Filling.fill(node.path("kind"), vehicle, Map.of());
+        return new Entry(
+                node.path("id").stringValue(),
+                Group.valueOf(node.path("group").stringValue().toUpperCase(Locale.ROOT)),
+                node.path("name").stringValue(),
+                node.path("says").stringValue(),
+                MAPPER.treeToValue(kind, Kind.class));
     }
 
     /**

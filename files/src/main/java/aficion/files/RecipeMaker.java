@@ -14,7 +14,6 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import tools.jackson.databind.json.JsonMapper;
@@ -68,7 +67,7 @@ public final class RecipeMaker {
                         .put("group", "own")
                         .put("name", name)
                         .put("says", says)
-                        .put("drops", key(circuit.drops()));
+                        .put("drops", JobMapping.key(circuit.drops()));
         tree.putArray("questions");
         var parts = tree.putArray("parts");
         job.parts().stream()
@@ -80,12 +79,14 @@ public final class RecipeMaker {
     }
 
     private void write(Part part, ObjectNode node) {
-        node.put("id", part.id().value()).put("name", part.name()).put("zone", key(part.zone()));
+        node.put("id", part.id().value())
+                .put("name", part.name())
+                .put("zone", JobMapping.key(part.zone()));
         part.mount()
                 .map(job::part)
                 .ifPresent(earth -> {
                     if (earth.kind() instanceof JoinKind.EarthPoint(var mass, _)) {
-                        node.put("earth", key(mass));
+                        node.put("earth", JobMapping.key(mass));
                     }
                 });
         node.set("kind", MAPPER.valueToTree(part.kind()));
@@ -94,8 +95,8 @@ public final class RecipeMaker {
     private void write(Wire wire, ObjectNode node) {
         node.put("from", place(wire.from().terminal())).put("to", place(wire.to().terminal()));
         node.set("colour", MAPPER.valueToTree(wire.colour()));
-        node.put("zone", key(wire.zone())).put("length", wire.length().metres().value());
-        wire.unguarded().ifPresent(why -> node.put("unguarded", key(why)));
+        node.put("zone", JobMapping.key(wire.zone())).put("length", wire.length().metres().value());
+        wire.unguarded().ifPresent(why -> node.put("unguarded", JobMapping.key(why)));
     }
 
     private String place(Terminal at) {
@@ -104,7 +105,7 @@ public final class RecipeMaker {
         }
         var part = job.part(at.part());
         if (part.kind() instanceof JoinKind.EarthPoint(var mass, _)) {
-            return "earth:" + key(mass);
+            return "earth:" + JobMapping.key(mass);
         }
         if (part.kind() instanceof SourceKind.Battery) {
             return at.pin().equals(Feeds.livePost(job.vehicle()))
@@ -113,7 +114,7 @@ public final class RecipeMaker {
         }
         var feed = feeds.get(at);
         if (feed != null) {
-            return "feed:" + key(feed.feed()) + (feed.fused() ? "+fuse" : "");
+            return "feed:" + JobMapping.key(feed.feed()) + (feed.fused() ? "+fuse" : "");
         }
         if (part.kind() instanceof ControlKind.Switch hand) {
             return "switch:" + hand.control() + "." + at.pin();
@@ -125,9 +126,5 @@ public final class RecipeMaker {
 
     private static String kind(Kind kind) {
         return MAPPER.valueToTree(kind).path("type").stringValue();
-    }
-
-    private static String key(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -2,10 +2,8 @@ package aficion.files;
 
 import aficion.job.Job;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -55,18 +53,11 @@ public final class Recovery {
     public void keep(Job job, Optional<Path> file) throws IOException {
         Files.createDirectories(folder);
         if (file.isPresent()) {
-            write(beside(copy()), file.get().toAbsolutePath().toString());
+            Texts.replace(beside(copy()), file.get().toAbsolutePath().toString());
         } else {
             Files.deleteIfExists(beside(copy()));
         }
-        write(copy(), JobCodec.write(job));
-    }
-
-    private static void write(Path path, String text) throws IOException {
-        var fresh = path.resolveSibling(path.getFileName() + ".new");
-        Files.writeString(fresh, text, StandardCharsets.UTF_8);
-        Files.move(
-                fresh, path, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        Texts.replace(copy(), JobCodec.write(job));
     }
 
     /** Throws the own copy away: everything is saved. */
