@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -36,6 +37,7 @@ public final class ImportView extends BorderPane {
     private final ListView<String> problems = new ListView<>();
     private final Label says = Texts.wrapped("", "strong");
     private final Button take;
+    private Optional<WireList.Plan> ready = Optional.empty();
 
     /**
      * @param name what its circuit is called where the list says nothing
@@ -126,12 +128,14 @@ public final class ImportView extends BorderPane {
         return chosen;
     }
 
-    private WireList.Plan planned() {
-        return list.plan(bench.job(), chosen(), bench.units(), name);
+    private void plan() {
+        var matched = chosen();
+        take.setDisable(true);
+        bench.ask().work(job -> list.plan(job, matched, bench.units(), name), this::show);
     }
 
-    private void plan() {
-        var plan = planned();
+    private void show(WireList.Plan plan) {
+        ready = Optional.of(plan);
         says.setText(Words.of("import.says", plan.wires(), list.rows().size()));
         take.setDisable(plan.wires() == 0);
         problems.getItems().setAll(plan.problems().stream().map(ImportView::words).toList());
@@ -142,7 +146,7 @@ public final class ImportView extends BorderPane {
     }
 
     private void take() {
-        bench.perform(planned().edit());
+        ready.ifPresent(plan -> bench.perform(plan.edit()));
         close.run();
     }
 }

@@ -112,24 +112,43 @@ public final class JobFiles {
         held = Optional.empty();
     }
 
-    /** Takes a file for this window; says so and refuses when another window has it. */
-    private boolean hold(Path path) {
-        if (bench.document().get().path().filter(path::equals).isPresent() && held.isPresent()) {
-            return true;
-        }
+    /** What is done with a file that this window holds. */
+    private interface Holding {
+        void with(Path path) throws JobFileException;
+    }
+
+    /**
+     * Does something with a file and holds it from then on; says so and refuses when another window
+     * has it. Where it cannot be done, the file held before stays held.
+     */
+    private boolean holding(Path path, Holding holding) throws JobFileException {
+        boolean mine =
+                held.isPresent() && bench.document().get().path().filter(path::equals).isPresent();
+        Optional<Held> taken = Optional.empty();
         try {
-            var taken = desk.hold(path);
-            if (taken.isEmpty()) {
-                asking.tell(
-                        Words.of("problem.held.title", path.getFileName()),
-                        Words.of("problem.held.text", path.getFileName()));
-                return false;
+            if (!mine) {
+                taken = desk.hold(path);
+                if (taken.isEmpty()) {
+                    asking.tell(
+                            Words.of("problem.held.title", path.getFileName()),
+                            Words.of("problem.held.text", path.getFileName()));
+                    return false;
+                }
             }
-            letGo();
-            held = taken;
         } catch (IOException e) {
             LOG.warn("a job cannot be held for this window", e);
         }
+        try {
+            holding.with(path);
+        } catch (JobFileException e) {
+            taken.ifPresent(Held::close);
+            throw e;
+        }
+        if (!mine) {
+            letGo();
+            held = taken;
+        }
+        remember(path);
         return true;
     }
 
@@ -189,13 +208,7 @@ public final class JobFiles {
     /** Opens a file; says what is wrong with it when it cannot be read. */
     public boolean open(Path path) {
         try {
-            JobStore.open(path);
-            if (!hold(path)) {
-                return false;
-            }
-            bench.open(path);
-            remember(path);
-            return true;
+            return holding(path, bench::open);
         } catch (JobFileException e) {
             asking.tell(
                     Words.of("problem.open.title", path.getFileName()),
@@ -221,13 +234,8 @@ public final class JobFiles {
     }
 
     private boolean save(Path path) {
-        if (!hold(path)) {
-            return false;
-        }
         try {
-            bench.save(path);
-            remember(path);
-            return true;
+            return holding(path, bench::save);
         } catch (JobFileException e) {
             boolean changed = e.trouble() instanceof JobFileException.ChangedOutside;
             asking.tell(
@@ -321,8 +329,15 @@ public final class JobFiles {
     private void keepRecipe(Job job, CircuitId circuit, String name) {
         var id = "own-" + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
         var says = Words.of("recipe.own", job.vehicle().name());
+        bench.ask()
+                .work(
+                        now -> RecipeMaker.of(now, circuit, id, name, says),
+                        text -> keepRecipe(id, text));
+    }
+
+    private void keepRecipe(String id, String text) {
         try {
-            Library.usual().keepRecipe(id, RecipeMaker.of(job, circuit, id, name, says));
+            Library.usual().keepRecipe(id, text);
         } catch (IOException | IllegalArgumentException e) {
             asking.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
         }

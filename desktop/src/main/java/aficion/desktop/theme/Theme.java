@@ -56,10 +56,6 @@ public final class Theme {
         }
     }
 
-    public static boolean isDark(Scene scene) {
-        return scene.getRoot().getStyleClass().contains(DARK);
-    }
-
     public static Color colour(aficion.catalogue.Colour colour) {
         int rgb = colour.rgb();
         return Color.rgb(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255);

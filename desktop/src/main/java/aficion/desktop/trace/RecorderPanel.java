@@ -126,12 +126,10 @@ final class RecorderPanel extends HBox {
 
         void plot(Course.Trace trace) {
             var series = new XYChart.Series<Number, Number>();
-            int step = Math.max(1, trace.seconds().length / MOST_POINTS);
-            for (int i = 0; i < trace.seconds().length; i += step) {
-                int at = peak(trace.values(), i, Math.min(i + step, trace.values().length));
-                if (!Double.isNaN(trace.values()[at])) {
-                    series.getData()
-                            .add(new XYChart.Data<>(trace.seconds()[at], trace.values()[at]));
+            var thin = trace.thinned(MOST_POINTS);
+            for (int i = 0; i < thin.values().length; i++) {
+                if (!Double.isNaN(thin.values()[i])) {
+                    series.getData().add(new XYChart.Data<>(thin.seconds()[i], thin.values()[i]));
                 }
             }
             chart.getData().setAll(List.of(series));
@@ -143,17 +141,6 @@ final class RecorderPanel extends HBox {
                     Words.of(
                             "recorder.most", words(probe.orElseThrow()), bench.speech().say(most)));
         }
-    }
-
-    /** Of some samples the one that is furthest from nothing, so that no spike is lost. */
-    private static int peak(double[] values, int from, int to) {
-        int best = from;
-        for (int i = from; i < to; i++) {
-            if (Math.abs(values[i]) > Math.abs(values[best])) {
-                best = i;
-            }
-        }
-        return best;
     }
 
     private String words(Probe probe) {

@@ -62,6 +62,7 @@ final class Engine implements AutoCloseable {
     private final AtomicLong fitAsked = new AtomicLong();
     private final AtomicLong readingAsked = new AtomicLong();
     private final AtomicLong recordAsked = new AtomicLong();
+    private final AtomicLong workAsked = new AtomicLong();
     private final AtomicLong previewAsked = new AtomicLong();
     private final AtomicLong feedsAsked = new AtomicLong();
     private final AtomicLong sweepAsked = new AtomicLong();
@@ -131,6 +132,10 @@ final class Engine implements AutoCloseable {
 
     void record(Job job, Script script, List<Probe> probes, Recording recording) {
         ask(slow, recordAsked, () -> recorded(job, script, probes, recording), recording::done);
+    }
+
+    <T> void work(Supplier<T> work, Consumer<T> then) {
+        ask(slow, workAsked, work, then);
     }
 
     void preview(Assessment assessment, Edit edit, Consumer<Preview> then) {

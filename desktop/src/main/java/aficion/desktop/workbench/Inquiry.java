@@ -2,6 +2,7 @@ package aficion.desktop.workbench;
 
 import aficion.check.Preview;
 import aficion.identify.Feeds;
+import aficion.job.Job;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
@@ -14,6 +15,7 @@ import aficion.sweep.Effect;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Function;
 
 /**
  * Questions about the job on a bench that the engine works out beside: what comes back belongs to
@@ -26,6 +28,18 @@ public final class Inquiry {
     Inquiry(Workbench bench, Engine engine) {
         this.bench = bench;
         this.engine = engine;
+    }
+
+    /** Does some work on the job beside; overtaken by the next such work and by every edit. */
+    public <T> void work(Function<Job, T> work, Consumer<T> then) {
+        var job = bench.job();
+        engine.work(
+                () -> work.apply(job),
+                made -> {
+                    if (bench.job() == job) {
+                        then.accept(made);
+                    }
+                });
     }
 
     /**

@@ -107,6 +107,7 @@ public final class Verbs {
         switch (verb) {
             case CONNECT, LEAD_FIRST, LEAD_SECOND -> arm(verb);
             case GROUP -> group();
+            case RECOLOUR -> recolour(bench.focus().get().orElseThrow());
             case FOLD -> part().ifPresent(bench::turnFold);
             case ADD_PART -> shelf.accept(false);
             case REPLACE -> shelf.accept(true);
@@ -128,10 +129,15 @@ public final class Verbs {
                     CHAFE,
                     CORRODE,
                     RENUMBER,
-                    RECOLOUR,
                     RESIZE ->
                     take(verb, attempt(verb));
         }
+    }
+
+    /** What wires are for is found by turning the key: not on the application thread. */
+    private void recolour(CircuitId circuit) {
+        forget();
+        bench.ask().work(job -> Tidying.recolour(job, circuit), this::take);
     }
 
     private void group() {
@@ -233,7 +239,6 @@ public final class Verbs {
         var job = bench.job();
         return switch (verb) {
             case RENUMBER -> Tidying.renumber(job, circuit);
-            case RECOLOUR -> Tidying.recolour(job, circuit);
             case RESIZE ->
                     bench.assessed()
                             .get()
@@ -259,11 +264,7 @@ public final class Verbs {
     }
 
     private Attempt into(WireId wire, String part) {
-        var entry =
-                PartsBook.shipped(bench.job().vehicle()).stream()
-                        .filter(each -> each.id().equals(part))
-                        .findFirst()
-                        .orElseThrow();
+        var entry = PartsBook.shipped(part, bench.job().vehicle());
         return Placing.into(bench.job(), wire, entry.name(), entry.kind());
     }
 

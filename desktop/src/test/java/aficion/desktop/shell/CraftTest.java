@@ -170,10 +170,11 @@ class CraftTest extends WindowTest {
                                 "number,from,to,shade,size\n1,H1.56b,S3.56b,blue/red,1.5\n2,H1.56b,,red,1\n"));
         int wires = bench.job().wires().size();
         search("Take in a wire list");
-        assertThat(text("import-says")).startsWith("1 of 2 rows");
+        until(() -> text("import-says").startsWith("1 of 2 rows"));
         assertThat(((ListView<?>) node("import-problems")).getItems().getFirst().toString())
                 .contains("Row 2 is left out");
         choose("import-colour", 3);
+        until(() -> !node("import-take").isDisabled());
         clickOn(node("import-take"));
         settle();
 

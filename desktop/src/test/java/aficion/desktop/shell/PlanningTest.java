@@ -127,10 +127,19 @@ class PlanningTest extends WindowTest {
     }
 
     private void tidy() {
-        for (var key : new KeyCode[] {KeyCode.S, KeyCode.C, KeyCode.N}) {
+        for (var key : new KeyCode[] {KeyCode.S, KeyCode.N, KeyCode.C}) {
             push(KeyCode.ALT, key);
             settle();
         }
+        // What wires are for is found beside: the colours come a moment later.
+        until(() ->
+                bench.assessed()
+                        .get()
+                        .filter(found -> found.job() == bench.job())
+                        .filter(found ->
+                                found.findings().stream()
+                                        .noneMatch(Finding.ColourNotOfScheme.class::isInstance))
+                        .isPresent());
     }
 
     private CircuitId focusOnNamed(String name) {
