@@ -55,6 +55,14 @@ record Command(
         return !keys.contains("Shortcut") && !keys.contains("Alt") && !keys.matches("F\\d+");
     }
 
+    /** Whether it goes on as long as its key is held down; a verb acts once on what is chosen. */
+    boolean repeats() {
+        return name.equals("menu.undo")
+                || name.equals("menu.redo")
+                || name.equals("menu.next")
+                || name.equals("menu.before");
+    }
+
     /** Whether it is about the window or the job as a whole, whatever is shown. */
     boolean isEverywhere() {
         return !isPlain() && (group == Group.JOB || group == Group.VIEW);

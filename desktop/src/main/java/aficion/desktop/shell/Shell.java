@@ -21,10 +21,12 @@ import aficion.job.Circuit;
 import aficion.words.Wording;
 import aficion.words.Words;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.event.EventHandler;
@@ -39,6 +41,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.Window;
 
 /** The window's content: the four regions that never move, and the views by work in the middle. */
 public final class Shell extends BorderPane {
@@ -55,6 +58,7 @@ public final class Shell extends BorderPane {
     private final CircuitList circuits;
     private final BorderPane centre = new BorderPane();
     private final Inspector inspector;
+    private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
     private Runnable ending = () -> {};
 
     /** A view by work. */
@@ -142,12 +146,18 @@ public final class Shell extends BorderPane {
 
     /** Hears the keys of a scene as long as it is the one shown there. */
     private void hear(Scene scene) {
-        EventHandler<KeyEvent> hearing = this::pressed;
-        scene.addEventFilter(KeyEvent.KEY_PRESSED, hearing);
+        EventHandler<KeyEvent> pressing = this::pressed;
+        EventHandler<KeyEvent> releasing = event -> held.remove(event.getCode());
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, pressing);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, releasing);
+        var left = scene.windowProperty().flatMap(Window::focusedProperty);
+        var leaving = left.subscribe(_ -> held.clear());
         sceneProperty()
                 .addListener((_, before, _) -> {
                     if (before == scene) {
-                        scene.removeEventFilter(KeyEvent.KEY_PRESSED, hearing);
+                        scene.removeEventFilter(KeyEvent.KEY_PRESSED, pressing);
+                        scene.removeEventFilter(KeyEvent.KEY_RELEASED, releasing);
+                        leaving.unsubscribe();
                     }
                 });
     }
@@ -294,11 +304,14 @@ public final class Shell extends BorderPane {
 
     private void pressed(KeyEvent event) {
         boolean writing = event.getTarget() instanceof TextInputControl;
+        boolean first = held.add(event.getCode());
         var command = commands.pressed(event, writing, isTakenOver());
         if (event.getCode() == KeyCode.ESCAPE && escape(writing)) {
             event.consume();
         } else if (command.isPresent() && !undoesWriting(command.get(), writing)) {
-            command.get().action().run();
+            if (first || command.get().repeats()) {
+                command.get().action().run();
+            }
             event.consume();
         }
     }

@@ -19,6 +19,7 @@ import javafx.scene.chart.LineChart;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -93,6 +94,22 @@ class HandsTest extends WindowTest {
         key(KeyCode.J);
         assertThat(bench.history().get().past()).hasSize(3);
         assertThat(((TextField) node("search")).getText()).isEmpty();
+    }
+
+    /** A key that is held down sends itself again and again; the verb acts once. */
+    @Test
+    void aVerbActsOnceHoweverLongItsKeyIsHeld() {
+        focusOn(HEADLAMPS);
+        choose("5.09");
+        press(KeyCode.D);
+        var again =
+                new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.D, false, false, false, false);
+        interact(() -> window(0).getScene().getRoot().fireEvent(again));
+        settle();
+        assertThat(bench.history().get().past()).hasSize(1);
+        release(KeyCode.D);
+        key(KeyCode.D);
+        assertThat(bench.history().get().past()).hasSize(2);
     }
 
     @Test
