@@ -35,8 +35,13 @@ final class Table {
             this.cells = cells;
         }
 
+        /** Whether anything stands in a column. */
+        boolean has(String column) {
+            return cells.isSet(column) && !cells.get(column).isEmpty();
+        }
+
         String text(String column) {
-            if (!cells.isSet(column) || cells.get(column).isEmpty()) {
+            if (!has(column)) {
                 throw wrong(column, "is missing");
             }
             return cells.get(column);

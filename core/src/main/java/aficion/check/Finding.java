@@ -1,5 +1,6 @@
 package aficion.check;
 
+import aficion.catalogue.FuseType;
 import aficion.catalogue.Purpose;
 import aficion.job.PartId;
 import aficion.job.Terminal;
@@ -471,6 +472,57 @@ public sealed interface Finding {
             remedies = List.copyOf(remedies);
         }
 
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
+    /** A main feed taken from another post than the rule of the house asks. */
+    record FeedFromOtherPost(WireId wire, Terminal wanted, List<Edit> remedies)
+            implements AboutWire {
+        public FeedFromOtherPost {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
+    /** A fuse where the house wants a breaker. */
+    record FuseNotBreaker(FuseSeat fuse, FuseType wanted, List<Edit> remedies)
+            implements AboutPart {
+        public FuseNotBreaker {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+
+        @Override
+        public PartId part() {
+            return fuse.part();
+        }
+    }
+
+    /** A case that returns through the body where the house returns by wire. */
+    record ReturnsByBody(PartId part, List<Edit> remedies) implements AboutPart {
+        public ReturnsByBody {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
+    /** An alternator that is woken otherwise than the house has it. */
+    record WakesOtherwise(PartId part) implements AboutPart {
         @Override
         public Severity severity() {
             return Severity.NOTE;

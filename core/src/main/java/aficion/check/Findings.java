@@ -45,7 +45,11 @@ public final class Findings {
                     new LightRule(),
                     new EarthSwitchRule(),
                     new RestDrawRule(),
-                    new ColourRule());
+                    new ColourRule(),
+                    new FeedPostRule(),
+                    new OverloadRule(),
+                    new WireReturnRule(),
+                    new WakeUpRule());
 
     private Findings() {}
 

@@ -1,15 +1,12 @@
 package aficion.check;
 
-import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
-import aficion.quantity.Kelvins;
 import aficion.size.Assessment;
 import aficion.size.Guard;
-import aficion.size.HeatBalance;
 import aficion.size.WireSizing;
 import java.util.ArrayList;
 import java.util.Optional;
@@ -71,20 +68,11 @@ final class GuardSizeRule implements Rule {
     }
 
     private static Optional<Edit> largerWire(Assessment assessment, Wire wire, Guard.Fitted fuse) {
-        double rise =
-                wire.insulation().limit().value()
-                        - assessment.job().rules().margin().value()
-                        - wire.zone().ambient().value();
         return Conductors.of(wire.size().standard()).stream()
-                .filter(conductor -> strongEnough(conductor, wire, rise, fuse))
+                .filter(conductor ->
+                        conductor.copper().value() > wire.conductor().copper().value()
+                                && assessment.carries(wire, conductor, fuse))
                 .findFirst()
                 .map(conductor -> new Edit.Resize(wire.id(), conductor.size()));
-    }
-
-    private static boolean strongEnough(
-            Conductor conductor, Wire wire, double rise, Guard.Fitted fuse) {
-        var carried = HeatBalance.carries(conductor, wire.zone().ambient(), new Kelvins(rise));
-        return conductor.copper().value() > wire.conductor().copper().value()
-                && carried.result().value() >= fuse.carries().value();
     }
 }

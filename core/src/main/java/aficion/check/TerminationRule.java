@@ -9,7 +9,6 @@ import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.WireSizing;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 
 /** Blades, bullets and pins at the ends of wires that carry more than they can for good. */
@@ -23,7 +22,7 @@ final class TerminationRule implements Rule {
         Wire wire = sizing.wire();
         return Stream.of(wire.from(), wire.to())
                 .flatMap(end ->
-                        Terminals.carries(key(end)).stream()
+                        Terminals.carries(end.termination().key()).stream()
                                 .filter(carries -> sizing.steady().value() > carries.value())
                                 .map(carries -> finding(wire, end, sizing.steady(), carries)));
     }
@@ -38,14 +37,10 @@ final class TerminationRule implements Rule {
         boolean blade = end.termination() == Termination.BLADE_6_3;
         var wider = new End(end.terminal(), Termination.BLADE_9_5);
         return blade
-                        && Terminals.carries(key(wider))
+                        && Terminals.carries(wider.termination().key())
                                 .filter(fits -> fits.value() >= carried.value())
                                 .isPresent()
                 ? List.of(new Edit.MoveEnd(wire.id(), end.equals(wire.from()), wider))
                 : List.of();
-    }
-
-    private static String key(End end) {
-        return end.termination().name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

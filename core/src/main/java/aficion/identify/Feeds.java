@@ -34,7 +34,7 @@ import java.util.Set;
  */
 public final class Feeds {
     /** A larger fuse guards a feed even where nothing hangs on it yet (typical). */
-    private static final Amps SMALL = new Amps(30);
+    public static final Amps SMALL = new Amps(30);
 
     private static final String ANY = "";
 

@@ -9,6 +9,9 @@ import java.util.stream.Stream;
 /** What opens before a wire burns: fuses, breakers, fusible links, alone or in a box. */
 public sealed interface GuardKind extends Kind {
 
+    /** The same with another fuse or breaker in a way; the way of a single fuse is empty. */
+    GuardKind fitted(String way, FuseType family, Amps marking);
+
     /** One fuse in its holder, a breaker or a fusible link. */
     record Fuse(FuseType family, Amps marking) implements GuardKind {
         public Fuse {
@@ -23,6 +26,14 @@ public sealed interface GuardKind extends Kind {
         @Override
         public List<Seat> seats() {
             return List.of(new Seat("", "1", "2", family, marking));
+        }
+
+        @Override
+        public Fuse fitted(String way, FuseType other, Amps rating) {
+            if (!way.isEmpty()) {
+                throw new IllegalArgumentException("a single fuse has no way " + way);
+            }
+            return new Fuse(other, rating);
         }
     }
 
@@ -48,6 +59,18 @@ public sealed interface GuardKind extends Kind {
                     .map(way ->
                             new Seat(way.name(), way.in(), way.out(), way.family(), way.marking()))
                     .toList();
+        }
+
+        @Override
+        public FuseBox fitted(String way, FuseType family, Amps marking) {
+            if (ways.stream().noneMatch(each -> each.name().equals(way))) {
+                throw new IllegalArgumentException("no way " + way);
+            }
+            return new FuseBox(
+                    ways.stream()
+                            .map(each ->
+                                    each.name().equals(way) ? new Way(way, family, marking) : each)
+                            .toList());
         }
     }
 

@@ -2,6 +2,7 @@ package aficion.job;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 
 /** One way of doing what good people do differently; the first of each question is the default. */
 public enum School {
@@ -52,6 +53,16 @@ public enum School {
         KEEP,
         CONTACTS;
 
+        /** The name used in files. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+
+        /** Whether it is about making the harness, not about planning it. */
+        public boolean isForMaking() {
+            return this == JOINT || this == LOOM || this == CONTACTS;
+        }
+
         /** Its answers, the default first. */
         public List<School> schools() {
             return Arrays.stream(School.values())
@@ -62,5 +73,10 @@ public enum School {
 
     public Question question() {
         return question;
+    }
+
+    /** The name used in files. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

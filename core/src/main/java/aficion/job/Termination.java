@@ -1,5 +1,7 @@
 package aficion.job;
 
+import java.util.Locale;
+
 /** What is crimped to the end of a wire. */
 public enum Termination {
     BLADE_6_3,
@@ -11,5 +13,10 @@ public enum Termination {
     POST_CLAMP,
     BULLET,
     PIN,
-    SPLICE
+    SPLICE;
+
+    /** The name used in files and tables. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
 }

@@ -93,7 +93,7 @@ public final class Insertion {
      * @throws IllegalArgumentException when an answer is out of bounds
      */
     public static Fit of(Job job, Recipe recipe, Map<String, String> answers) {
-        return new Insertion(job, recipe, recipe.with(job.vehicle(), answers)).fit();
+        return new Insertion(job, recipe, recipe.with(job.vehicle(), job.rules(), answers)).fit();
     }
 
     private Fit fit() {
@@ -118,10 +118,17 @@ public final class Insertion {
             return new Fit.Lacks(List.copyOf(lacking));
         }
         choose();
-        if (Tidying.recolour(now, circuit.id()) instanceof Attempt.Possible(var edit)) {
+        if (job.rules().school(School.Question.SIZE) == School.LARGEST_SIZE) {
+            tidy(Tidying.resize(Assessment.of(now), circuit.id()));
+        }
+        tidy(Tidying.recolour(now, circuit.id()));
+        return new Fit.Fits(circuit, new Edit.Together(Edit.Deed.INSERT_RECIPE, edits), now);
+    }
+
+    private void tidy(Attempt attempt) {
+        if (attempt instanceof Attempt.Possible(var edit)) {
             make(edit);
         }
-        return new Fit.Fits(circuit, new Edit.Together(Edit.Deed.INSERT_RECIPE, edits), now);
     }
 
     private void make(Edit edit) {
@@ -153,16 +160,20 @@ public final class Insertion {
         return free;
     }
 
-    /** Returns a case to earth: bolted down, or by a wire where the house returns by wire. */
+    /**
+     * Returns a case to earth: bolted down, or off the body by a wire where the house has it so.
+     */
     private void mount(PartId part, JoinKind.Mass mass, Circuit circuit) {
         earth(mass)
                 .ifPresentOrElse(
-                        point -> make(returned(now.part(names.get(part)), point, circuit)),
+                        point -> make(returned(now.part(names.get(part)), mass, point, circuit)),
                         () -> lacking.add(new Place.EarthOn(mass)));
     }
 
-    private Edit returned(Part part, PartId point, Circuit circuit) {
-        boolean byWire = job.rules().school(School.Question.RETURN) == School.WIRE_RETURN;
+    private Edit returned(Part part, JoinKind.Mass mass, PartId point, Circuit circuit) {
+        boolean byWire =
+                mass == JoinKind.Mass.BODY
+                        && job.rules().school(School.Question.RETURN) == School.WIRE_RETURN;
         var pin = part.kind().casePin();
         return byWire && pin.isPresent()
                 ? new Edit.AddWire(
@@ -330,15 +341,30 @@ public final class Insertion {
     }
 
     /**
-     * A fuse, a thicker wire (what one finding asked for another does not take back), a larger
-     * terminal, or the two leads of a new part exchanged, as the other earthed pole asks.
+     * A fuse or the breaker of the house, a thicker wire (what one finding asked for another does
+     * not take back), a larger terminal, a lead to the post the house takes feeds from, or the two
+     * leads of a new part exchanged, as the other earthed pole asks.
      */
     private boolean chooses(Edit edit) {
-        return edit instanceof Edit.FitFuse
+        return edit instanceof Edit.FitFuse fitted && !weakens(fitted)
                 || edit instanceof Edit.MoveEnd
+                || edit instanceof Edit.Refit(_, var kind) && kind instanceof GuardKind
                 || edit instanceof Edit.Exchange(var part, _, _) && job.find(part).isEmpty()
                 || edit instanceof Edit.Resize(var wire, var size)
                         && Conductors.get(size).copper().value()
                                 > now.wire(wire).conductor().copper().value();
+    }
+
+    /**
+     * Whether it would take from a guard what other circuits may need: one that was there before,
+     * or a main one.
+     */
+    private boolean weakens(Edit.FitFuse edit) {
+        double least = Feeds.SMALL.value();
+        return edit.way().isEmpty()
+                && now.part(edit.part()).kind().seats().stream()
+                        .map(seat -> seat.marking().value())
+                        .filter(marking -> marking > least || job.find(edit.part()).isPresent())
+                        .anyMatch(marking -> marking > edit.marking().value());
     }
 }

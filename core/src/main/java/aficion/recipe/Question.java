@@ -1,6 +1,9 @@
 package aficion.recipe;
 
+import aficion.job.HouseRules;
+import aficion.job.School;
 import java.util.List;
+import java.util.Optional;
 
 /** What a recipe has to know. */
 public sealed interface Question {
@@ -14,6 +17,11 @@ public sealed interface Question {
     /** The answer that mostly holds. */
     String usual();
 
+    /** The answer that holds in a house: the one its rules ask for, else the usual one. */
+    default String usual(HouseRules rules) {
+        return usual();
+    }
+
     /** Whether an answer will do. */
     boolean takes(String answer);
 
@@ -24,13 +32,29 @@ public sealed interface Question {
         }
 
         @Override
+        public String usual(HouseRules rules) {
+            return options.stream()
+                    .filter(option ->
+                            option.school()
+                                    .filter(school -> rules.school(school.question()) == school)
+                                    .isPresent())
+                    .findFirst()
+                    .map(Option::id)
+                    .orElse(usual);
+        }
+
+        @Override
         public boolean takes(String answer) {
             return options.stream().anyMatch(option -> option.id().equals(answer));
         }
     }
 
-    /** One answer of a choice. */
-    record Option(String id, String name) {}
+    /**
+     * One answer of a choice.
+     *
+     * @param school the house rule that asks for it, where one does
+     */
+    record Option(String id, String name, Optional<School> school) {}
 
     /** A number within bounds, in a unit such as {@code W}; whole where only that makes sense. */
     record Amount(

@@ -1,6 +1,8 @@
 package aficion.recipe;
 
 import aficion.job.Circuit;
+import aficion.job.HouseRules;
+import aficion.job.School;
 import aficion.job.Vehicle;
 import java.util.HashMap;
 import java.util.List;
@@ -46,21 +48,27 @@ public record Recipe(
         return name.split(",", 2)[0];
     }
 
-    /** Makes the fragment from an answer to every question. */
+    /**
+     * Makes the fragment from an answer to every question, and to every question of the house, such
+     * as {@code house.feed}.
+     */
     @FunctionalInterface
     public interface Body {
         Fragment with(Vehicle vehicle, Map<String, String> answers);
     }
 
     /**
-     * The fragment for a vehicle; what is not answered is taken as usual.
+     * The fragment for a vehicle; what is not answered is taken as the house has it, or as usual.
      *
      * @throws IllegalArgumentException when an answer is out of bounds
      */
-    public Fragment with(Vehicle vehicle, Map<String, String> answers) {
+    public Fragment with(Vehicle vehicle, HouseRules rules, Map<String, String> answers) {
         var all = new HashMap<String, String>();
+        for (var asked : School.Question.values()) {
+            all.put("house." + asked.key(), rules.school(asked).key());
+        }
         for (var question : questions) {
-            var answer = answers.getOrDefault(question.id(), question.usual());
+            var answer = answers.getOrDefault(question.id(), question.usual(rules));
             if (!question.takes(answer)) {
                 throw new IllegalArgumentException(
                         question.ask() + " cannot be answered with " + answer);

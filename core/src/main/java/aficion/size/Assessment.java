@@ -1,7 +1,9 @@
 package aficion.size;
 
+import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
 import aficion.job.Job;
+import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -43,6 +45,12 @@ public record Assessment(
 
     public Guard guard(WireId wire) {
         return guards.get(wire);
+    }
+
+    /** Whether a wire, were it of that conductor, would carry what a fuse lets through. */
+    public boolean carries(Wire wire, Conductor conductor, Guard.Fitted fuse) {
+        return HeatBalance.carries(conductor, wire, job.rules()).result().value()
+                >= fuse.carries().value();
     }
 
     private static List<Bundle> bundles(Job job, WorstCase worst) {

@@ -1,6 +1,8 @@
 package aficion.size;
 
 import aficion.catalogue.Conductor;
+import aficion.job.HouseRules;
+import aficion.job.Wire;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
 import aficion.quantity.Kelvins;
@@ -47,6 +49,17 @@ public final class HeatBalance {
     private static final String SOURCE = "Churchill, Chu 1975, eq. 9; Stefan-Boltzmann";
 
     private HeatBalance() {}
+
+    /** What a wire could carry for good where it runs, were it of that conductor. */
+    public static Working carries(Conductor conductor, Wire wire, HouseRules rules) {
+        return carries(conductor, wire.zone().ambient(), rise(wire, rules));
+    }
+
+    /** How much warmer than the air around it a wire may get. */
+    static Kelvins rise(Wire wire, HouseRules rules) {
+        double limit = wire.insulation().limit().value() - rules.margin().value();
+        return new Kelvins(limit - wire.zone().ambient().value());
+    }
 
     /**
      * The steady current that warms a wire from the ambient temperature by the rise given.

@@ -9,7 +9,6 @@ import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
-import aficion.quantity.Kelvins;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
@@ -128,19 +127,16 @@ public final class Sizing {
         return steady.value() <= lasting && held.value() <= Math.max(lasting, shortly);
     }
 
-    private Kelvins rise(Wire wire) {
-        double limit = wire.insulation().limit().value() - job.rules().margin().value();
-        return new Kelvins(limit - wire.zone().ambient().value());
-    }
-
-    /** What a wire could carry for good where this one runs, were it of that conductor. */
     private Working carries(Wire wire, Conductor conductor) {
-        return HeatBalance.carries(conductor, wire.zone().ambient(), rise(wire));
+        return HeatBalance.carries(conductor, wire, job.rules());
     }
 
     private Working carriesShortly(Wire wire, Conductor conductor) {
         return ShortTime.carries(
-                conductor, wire.zone().ambient(), rise(wire), job.rules().shortTime());
+                conductor,
+                wire.zone().ambient(),
+                HeatBalance.rise(wire, job.rules()),
+                job.rules().shortTime());
     }
 
     /**

@@ -9,6 +9,7 @@ import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.job.edit.Edit.Deed;
 import aficion.size.Assessment;
+import aficion.size.HouseSize;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
@@ -56,15 +57,15 @@ public final class Tidying {
         return together(Deed.RECOLOUR, edits);
     }
 
-    /** Gives the wires of a circuit the size they need, those left to the program. */
+    /** Gives the wires of a circuit the size the house gives them, those left to the program. */
     public static Attempt resize(Assessment assessment, CircuitId circuit) {
         var edits = new ArrayList<Edit>();
         for (var wire : assessment.job().wiresOf(circuit)) {
             var sizing = assessment.sizings().get(wire.id());
             if (sizing != null && !wire.holds(Trait.SIZE)) {
-                sizing.needed()
-                        .filter(needed -> !needed.size().equals(wire.size()))
-                        .ifPresent(needed -> edits.add(new Edit.Resize(wire.id(), needed.size())));
+                HouseSize.of(assessment, sizing)
+                        .filter(wanted -> !wanted.size().equals(wire.size()))
+                        .ifPresent(wanted -> edits.add(new Edit.Resize(wire.id(), wanted.size())));
             }
         }
         return together(Deed.RESIZE, edits);

@@ -24,14 +24,24 @@ public final class Desk {
     private static final JsonMapper MAPPER = JobMapping.mapper();
 
     private final Path folder;
+    private final Library library;
 
-    public Desk(Path folder) {
+    /**
+     * @param library what the user keeps for every job
+     */
+    public Desk(Path folder, Library library) {
         this.folder = folder;
+        this.library = library;
     }
 
     /** The usual folder of a user. */
     public static Desk usual() {
-        return new Desk(Recovery.usualFolder().resolveSibling("desk"));
+        return new Desk(Recovery.usualFolder().resolveSibling("desk"), Library.usual());
+    }
+
+    /** What the user keeps for every job. */
+    public Library library() {
+        return library;
     }
 
     /** A job that is held open. */

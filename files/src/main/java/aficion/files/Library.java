@@ -6,6 +6,7 @@ import aficion.recipe.Recipe;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -15,6 +16,18 @@ import java.util.List;
  */
 public final class Library {
     private final Path folder;
+
+    /**
+     * What was kept.
+     *
+     * @param unread what cannot be read and stays where it is: each file with what is wrong
+     */
+    public record Kept<T>(List<T> all, List<String> unread) {
+        public Kept {
+            all = List.copyOf(all);
+            unread = List.copyOf(unread);
+        }
+    }
 
     public Library(Path folder) {
         this.folder = folder;
@@ -33,15 +46,28 @@ public final class Library {
         return folder.resolve("parts.json");
     }
 
-    /** The user's own parts; none where the list is missing or cannot be read. */
-    public List<Entry> parts(Vehicle vehicle) {
-        try {
-            return Files.exists(partsFile())
-                    ? PartsBook.read(Files.readString(partsFile()), vehicle)
-                    : List.of();
-        } catch (IOException | IllegalArgumentException unreadable) {
-            return List.of();
+    /** The user's own parts. */
+    public Kept<Entry> parts(Vehicle vehicle) {
+        if (!Files.exists(partsFile())) {
+            return new Kept<>(List.of(), List.of());
         }
+        try {
+            return new Kept<>(readParts(vehicle), List.of());
+        } catch (IOException unreadable) {
+            return new Kept<>(List.of(), List.of(unreadable.getMessage()));
+        }
+    }
+
+    private List<Entry> readParts(Vehicle vehicle) throws IOException {
+        try {
+            return PartsBook.read(Files.readString(partsFile()), vehicle);
+        } catch (IOException | IllegalArgumentException unreadable) {
+            throw unreadable(partsFile(), unreadable);
+        }
+    }
+
+    private static IOException unreadable(Path file, Exception why) {
+        return new IOException(file + ": " + why.getMessage(), why);
     }
 
     /**
@@ -53,11 +79,7 @@ public final class Library {
     public void keep(Entry part, Vehicle vehicle) throws IOException {
         var kept = new ArrayList<Entry>();
         if (Files.exists(partsFile())) {
-            try {
-                kept.addAll(PartsBook.read(Files.readString(partsFile()), vehicle));
-            } catch (IllegalArgumentException unreadable) {
-                throw new IOException(partsFile() + ": " + unreadable.getMessage(), unreadable);
-            }
+            kept.addAll(readParts(vehicle));
         }
         kept.removeIf(other -> other.name().equals(part.name()));
         kept.add(part);
@@ -65,34 +87,51 @@ public final class Library {
     }
 
     /** The user's own recipes, by name of their files. */
-    public List<Recipe> recipes() {
+    public Kept<Recipe> recipes() {
         var recipes = new ArrayList<Recipe>();
-        var own = folder.resolve("recipes");
-        if (!Files.isDirectory(own)) {
-            return recipes;
-        }
-        try (var files = Files.list(own)) {
-            for (var file :
-                    files.filter(path -> path.toString().endsWith(".json")).sorted().toList()) {
-                read(file, recipes);
+        var unread = new ArrayList<String>();
+        try {
+            for (var file : recipeFiles()) {
+                try {
+                    recipes.add(RecipeBook.read(Files.readString(file)));
+                } catch (IOException | IllegalArgumentException unreadable) {
+                    unread.add(unreadable(file, unreadable).getMessage());
+                }
             }
         } catch (IOException unreadable) {
-            return recipes;
+            unread.add(unreadable(recipeFolder(), unreadable).getMessage());
         }
-        return recipes;
+        return new Kept<>(recipes, unread);
     }
 
-    private static void read(Path file, List<Recipe> recipes) {
-        try {
-            recipes.add(RecipeBook.read(Files.readString(file)));
-        } catch (IOException | IllegalArgumentException unreadable) {
-            // It stays where it is; the others serve.
+    private Path recipeFolder() {
+        return folder.resolve("recipes");
+    }
+
+    private List<Path> recipeFiles() throws IOException {
+        if (!Files.isDirectory(recipeFolder())) {
+            return List.of();
+        }
+        try (var files = Files.list(recipeFolder())) {
+            return files.filter(path -> path.toString().endsWith(".json")).sorted().toList();
         }
     }
 
-    /** Keeps a recipe under its identity. */
-    public void keepRecipe(String id, String text) throws IOException {
+    /**
+     * Keeps a recipe under its identity; one that was kept under it before stays beside it, with
+     * {@code ~} at the end of its name.
+     *
+     * @return the file
+     * @throws IllegalArgumentException when the text is no recipe
+     */
+    public Path keepRecipe(String id, String text) throws IOException {
         RecipeBook.read(text);
-        Texts.replace(folder.resolve("recipes").resolve(id + ".json"), text);
+        var file = recipeFolder().resolve(id + ".json");
+        if (Files.exists(file)) {
+            Files.move(
+                    file, file.resolveSibling(id + ".json~"), StandardCopyOption.REPLACE_EXISTING);
+        }
+        Texts.replace(file, text);
+        return file;
     }
 }

@@ -2,6 +2,7 @@ package aficion.files;
 
 import aficion.job.Kind;
 import aficion.job.Vehicle;
+import aficion.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -40,7 +41,11 @@ public final class PartsBook {
      *
      * @param says its rating or marking, in a few words
      */
-    public record Entry(String id, Group group, String name, String says, Kind kind) {}
+    public record Entry(String id, Group group, String name, String says, Kind kind) {
+        private Entry said() {
+            return new Entry(id, group, Words.said(name), Words.said(says), kind);
+        }
+    }
 
     /** Read once: it is part of the program, as its tables are. */
     private static final class Shipped {
@@ -60,7 +65,7 @@ public final class PartsBook {
 
     /** The parts that ship with the program, with figures for a vehicle. */
     public static List<Entry> shipped(Vehicle vehicle) {
-        return entries(Shipped.TREE, vehicle);
+        return entries(Shipped.TREE, vehicle).stream().map(Entry::said).toList();
     }
 
     /**
@@ -71,7 +76,7 @@ public final class PartsBook {
     public static Entry shipped(String id, Vehicle vehicle) {
         for (var node : Shipped.TREE.path("parts")) {
             if (node.path("id").stringValue().equals(id)) {
-                return entry(node, vehicle);
+                return entry(node, vehicle).said();
             }
         }
         throw new IllegalArgumentException("no part " + id + " on the shelf");

@@ -3,10 +3,12 @@ package aficion.files;
 import aficion.catalogue.Zone;
 import aficion.identify.Feed;
 import aficion.job.Circuit;
+import aficion.job.HouseRules;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.School;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
@@ -18,6 +20,7 @@ import aficion.recipe.Place;
 import aficion.recipe.Proposal;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
+import aficion.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -27,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -36,11 +40,13 @@ import tools.jackson.databind.json.JsonMapper;
  * Recipes as JSON: kinds of parts, colours and zones as in a job file. A part or wire with {@code
  * when} is there only for those answers ({@code side=live}, several joined by {@code &}); a text
  * that begins with {@code $} is the number of that answer, or of {@code system}, the vehicle's
- * volts, times a factor after {@code *}; {@code earth} is always answered, with the earthed pole.
- * The end of a wire is a terminal of the recipe's own part, or {@code feed:ignition} (with {@code
- * +fuse} for one of its own), {@code earth:body}, {@code switch:lights.58}, {@code
- * part:alternator.D+}, {@code named:left signal joint.J}, {@code battery:live}. A wire that is
- * {@code optional} is left out where its place is lacking.
+ * volts, times a factor after {@code *}; {@code earth} is always answered, with the earthed pole,
+ * and {@code house.switch} and its like with the rules of the house. An option that names a {@code
+ * school} is the usual answer of houses that work by it. The end of a wire is a terminal of the
+ * recipe's own part, or {@code feed:ignition} (with {@code +fuse} for one of its own), {@code
+ * earth:body}, {@code switch:lights.58}, {@code part:alternator.D+}, {@code named:left signal
+ * joint.J}, {@code battery:live}. A wire that is {@code optional} is left out where its place is
+ * lacking.
  */
 public final class RecipeBook {
     private static final String FOLDER = "/aficion/recipes/";
@@ -51,21 +57,21 @@ public final class RecipeBook {
 
     /** Read once: they are part of the program, as its tables are. */
     private static final class Shipped {
-        static final List<Recipe> RECIPES =
+        static final List<JsonNode> TREES =
                 resource("index.txt")
                         .lines()
                         .filter(name -> !name.isBlank())
-                        .map(name -> read(resource(name + ".json")))
+                        .map(name -> MAPPER.readTree(resource(name + ".json")))
                         .toList();
     }
 
-    /** The recipes that ship with the program, in working order. */
+    /** The recipes that ship with the program, in working order and in the words of the user. */
     public static List<Recipe> shipped() {
-        return Shipped.RECIPES;
+        return Shipped.TREES.stream().map(tree -> recipe(tree, Words::said)).toList();
     }
 
-    /** What a kind of vehicle mostly needs, each after what it is joined to. */
-    public static List<Proposal> proposals(Vehicle.Sort sort) {
+    /** What a kind of vehicle mostly needs in a house, each after what it is joined to. */
+    public static List<Proposal> proposals(Vehicle.Sort sort, HouseRules rules) {
         var book = new HashMap<String, Recipe>();
         shipped().forEach(recipe -> book.put(recipe.id(), recipe));
         var start = sort.name().toLowerCase(Locale.ROOT) + ": ";
@@ -76,8 +82,23 @@ public final class RecipeBook {
                         .findFirst()
                         .orElseThrow();
         return Stream.of(line.substring(start.length()).split(", "))
-                .map(each -> proposal(each.split(" "), book))
+                .map(each -> proposal(variant(each, rules).split(" "), book))
                 .toList();
+    }
+
+    /** Of {@code usual / other?school}, the one that the house asks for. */
+    private static String variant(String text, HouseRules rules) {
+        var variants = text.split(" / ");
+        return Stream.of(variants)
+                .skip(1)
+                .map(variant -> variant.split("\\?"))
+                .filter(variant -> {
+                    var school = constant(School.class, variant[1]);
+                    return rules.school(school.question()) == school;
+                })
+                .map(variant -> variant[0])
+                .findFirst()
+                .orElse(variants[0]);
     }
 
     private static Proposal proposal(String[] words, Map<String, Recipe> book) {
@@ -107,34 +128,36 @@ public final class RecipeBook {
      */
     public static Recipe read(String text) {
         try {
-            var tree = MAPPER.readTree(text);
-            require("aficion-recipe".equals(tree.path("format").asString("")), "format");
-            return new Recipe(
-                    word(tree, "id"),
-                    constant(Recipe.Group.class, word(tree, "group")),
-                    word(tree, "name"),
-                    word(tree, "says"),
-                    constant(Circuit.Drops.class, word(tree, "drops")),
-                    questions(tree.path("questions")),
-                    (vehicle, answers) -> fragment(tree, vehicle, answers));
+            return recipe(MAPPER.readTree(text), UnaryOperator.identity());
         } catch (JacksonException e) {
             throw new IllegalArgumentException("not a recipe: " + e.getOriginalMessage(), e);
         }
     }
 
-    private static List<Question> questions(JsonNode list) {
+    /**
+     * @param said the words its names and questions are said in
+     */
+    private static Recipe recipe(JsonNode tree, UnaryOperator<String> said) {
+        require("aficion-recipe".equals(tree.path("format").asString("")), "format");
+        return new Recipe(
+                word(tree, "id"),
+                constant(Recipe.Group.class, word(tree, "group")),
+                said.apply(word(tree, "name")),
+                said.apply(word(tree, "says")),
+                constant(Circuit.Drops.class, word(tree, "drops")),
+                questions(tree.path("questions"), said),
+                (vehicle, answers) -> fragment(tree, vehicle, answers, said));
+    }
+
+    private static List<Question> questions(JsonNode list, UnaryOperator<String> said) {
         var questions = new ArrayList<Question>();
         for (var node : list) {
             var id = word(node, "id");
-            var ask = word(node, "ask");
+            var ask = said.apply(word(node, "ask"));
             var usual = word(node, "usual");
             if (node.has("options")) {
                 var options = new ArrayList<Question.Option>();
-                node.path("options")
-                        .forEach(option ->
-                                options.add(
-                                        new Question.Option(
-                                                word(option, "id"), word(option, "name"))));
+                node.path("options").forEach(option -> options.add(option(option, said)));
                 questions.add(new Question.Choice(id, ask, options, usual));
             } else {
                 questions.add(
@@ -152,7 +175,17 @@ public final class RecipeBook {
         return questions;
     }
 
-    private static Fragment fragment(JsonNode tree, Vehicle vehicle, Map<String, String> given) {
+    private static Question.Option option(JsonNode node, UnaryOperator<String> said) {
+        return new Question.Option(
+                word(node, "id"),
+                said.apply(word(node, "name")),
+                node.has("school")
+                        ? Optional.of(constant(School.class, word(node, "school")))
+                        : Optional.empty());
+    }
+
+    private static Fragment fragment(
+            JsonNode tree, Vehicle vehicle, Map<String, String> given, UnaryOperator<String> said) {
         var answers = new HashMap<>(given);
         answers.put("earth", vehicle.earthed().name().toLowerCase(Locale.ROOT));
         var parts = new ArrayList<Part>();
@@ -164,7 +197,8 @@ public final class RecipeBook {
                         MAPPER.treeToValue(
                                 Filling.fill(node.path("kind"), vehicle, answers), Kind.class);
                 var zone = constant(Zone.class, word(node, "zone"));
-                parts.add(new Part(id, word(node, "name"), zone, Optional.empty(), kind));
+                var name = said.apply(word(node, "name"));
+                parts.add(new Part(id, name, zone, Optional.empty(), kind));
                 if (node.has("earth")) {
                     mounts.put(id, constant(JoinKind.Mass.class, word(node, "earth")));
                 }

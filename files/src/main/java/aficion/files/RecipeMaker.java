@@ -4,33 +4,54 @@ import aficion.identify.Feeds;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Figures;
+import aficion.job.Figures.Figure;
 import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import aficion.words.Words;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Makes a recipe of a circuit: its own parts as they are, its ends on other circuits as places to
  * be found again in another vehicle, by what they are: a feed that is live when, an earth, a
- * switch, a part of a kind, a named joint.
+ * switch, a part of a kind, a named joint. Volts and coils follow those of the vehicle; what its
+ * loads draw is asked for, once for loads that are alike.
  */
 public final class RecipeMaker {
     private static final JsonMapper MAPPER = JobMapping.mapper();
+
+    /** What loads that are known by their current call it. */
+    private static final Set<String> DRAWS = Set.of("amps", "running", "low", "high", "draws");
+
+    /** How far an answer may be from what the circuit had. */
+    private static final double APART = 10;
 
     private final Job job;
     private final Circuit circuit;
     private final Set<PartId> own = new HashSet<>();
     private final Map<Terminal, Feeds.Offer> feeds = new HashMap<>();
+    private final Map<String, ObjectNode> asked = new LinkedHashMap<>();
 
     private RecipeMaker(Job job, CircuitId circuit) {
         this.job = job;
@@ -68,11 +89,12 @@ public final class RecipeMaker {
                         .put("name", name)
                         .put("says", says)
                         .put("drops", JobMapping.key(circuit.drops()));
-        tree.putArray("questions");
+        var questions = tree.putArray("questions");
         var parts = tree.putArray("parts");
         job.parts().stream()
                 .filter(part -> own.contains(part.id()))
                 .forEach(part -> write(part, parts.addObject()));
+        asked.values().forEach(questions::add);
         var wires = tree.putArray("wires");
         job.wiresOf(circuit.id()).forEach(wire -> write(wire, wires.addObject()));
         return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(tree) + "\n";
@@ -89,7 +111,67 @@ public final class RecipeMaker {
                         node.put("earth", JobMapping.key(mass));
                     }
                 });
-        node.set("kind", MAPPER.valueToTree(part.kind()));
+        var kind = MAPPER.valueToTree(part.kind());
+        Figures.of(part.kind())
+                .forEach(figure ->
+                        open(part, figure).ifPresent(text -> put(kind, figure.path(), text)));
+        node.set("kind", kind);
+    }
+
+    /** What stands in the place of a figure, where it is not the same in every vehicle. */
+    private Optional<String> open(Part part, Figure figure) {
+        return switch (figure.value()) {
+            case Volts volts -> Optional.of(timesSystem(volts.value()));
+            case Ohms ohms when figure.name().equals("coil") ->
+                    Optional.of(timesSystem(ohms.value()));
+            case Watts watts -> Optional.of("$" + ask(part, figure, watts.value(), "watts", "W"));
+            case Amps amps when DRAWS.contains(figure.name()) && part.kind() instanceof LoadKind ->
+                    Optional.of("$" + ask(part, figure, amps.value(), "amps", "A"));
+            default -> Optional.empty();
+        };
+    }
+
+    private String timesSystem(double value) {
+        return "$system*" + number(value / job.vehicle().system().value());
+    }
+
+    /** The name of the question for a figure; figures of one name and value share it. */
+    private String ask(Part part, Figure figure, double value, String what, String unit) {
+        var alike = figure.path() + " " + value + " " + part.kind().getClass();
+        return asked.computeIfAbsent(alike, _ -> question(part, figure, value, what, unit))
+                .path("id")
+                .stringValue();
+    }
+
+    private ObjectNode question(Part part, Figure figure, double value, String what, String unit) {
+        var of =
+                part.kind() instanceof LoadKind.Lamp lamp && lamp.filaments().size() > 1
+                        ? Words.of("recipe.ask.filament", part.name(), pin(lamp, figure))
+                        : part.name();
+        return MAPPER.createObjectNode()
+                .put("id", what + (asked.size() + 1))
+                .put("ask", Words.of("recipe.ask." + what, of))
+                .put("unit", unit)
+                .put("least", value / APART)
+                .put("most", value * APART)
+                .put("usual", number(value));
+    }
+
+    private static String pin(LoadKind.Lamp lamp, Figure figure) {
+        return lamp.filaments().get(Integer.parseInt(figure.path().split("\\.")[1])).pin();
+    }
+
+    private static String number(double value) {
+        return BigDecimal.valueOf(value)
+                .round(new MathContext(6))
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+
+    private static void put(JsonNode kind, String path, String text) {
+        int last = path.lastIndexOf('.');
+        var pointer = last < 0 ? "" : "/" + path.substring(0, last).replace('.', '/');
+        ((ObjectNode) kind.at(pointer)).put(path.substring(last + 1), text);
     }
 
     private void write(Wire wire, ObjectNode node) {

@@ -193,6 +193,12 @@ public final class Speech {
             case Finding.ColourNotOfScheme(_, var purpose, var wears, var wanted, _) ->
                     Words.of(key, Words.of("purpose", purpose), colour(wears), colour(wanted));
             case Finding.GuardFar(_, var length) -> Words.of(key, say(length));
+            case Finding.FeedFromOtherPost(_, var wanted, _) ->
+                    Words.of(key, wanted, job.part(wanted.part()).name());
+            case Finding.FuseNotBreaker(var fuse, var wanted, _) ->
+                    Words.of(key, fuse, Words.of("fuse.family", wanted));
+            case Finding.ReturnsByBody(var part, _) -> Words.of(key, name(part));
+            case Finding.WakesOtherwise(var part) -> Words.of(key, name(part));
         };
     }
 
@@ -237,6 +243,7 @@ public final class Speech {
             case Edit.SetRules _ -> Words.of("edit.SetRules");
             case Edit.InsertRelay(var wire, _, _) -> Words.of("edit.InsertRelay", number(wire));
             case Edit.Mount(var part, var earth) -> Words.of("edit.Mount", part, earth);
+            case Edit.ReturnByWire(var part, _) -> Words.of("edit.ReturnByWire", part);
             case Edit.Exchange(var part, var one, var other) ->
                     Words.of("edit.Exchange", part, one, other);
             case Edit.Refit(var part, _) -> Words.of("edit.Refit", part);

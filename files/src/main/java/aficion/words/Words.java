@@ -32,6 +32,11 @@ public final class Words {
                 : new MessageFormat(pattern, Locale.ROOT).format(arguments);
     }
 
+    /** A text that ships with the program as data, in the words of the user. */
+    public static String said(String text) {
+        return wording.of(text);
+    }
+
     /** The text of a constant under a prefix: {@code zone.CABIN}. */
     public static String of(String prefix, Enum<?> constant) {
         return of(prefix + "." + constant.name());

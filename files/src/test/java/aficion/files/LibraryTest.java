@@ -2,6 +2,7 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import aficion.check.Findings;
 import aficion.check.Severity;
@@ -9,6 +10,7 @@ import aficion.files.PartsBook.Entry;
 import aficion.files.PartsBook.Group;
 import aficion.job.Circuit;
 import aficion.job.Colouring;
+import aficion.job.ControlKind;
 import aficion.job.Figures;
 import aficion.job.HouseRules;
 import aficion.job.Job;
@@ -24,13 +26,18 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
+import aficion.recipe.Question;
+import aficion.recipe.Recipe;
 import aficion.size.Assessment;
 import aficion.verb.Attempt;
 import aficion.verb.Placing;
+import aficion.words.Wording;
+import aficion.words.Words;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -135,10 +142,12 @@ class LibraryTest {
         library.keep(part, VEHICLE);
         library.keep(part, VEHICLE);
 
-        assertThat(library.parts(VEHICLE)).containsExactly(part);
+        assertThat(library.parts(VEHICLE).all()).containsExactly(part);
 
         Files.writeString(folder.resolve("parts.json"), "not ours");
-        assertThat(library.parts(VEHICLE)).isEmpty();
+        var lost = library.parts(VEHICLE);
+        assertThat(lost.all()).isEmpty();
+        assertThat(lost.unread()).singleElement().asString().contains("parts.json");
         assertThatThrownBy(() -> library.keep(part, VEHICLE)).isInstanceOf(IOException.class);
         assertThat(folder.resolve("parts.json")).hasContent("not ours");
     }
@@ -160,8 +169,10 @@ class LibraryTest {
                 "my-lamps", RecipeMaker.of(job, circuit.id(), "my-lamps", "My lamps", "as I like"));
         Files.writeString(folder.resolve("recipes/broken.json"), "{");
 
-        var recipes = library.recipes();
-        assertThat(recipes).hasSize(1);
+        var kept = library.recipes();
+        assertThat(kept.unread()).singleElement().asString().contains("broken.json");
+        assertThat(kept.all()).hasSize(1);
+        var own = kept.all().getFirst();
         var other =
                 vehicle(
                         HouseRules.USUAL,
@@ -170,12 +181,79 @@ class LibraryTest {
                         "key-switch",
                         "fuses-6",
                         "light-switch");
-        var fit = (Fit.Fits) Insertion.of(other, recipes.getFirst(), Map.of());
+        var fit = (Fit.Fits) Insertion.of(other, own, Map.of());
 
         assertThat(fit.job().wiresOf(fit.circuit().id())).hasSize(job.wiresOf(circuit.id()).size());
         assertThat(fit.circuit().name()).isEqualTo("My lamps");
         assertThat(Findings.of(Assessment.of(fit.job())))
                 .noneMatch(finding -> finding.severity() == Severity.DANGER);
+    }
+
+    /** Two headlamps alike are asked for once; in a vehicle of 6 V its lamps are of 6.6 V. */
+    @Test
+    void anOwnRecipeAsksWhatItsLoadsDrawAndFollowsTheVolts() {
+        var job =
+                vehicle(
+                        HouseRules.USUAL,
+                        "start-solenoid",
+                        "main-feed",
+                        "key-switch",
+                        "fuses-6",
+                        "light-switch",
+                        "headlamps-relay");
+        var own =
+                RecipeBook.read(
+                        RecipeMaker.of(job, job.circuits().getLast().id(), "own", "Own", "mine"));
+        assertThat(own.questions())
+                .extracting(Question::ask, Question::usual)
+                .containsExactly(
+                        tuple("How many watts is headlamp, left at 56b?", "50"),
+                        tuple("How many watts is headlamp, left at 56a?", "55"),
+                        tuple("How many watts is main beam lamp?", "2.2"));
+
+        var six = new Vehicle("test", 1950, new Volts(6), Vehicle.Pole.NEGATIVE);
+        var made = own.with(six, HouseRules.USUAL, Map.of("watts1", "35"));
+        var lamps =
+                made.parts().stream()
+                        .map(Part::kind)
+                        .filter(LoadKind.Lamp.class::isInstance)
+                        .map(LoadKind.Lamp.class::cast)
+                        .toList();
+        assertThat(lamps)
+                .hasSize(2)
+                .allMatch(lamp -> Math.abs(lamp.test().value() - 6.6) < 1e-3)
+                .allMatch(lamp -> lamp.filaments().getFirst().watts().value() == 35);
+        assertThat(made.parts())
+                .filteredOn(part -> part.kind() instanceof ControlKind.Relay)
+                .allMatch(part -> ((ControlKind.Relay) part.kind()).rated().value() == 6);
+    }
+
+    @Test
+    void anOwnRecipeKeptAgainLeavesTheOneBefore() throws IOException {
+        var job = vehicle(HouseRules.USUAL, "start-solenoid");
+        var library = new Library(folder);
+        var circuit = job.circuits().getFirst().id();
+        var before = RecipeMaker.of(job, circuit, "own", "Own", "before");
+        library.keepRecipe("own", before);
+        var file = library.keepRecipe("own", RecipeMaker.of(job, circuit, "own", "Own", "after"));
+
+        assertThat(library.recipes().all()).extracting(Recipe::says).containsExactly("after");
+        assertThat(file.resolveSibling("own.json~")).hasContent(before);
+    }
+
+    /** Parts and recipes that ship are called as the user calls them. */
+    @Test
+    void whatShipsSpeaksTheWordsOfTheUser() {
+        Words.speak(Wording.AMERICAN);
+        try {
+            assertThat(PartsBook.shipped("dynamo", VEHICLE).name()).isEqualTo("generator");
+            assertThat(RecipeBook.shipped())
+                    .extracting(Recipe::name)
+                    .anyMatch(name -> name.contains("generator"))
+                    .noneMatch(name -> name.toLowerCase(Locale.ROOT).contains("dynamo"));
+        } finally {
+            Words.speak(Wording.BRITISH);
+        }
     }
 
     @Test
@@ -224,7 +302,7 @@ class LibraryTest {
 
     @Test
     void aJobIsHeldByOneWindowAndRemembered() throws IOException {
-        var desk = new Desk(folder.resolve("desk"));
+        var desk = new Desk(folder.resolve("desk"), new Library(folder));
         var job = Files.writeString(folder.resolve("a.aficion"), "");
         var other = Files.writeString(folder.resolve("b.aficion"), "");
         var held = desk.hold(job).orElseThrow();

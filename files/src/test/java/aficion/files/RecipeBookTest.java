@@ -9,6 +9,7 @@ import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Vehicle;
 import aficion.quantity.Volts;
@@ -168,15 +169,55 @@ class RecipeBookTest {
                 Job.empty(
                         new Vehicle("test", 1960, new Volts(volts), pole, Optional.of(sort)),
                         HouseRules.USUAL);
-        for (var proposal : RecipeBook.proposals(sort)) {
+        assertThat(Findings.of(Assessment.of(proposed(job))))
+                .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
+                .isEmpty();
+    }
+
+    private static Job proposed(Job empty) {
+        var job = empty;
+        var sort = job.vehicle().sort().orElseThrow();
+        for (var proposal : RecipeBook.proposals(sort, job.rules())) {
             var fit = Insertion.of(job, proposal.recipe(), proposal.answers());
             assertThat(fit).as(proposal.recipe().id()).isInstanceOf(Fit.Fits.class);
             job = ((Fit.Fits) fit).job();
         }
+        return job;
+    }
 
-        assertThat(Findings.of(Assessment.of(job)))
+    /** What the house answers otherwise goes in that way, with nothing left to say about it. */
+    @ParameterizedTest
+    @CsvSource({
+        "CHARGE_SHORT FROM_ALTERNATOR SELF_RESETTING ONE_WIRE WIRE_RETURN",
+        "FROM_SOLENOID MANUAL_BREAKER EARTH_SWITCHED CONCOURS LARGEST_SIZE"
+    })
+    void aWholeVehicleFollowsTheRulesOfTheHouse(String schools) {
+        var rules = HouseRules.USUAL;
+        for (var school : schools.split(" ")) {
+            rules = rules.withSchool(School.valueOf(school));
+        }
+        var sort = Optional.of(Vehicle.Sort.CAR);
+        var vehicle = new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE, sort);
+        var job = proposed(Job.empty(vehicle, rules));
+
+        var asked = Findings.of(Assessment.of(job));
+        assertThat(asked)
                 .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
                 .isEmpty();
+        assertThat(asked)
+                .noneMatch(Finding.FeedFromOtherPost.class::isInstance)
+                .noneMatch(Finding.FuseNotBreaker.class::isInstance)
+                .noneMatch(Finding.ReturnsByBody.class::isInstance)
+                .noneMatch(Finding.WakesOtherwise.class::isInstance);
+    }
+
+    /** The button of the horn is asked for on the side the house has it. */
+    @Test
+    void aQuestionIsAnsweredAsTheHouseHasIt() {
+        var rules = HouseRules.USUAL.withSchool(School.EARTH_SWITCHED);
+        assertThat(BOOK.get("horn-direct").questions())
+                .extracting(question -> question.usual(rules))
+                .containsExactly("5", "earth");
     }
 
     /** Leads of a motorcycle begin half as long as those of a car, none shorter than its ends. */

@@ -7,6 +7,7 @@ import aficion.job.BenchRun;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.End;
+import aficion.job.GuardKind;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.Kind;
@@ -63,7 +64,18 @@ public sealed interface Edit {
     record FitFuse(PartId part, String way, Amps marking) implements Edit {
         @Override
         public Job apply(Job job) {
-            return Fuses.fit(job, this);
+            return changedPart(job, part, found -> found.withKind(fitted(found)));
+        }
+
+        private Kind fitted(Part found) {
+            if (found.kind() instanceof GuardKind guard) {
+                for (var seat : guard.seats()) {
+                    if (seat.way().equals(way)) {
+                        return guard.fitted(way, seat.type(), marking);
+                    }
+                }
+            }
+            throw new IllegalArgumentException(part + " holds no fuse " + way);
         }
     }
 
@@ -118,6 +130,15 @@ public sealed interface Edit {
         @Override
         public Job apply(Job job) {
             return changedPart(job, part, found -> found.withMount(earth));
+        }
+    }
+
+    /** Takes a case off its earth point and returns it by a wire instead. */
+    record ReturnByWire(PartId part, Wire wire) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            var free = changedPart(job, part, Part::unmounted);
+            return free.withWires(with(free.wires(), wire));
         }
     }
 
@@ -377,7 +398,7 @@ public sealed interface Edit {
                         .toList());
     }
 
-    static Job changedPart(Job job, PartId id, UnaryOperator<Part> change) {
+    private static Job changedPart(Job job, PartId id, UnaryOperator<Part> change) {
         job.part(id);
         return job.withParts(
                 job.parts().stream()

@@ -1,6 +1,5 @@
 package aficion.desktop.plan;
 
-import aficion.catalogue.WireSize;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
@@ -8,7 +7,6 @@ import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.HouseRules;
 import aficion.job.Job;
-import aficion.job.School;
 import aficion.job.Vehicle;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion.Fit;
@@ -29,8 +27,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -49,22 +50,15 @@ public final class NewJobView extends BorderPane {
     private final ComboBox<Double> volts =
             wide(Choices.of(List.of(6.0, 12.0, 24.0), each -> Words.of("newJob.volts", each)));
     private final ComboBox<Vehicle.Pole> pole = box("newJob.pole", Vehicle.Pole.values());
-    private final ComboBox<WireSize.Standard> sizes =
-            box("newJob.sizes", WireSize.Standard.values());
     private final ComboBox<Optional<Recipe>> charging = source(Recipe.Group.CHARGING);
     private final ComboBox<Optional<Recipe>> ignition = source(Recipe.Group.IGNITION);
-    private final ComboBox<School> returns =
-            wide(
-                    Choices.of(
-                            School.Question.RETURN.schools(),
-                            school -> Words.of("school", school)));
-    private final ColouringChoice colours = new ColouringChoice(Optional.empty());
-    private final TextField law = new TextField();
+    private final RulesForm rules = new RulesForm(HouseRules.USUAL, this::answered);
     private final VBox circuits = new VBox(4);
     private final List<CheckBox> ticks = new ArrayList<>();
     private final Label trouble = Texts.wrapped("", "danger-text");
     private final ProgressBar progress = new ProgressBar(0);
     private final Button begin;
+    private List<Proposal> usual = List.of();
     private List<Proposal> proposals = List.of();
     private boolean stopped;
 
@@ -83,19 +77,15 @@ public final class NewJobView extends BorderPane {
         sort.setId("new-job-sort");
         volts.setId("new-job-volts");
         pole.setId("new-job-pole");
-        sizes.setId("new-job-sizes");
         trouble.setId("new-job-trouble");
         volts.getSelectionModel().select(12.0);
         charging.setId("new-job-charging");
         ignition.setId("new-job-ignition");
-        returns.setId("new-job-return");
-        law.setId("new-job-law");
-        law.setPromptText(Words.of("rules.law.unknown"));
         sort.valueProperty().addListener((_, _, _) -> propose());
         charging.valueProperty().addListener((_, _, chosen) -> exchange(chosen));
         ignition.valueProperty().addListener((_, _, chosen) -> exchange(chosen));
         setLeft(form());
-        setCenter(proposed());
+        setCenter(right());
         propose();
     }
 
@@ -142,18 +132,11 @@ public final class NewJobView extends BorderPane {
                         asked("newJob.pole", pole),
                         asked("newJob.charging", charging),
                         asked("newJob.ignition", ignition),
-                        asked("newJob.return", returns),
-                        asked("newJob.sizes", sizes),
-                        asked("newJob.colours", colours),
-                        asked("newJob.lawAsks", law),
-                        Texts.wrapped(Words.of("newJob.law"), "caution"));
+                        Texts.wrapped(Words.of("newJob.rulesToo"), "quiet"));
         box.getStyleClass().add("recipe-head");
-        var scroll = new ScrollPane(box);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("bench-scroll");
         var foot = new VBox(8, trouble, progress, bottom);
         foot.getStyleClass().add("recipe-head");
-        var pane = new BorderPane(scroll);
+        var pane = new BorderPane(scroll(box));
         pane.setBottom(foot);
         pane.getStyleClass().addAll("recipe-choice", "new-job-form");
         return pane;
@@ -164,24 +147,57 @@ public final class NewJobView extends BorderPane {
         return new VBox(3, Texts.label(Words.of(key), "figure-name"), field);
     }
 
-    private Node proposed() {
-        var head =
-                new VBox(
-                        4,
-                        Texts.label(Words.of("newJob.circuits"), "sheet-title"),
-                        Texts.wrapped(Words.of("newJob.circuits.say"), "quiet"));
-        head.getStyleClass().add("recipe-head");
-        circuits.getStyleClass().add("recipe-head");
-        var scroll = new ScrollPane(circuits);
+    /** The circuits to begin with and the rules of the house, one before the other. */
+    private Node right() {
+        var pages = new StackPane();
+        var group = new ToggleGroup();
+        var tabs =
+                new HBox(
+                        tab("newJob.circuits", proposed(), group, pages),
+                        tab("rules.title", scroll(rules), group, pages));
+        tabs.getStyleClass().add("view-tabs");
+        group.selectToggle(group.getToggles().getFirst());
+        var pane = new BorderPane(pages);
+        pane.setTop(tabs);
+        return pane;
+    }
+
+    private static ToggleButton tab(String key, Node page, ToggleGroup group, StackPane pages) {
+        var tab = new ToggleButton(Words.of(key));
+        tab.setId(key.replace('.', '-'));
+        tab.getStyleClass().add("view-tab");
+        tab.setToggleGroup(group);
+        tab.setOnAction(_ -> tab.setSelected(true));
+        page.visibleProperty().bind(tab.selectedProperty());
+        pages.getChildren().add(page);
+        return tab;
+    }
+
+    private static ScrollPane scroll(Node content) {
+        var scroll = new ScrollPane(content);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("bench-scroll");
-        var box = new BorderPane(scroll);
+        return scroll;
+    }
+
+    private Node proposed() {
+        var head = Texts.wrapped(Words.of("newJob.circuits.say"), "quiet", "recipe-head");
+        circuits.getStyleClass().add("recipe-head");
+        var box = new BorderPane(scroll(circuits));
         box.setTop(head);
         return box;
     }
 
+    /** Proposes anew where the house now asks for other circuits. */
+    private void answered() {
+        if (!RecipeBook.proposals(sort.getValue(), rules.practice()).equals(usual)) {
+            propose();
+        }
+    }
+
     private void propose() {
-        proposals = new ArrayList<>(RecipeBook.proposals(sort.getValue()));
+        usual = RecipeBook.proposals(sort.getValue(), rules.practice());
+        proposals = new ArrayList<>(usual);
         charging.setValue(proposed(Recipe.Group.CHARGING));
         ignition.setValue(proposed(Recipe.Group.IGNITION));
         list();
@@ -273,13 +289,7 @@ public final class NewJobView extends BorderPane {
                         new Volts(volts.getValue()),
                         pole.getValue(),
                         Optional.of(sort.getValue()));
-        var rules =
-                HouseRules.USUAL
-                        .withSizes(sizes.getValue())
-                        .withSchool(returns.getValue())
-                        .withColouring(colours.chosen())
-                        .withLaw(law.getText());
-        bench.take(Job.empty(vehicle, rules));
+        bench.take(Job.empty(vehicle, rules.rules(vehicle)));
         begin.setDisable(true);
         trouble.setText("");
         progress.setVisible(true);

@@ -16,22 +16,17 @@ import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import aficion.words.Words;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
-import javafx.collections.FXCollections;
-import javafx.collections.transformation.FilteredList;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -49,9 +44,8 @@ public final class RecipesView extends BorderPane {
     private final Workbench bench;
     private final Workbench preview;
     private final Runnable close;
-    private final FilteredList<Recipe> recipes =
-            new FilteredList<>(FXCollections.observableList(all()));
-    private final ListView<Recipe> list = new ListView<>(recipes);
+    private final Finder<Recipe> finder;
+    private final List<Recipe> recipes;
     private final Label name = Texts.label("", "sheet-title");
     private final Label says = Texts.wrapped("", "quiet");
     private final FlowPane questions = new FlowPane(16, 8);
@@ -63,10 +57,12 @@ public final class RecipesView extends BorderPane {
     private boolean open = true;
 
     /**
+     * @param library the user's own recipes
      * @param path draws the path of a bench
      * @param close puts this view away
      */
-    public RecipesView(Workbench bench, Function<Workbench, Node> path, Runnable close) {
+    public RecipesView(
+            Workbench bench, Library library, Function<Workbench, Node> path, Runnable close) {
         this.bench = bench;
         this.preview = bench.beside();
         this.close = close;
@@ -75,21 +71,15 @@ public final class RecipesView extends BorderPane {
         insert = Texts.button(Words.of("recipes.insert"), "main-button", this::insert);
         insert.setId("recipe-insert");
         brings.setId("recipe-brings");
-        setLeft(choice());
+        finder = new Finder<>("recipe", "recipes", new Naming(), this::choose);
+        var own = library.recipes();
+        recipes = Stream.concat(own.all().stream(), RecipeBook.shipped().stream()).toList();
+        finder.fill(recipes, own.unread());
+        setLeft(finder);
         setCenter(chosen(path.apply(preview)));
-        list.getSelectionModel()
-                .selectedItemProperty()
-                .addListener((_, _, recipe) -> choose(recipe));
         bench.history().addListener(asking);
         addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         insert.setDisable(true);
-    }
-
-    /** The user's own recipes, then those that ship. */
-    private static List<Recipe> all() {
-        var all = new ArrayList<>(Library.usual().recipes());
-        all.addAll(RecipeBook.shipped());
-        return all;
     }
 
     /** Begins with the first recipe the vehicle lacks; the list takes the keyboard. */
@@ -98,11 +88,8 @@ public final class RecipesView extends BorderPane {
         recipes.stream()
                 .filter(recipe -> !names.contains(recipe.circuit()))
                 .findFirst()
-                .ifPresent(recipe -> {
-                    list.getSelectionModel().select(recipe);
-                    list.scrollTo(recipe);
-                });
-        list.requestFocus();
+                .ifPresent(finder::choose);
+        finder.ready();
     }
 
     private void pressed(KeyEvent event) {
@@ -110,37 +97,6 @@ public final class RecipesView extends BorderPane {
             close.run();
             event.consume();
         }
-    }
-
-    private VBox choice() {
-        var search = new TextField();
-        search.setId("recipe-search");
-        search.setPromptText(Words.of("recipes.search"));
-        search.setAccessibleText(Words.of("recipes.search"));
-        search.textProperty().addListener((_, _, text) -> filter(text));
-        list.setId("recipe-list");
-        list.getStyleClass().add("recipe-list");
-        list.setAccessibleText(Words.of("recipes.title"));
-        list.setCellFactory(_ -> new Cell());
-        VBox.setVgrow(list, Priority.ALWAYS);
-        var head = new VBox(8, Texts.label(Words.of("recipes.title"), "sheet-title"), search);
-        head.getStyleClass().add("recipe-head");
-        var box = new VBox(head, list);
-        box.getStyleClass().add("recipe-choice");
-        return box;
-    }
-
-    private void filter(String text) {
-        var wanted = text.strip().toLowerCase(Locale.ROOT);
-        recipes.setPredicate(recipe ->
-                (recipe.name()
-                                + " "
-                                + recipe.says()
-                                + " "
-                                + Words.of("recipe.group", recipe.group()))
-                        .toLowerCase(Locale.ROOT)
-                        .contains(wanted));
-        list.getSelectionModel().selectFirst();
     }
 
     private VBox chosen(Node path) {
@@ -157,34 +113,38 @@ public final class RecipesView extends BorderPane {
         return new VBox(head, path, bottom);
     }
 
-    private static final class Cell extends ListCell<Recipe> {
+    private static final class Naming implements Finder.Naming<Recipe> {
         @Override
-        protected void updateItem(Recipe recipe, boolean empty) {
-            super.updateItem(recipe, empty);
-            setGraphic(null);
-            setText(null);
-            if (empty || recipe == null) {
-                return;
-            }
-            setId("recipe-" + recipe.id());
-            setGraphic(
-                    new VBox(
-                            1,
-                            Texts.label(recipe.name(), "circuit-name"),
-                            Texts.label(Words.of("recipe.group", recipe.group()), "quiet")));
-            setAccessibleText(recipe.name() + ", " + recipe.says());
+        public String id(Recipe recipe) {
+            return recipe.id();
+        }
+
+        @Override
+        public String name(Recipe recipe) {
+            return recipe.name();
+        }
+
+        @Override
+        public String says(Recipe recipe) {
+            return Words.of("recipe.group", recipe.group());
+        }
+
+        @Override
+        public String found(Recipe recipe) {
+            return recipe.says() + " " + says(recipe);
         }
     }
 
-    private void choose(Recipe recipe) {
+    private void choose(Optional<Recipe> chosen) {
         answers.clear();
         questions.getChildren().clear();
-        if (recipe == null) {
+        if (chosen.isEmpty()) {
             name.setText(Words.of("recipes.none"));
             says.setText("");
             offer(Optional.empty());
             return;
         }
+        var recipe = chosen.get();
         name.setText(recipe.name());
         says.setText(recipe.says());
         for (var question : recipe.questions()) {
@@ -199,25 +159,33 @@ public final class RecipesView extends BorderPane {
                     case Question.Choice choice -> options(choice);
                     case Question.Amount amount -> amount(amount);
                 };
+        return new VBox(3, Texts.label(question.ask(), "figure-name"), field);
+    }
+
+    private String usual(Question question) {
+        return question.usual(bench.job().rules());
+    }
+
+    private static Node named(Node field, Question question) {
         field.setId("question-" + question.id());
         field.setAccessibleText(question.ask());
-        return new VBox(3, Texts.label(question.ask(), "figure-name"), field);
+        return field;
     }
 
     private Node options(Question.Choice choice) {
         var box = Choices.of(choice.options(), Question.Option::name);
         choice.options().stream()
-                .filter(option -> option.id().equals(choice.usual()))
+                .filter(option -> option.id().equals(usual(choice)))
                 .forEach(box.getSelectionModel()::select);
         box.valueProperty().addListener((_, _, option) -> answer(choice, option.id()));
-        return box;
+        return named(box, choice);
     }
 
     private Node amount(Question.Amount amount) {
-        var field = new TextField(amount.usual());
+        var field = new TextField(usual(amount));
         field.setPrefColumnCount(5);
         field.textProperty().addListener((_, _, text) -> answer(amount, text.strip()));
-        var row = new HBox(6, field, Texts.label(amount.unit(), "quiet"));
+        var row = new HBox(6, named(field, amount), Texts.label(amount.unit(), "quiet"));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -229,15 +197,16 @@ public final class RecipesView extends BorderPane {
 
     /** Asks for the circuit as it would become; says what is wrong with an answer at once. */
     private void ask() {
-        var recipe = list.getSelectionModel().getSelectedItem();
-        if (recipe == null || getScene() == null) {
+        var chosen = finder.chosen();
+        if (chosen.isEmpty() || getScene() == null) {
             return;
         }
+        var recipe = chosen.get();
         var wrong =
                 recipe.questions().stream()
                         .filter(question ->
                                 !question.takes(
-                                        answers.getOrDefault(question.id(), question.usual())))
+                                        answers.getOrDefault(question.id(), usual(question))))
                         .findFirst();
         if (wrong.isPresent()) {
             offer(Optional.empty());

@@ -12,22 +12,16 @@ import aficion.files.PartsBook.Group;
 import aficion.job.Kind;
 import aficion.words.Words;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.collections.FXCollections;
-import javafx.collections.ObservableList;
-import javafx.collections.transformation.FilteredList;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /**
@@ -40,10 +34,7 @@ public final class ShelfView extends BorderPane {
     private final Library library;
     private final boolean instead;
     private final Runnable close;
-    private final ObservableList<Entry> entries = FXCollections.observableArrayList();
-    private final FilteredList<Entry> shown = new FilteredList<>(entries);
-    private final ListView<Entry> list = new ListView<>(shown);
-    private final TextField search = new TextField();
+    private final Finder<Entry> finder = new Finder<>("shelf", "shelf", new Naming(), this::choose);
     private final TextField name = new TextField();
     private final Label says = Texts.wrapped("", "quiet");
     private final VBox figures = new VBox(6);
@@ -75,21 +66,24 @@ public final class ShelfView extends BorderPane {
         trial.setManaged(instead);
         keep = Texts.button(Words.of("shelf.keep"), "plain-button", this::keep);
         keep.setId("shelf-keep");
-        setLeft(choice());
+        setLeft(finder);
         setCenter(chosen());
-        fill();
-        list.getSelectionModel().selectedItemProperty().addListener((_, _, to) -> choose(to));
-        list.getSelectionModel().selectFirst();
+        finder.choose(fill().getFirst());
     }
 
     /** Puts the keyboard where a part is looked for. */
     public void ready() {
-        search.requestFocus();
+        finder.ready();
     }
 
-    private void fill() {
-        entries.setAll(PartsBook.shipped(bench.job().vehicle()));
-        entries.addAll(library.parts(bench.job().vehicle()));
+    /** The shelf, the user's own parts last. */
+    private List<Entry> fill() {
+        var vehicle = bench.job().vehicle();
+        var own = library.parts(vehicle);
+        var all = new ArrayList<>(PartsBook.shipped(vehicle));
+        all.addAll(own.all());
+        finder.fill(all, own.unread());
+        return all;
     }
 
     private String putWords() {
@@ -102,50 +96,6 @@ public final class ShelfView extends BorderPane {
             case Selection.OfTerminal _ -> Words.of("shelf.onto", place);
             case Selection.OfPart _, Selection.Nothing _ -> Words.of("shelf.loose");
         };
-    }
-
-    private VBox choice() {
-        search.setId("shelf-search");
-        search.setPromptText(Words.of("shelf.search"));
-        search.setAccessibleText(Words.of("shelf.search"));
-        search.textProperty().addListener((_, _, text) -> filter(text));
-        search.addEventFilter(
-                KeyEvent.KEY_PRESSED,
-                event -> {
-                    if (event.getCode() == KeyCode.DOWN) {
-                        list.getSelectionModel().selectNext();
-                        event.consume();
-                    } else if (event.getCode() == KeyCode.UP) {
-                        list.getSelectionModel().selectPrevious();
-                        event.consume();
-                    }
-                });
-        list.setId("shelf-list");
-        list.getStyleClass().add("recipe-list");
-        list.setAccessibleText(Words.of("shelf.title"));
-        list.setCellFactory(_ -> new Cell());
-        VBox.setVgrow(list, Priority.ALWAYS);
-        var head = new VBox(8, Texts.label(Words.of("shelf.title"), "sheet-title"), search);
-        head.getStyleClass().add("recipe-head");
-        var box = new VBox(head, list);
-        box.getStyleClass().add("recipe-choice");
-        return box;
-    }
-
-    private void filter(String text) {
-        var wanted = text.strip().toLowerCase(Locale.ROOT).split("\\s+");
-        shown.setPredicate(entry -> {
-            var said =
-                    (entry.name() + " " + entry.says() + " " + Words.of("shelf", entry.group()))
-                            .toLowerCase(Locale.ROOT);
-            for (var word : wanted) {
-                if (!said.contains(word)) {
-                    return false;
-                }
-            }
-            return true;
-        });
-        list.getSelectionModel().selectFirst();
     }
 
     private BorderPane chosen() {
@@ -177,36 +127,38 @@ public final class ShelfView extends BorderPane {
         return pane;
     }
 
-    private static final class Cell extends ListCell<Entry> {
+    private static final class Naming implements Finder.Naming<Entry> {
         @Override
-        protected void updateItem(Entry entry, boolean empty) {
-            super.updateItem(entry, empty);
-            setText(null);
-            setGraphic(null);
-            if (!empty && entry != null) {
-                setId("shelf-" + entry.id());
-                setPrefWidth(0);
-                setGraphic(
-                        new VBox(
-                                1,
-                                Texts.label(entry.name(), "circuit-name"),
-                                Texts.label(
-                                        Words.of("shelf", entry.group()) + ", " + entry.says(),
-                                        "quiet")));
-            }
+        public String id(Entry entry) {
+            return entry.id();
+        }
+
+        @Override
+        public String name(Entry entry) {
+            return entry.name();
+        }
+
+        @Override
+        public String says(Entry entry) {
+            return Words.of("shelf", entry.group()) + ", " + entry.says();
+        }
+
+        @Override
+        public String found(Entry entry) {
+            return says(entry);
         }
     }
 
-    private void choose(Entry entry) {
-        boolean some = entry != null;
+    private void choose(Optional<Entry> entry) {
+        boolean some = entry.isPresent();
         put.setDisable(!some);
         trial.setDisable(!some);
         keep.setDisable(!some);
         trouble.setText("");
         figures.getChildren().clear();
-        kind = Optional.ofNullable(entry).map(Entry::kind);
-        name.setText(some ? entry.name() : "");
-        says.setText(some ? entry.says() : Words.of("shelf.none"));
+        kind = entry.map(Entry::kind);
+        name.setText(entry.map(Entry::name).orElse(""));
+        says.setText(entry.map(Entry::says).orElseGet(() -> Words.of("shelf.none")));
         kind.ifPresent(of ->
                 figures.getChildren()
                         .add(
@@ -250,7 +202,7 @@ public final class ShelfView extends BorderPane {
             try {
                 library.keep(own, bench.job().vehicle());
                 fill();
-                list.getSelectionModel().select(own);
+                finder.choose(own);
                 trouble.setText(Words.of("shelf.kept", written()));
             } catch (IOException e) {
                 trouble.setText(Words.of("shelf.notKept", e.getMessage()));

@@ -318,6 +318,11 @@ public final class JobFiles {
                         write("path.svg", "file.svg", () -> svg.getBytes(StandardCharsets.UTF_8)));
     }
 
+    /** What the user keeps for every job. */
+    Library library() {
+        return desk.library();
+    }
+
     /** Keeps a circuit as a recipe of the user's own, under a name. */
     void keepRecipe(CircuitId circuit) {
         var job = bench.job();
@@ -337,7 +342,8 @@ public final class JobFiles {
 
     private void keepRecipe(String id, String text) {
         try {
-            Library.usual().keepRecipe(id, text);
+            var file = library().keepRecipe(id, text);
+            asking.tell(Words.of("recipe.kept.title"), Words.of("recipe.kept", file));
         } catch (IOException | IllegalArgumentException e) {
             asking.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
         }

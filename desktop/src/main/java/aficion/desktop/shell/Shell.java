@@ -15,7 +15,6 @@ import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
-import aficion.files.Library;
 import aficion.files.Preferences;
 import aficion.job.Circuit;
 import aficion.words.Wording;
@@ -181,7 +180,7 @@ public final class Shell extends BorderPane {
     /** Opens the recipes in place of path and inspector. */
     void plan() {
         if (!isTakenOver()) {
-            var view = new RecipesView(bench, Shell::preview, this::back);
+            var view = new RecipesView(bench, files.library(), Shell::preview, this::back);
             ending = view::dispose;
             takeOver(view);
             view.begin();
@@ -196,7 +195,7 @@ public final class Shell extends BorderPane {
     /** Opens the shelf of parts: to add one, or to replace the chosen one. */
     private void shelf(boolean instead) {
         if (!isTakenOver()) {
-            var view = new ShelfView(bench, verbs, Library.usual(), instead, this::back);
+            var view = new ShelfView(bench, verbs, files.library(), instead, this::back);
             takeOver(view);
             view.ready();
         }

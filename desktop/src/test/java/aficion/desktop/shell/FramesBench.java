@@ -3,6 +3,7 @@ package aficion.desktop.shell;
 import aficion.desktop.theme.Theme;
 import aficion.files.DemoJobs;
 import aficion.files.Desk;
+import aficion.files.Library;
 import aficion.files.Preferences;
 import java.nio.file.Files;
 import java.time.Clock;
@@ -35,7 +36,8 @@ public final class FramesBench extends Application {
         var parameters = getParameters().getRaw();
         var name = parameters.isEmpty() ? "roadster" : parameters.getFirst();
         var bench = AficionApp.bench(Clock.systemUTC(), Preferences.USUAL);
-        var desk = new Desk(Files.createTempDirectory("desk"));
+        var own = Files.createTempDirectory("desk");
+        var desk = new Desk(own, new Library(own));
         desk.keep(Preferences.USUAL.afterTour());
         var files = new JobFiles(bench, JobFiles.dialogs(stage), desk);
         new BenchWindow(stage, files, desk, _ -> {}, () -> {}).show();

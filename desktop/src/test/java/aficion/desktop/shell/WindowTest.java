@@ -9,6 +9,7 @@ import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
 import aficion.files.DemoJobs;
 import aficion.files.Desk;
+import aficion.files.Library;
 import aficion.files.Preferences;
 import aficion.job.CircuitId;
 import aficion.job.Wire;
@@ -107,13 +108,18 @@ abstract class WindowTest extends ApplicationTest {
                 AficionApp.bench(
                         Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC),
                         Preferences.USUAL);
-        desk = new Desk(Files.createTempDirectory("desk"));
+        desk = desk();
         desk.keep(preferences());
         files = new JobFiles(bench, answers, desk);
         window = new BenchWindow(stage, files, desk, next -> bench = next, () -> {});
         window.show();
         DemoJobs.find("roadster").ifPresent(bench::take);
         stage.toFront();
+    }
+
+    private static Desk desk() throws IOException {
+        var folder = Files.createTempDirectory("desk");
+        return new Desk(folder, new Library(folder.resolve("own")));
     }
 
     /** What the user likes when the window opens. */
