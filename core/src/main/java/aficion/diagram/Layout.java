@@ -41,6 +41,10 @@ public final class Layout {
     private static final int COLUMN_GAP = 6;
     private static final int WORK_GAP = 6;
     private static final int JUMP_ROOM = 4;
+
+    /** Where in the channel behind a column a joint stands, clear of earth signs. */
+    private static final int ASIDE = 4;
+
     private static final int STUB = 7;
     private static final int SHORT_STUB = 2;
     private static final double NAME_HEIGHT = 15;
@@ -73,7 +77,7 @@ public final class Layout {
         this.bottom =
                 placement.spots.values().stream().mapToInt(Placement.Spot::bottom).max().orElse(0)
                         + 5;
-        this.router = new Router(right + 16, bottom + 1);
+        this.router = new Router(right + 16, bottom + 1, right - WORK_GAP + 1);
     }
 
     /** The drawing of a circuit; a circuit without wires has an empty one. */
@@ -178,8 +182,9 @@ public final class Layout {
     }
 
     private int left(Placement.Spot spot) {
-        int room = placement.columns.get(spot.column()).width() - spot.outline().width();
-        return lefts.get(spot.column()) + room / 2;
+        int wide = placement.columns.get(spot.column()).width();
+        int room = wide - spot.outline().width();
+        return lefts.get(spot.column()) + (spot.aside() ? wide + ASIDE : room / 2);
     }
 
     private void body(Placement.Spot spot) {
@@ -329,8 +334,8 @@ public final class Layout {
         earths.add(flag);
         var text = isLast(pin) ? lettering.earth(earth) : earth.value();
         double width = lettering.width(text);
-        double left = wire.isPresent() && isLast(pin) ? from.x() + 6 : at.x() - 4;
-        double x = direction > 0 ? left : 2 * from.x() - left - width;
+        double aside = wire.isPresent() && isLast(pin) ? 6 : stub * STEP - 4;
+        double x = from.x() + (direction > 0 ? aside : -aside - width);
         double under = wire.isPresent() && isLast(pin) ? 4 : 9;
         var box = new Box(x, y + under, width, NAME_HEIGHT - 2);
         labels.add(new Label(new NamesEarth(earth), text, box, false));

@@ -31,6 +31,27 @@ record Outline(int width, int height, List<Seat> seats) {
         return seats.stream().filter(seat -> seat.pin().equals(pin)).findFirst().orElseThrow();
     }
 
+    /** The same with two pins on each other's side. */
+    Outline exchanged(String one, String other) {
+        return new Outline(
+                width,
+                height,
+                seats.stream()
+                        .map(each ->
+                                each.pin().equals(one) || each.pin().equals(other)
+                                        ? new Seat(each.pin(), opposite(each.side()), each.row())
+                                        : each)
+                        .toList());
+    }
+
+    private static Side opposite(Side side) {
+        return switch (side) {
+            case LEFT -> Side.RIGHT;
+            case RIGHT -> Side.LEFT;
+            case ALL -> Side.ALL;
+        };
+    }
+
     /**
      * The outline of a part.
      *

@@ -42,8 +42,12 @@ final class Placement {
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
     private final Map<PartId, Outline> outlines = new HashMap<>();
 
-    /** A part on the grid: its column, its outline and its top row. */
-    record Spot(Part part, int column, Outline outline, int top) {
+    /**
+     * A part on the grid: its column, its outline and its top row.
+     *
+     * @param aside whether it stands in the channel behind its column rather than in it
+     */
+    record Spot(Part part, int column, Outline outline, int top, boolean aside) {
         int rowOf(String pin) {
             return top + outline.seat(pin).row();
         }
@@ -110,6 +114,7 @@ final class Placement {
     private void stand(Map<Integer, List<PartId>> byColumn, List<PartId> order) {
         var columnOf = new HashMap<PartId, Integer>();
         byColumn.forEach((column, members) -> members.forEach(id -> columnOf.put(id, column)));
+        parts.keySet().forEach(part -> turnCoil(part, columnOf));
         var items = new ArrayList<List<Item>>();
         for (int column = 0; column < columns.size(); column++) {
             items.add(new ArrayList<>(byColumn.get(column).stream().map(this::item).toList()));
@@ -132,7 +137,31 @@ final class Placement {
                                         parts.get(id),
                                         column,
                                         outlines.get(id),
-                                        tops.get(item(id))))));
+                                        tops.get(item(id)),
+                                        isAside(id, columnOf)))));
+    }
+
+    /** A coil that is fed from its own column is drawn with its feed on the right. */
+    private void turnCoil(PartId part, Map<PartId, Integer> columnOf) {
+        if (parts.get(part).kind() instanceof ControlKind.Relay
+                && isFedFrom(columnOf.get(part), new Terminal(part, "86"), columnOf)) {
+            outlines.computeIfPresent(part, (_, outline) -> outline.exchanged("86", "85"));
+        }
+    }
+
+    /** A joint behind something of its own column stands in the channel, on the way onwards. */
+    private boolean isAside(PartId part, Map<PartId, Integer> columnOf) {
+        return parts.get(part).kind() instanceof JoinKind.Splice
+                && isFedFrom(columnOf.get(part), new Terminal(part, "J"), columnOf);
+    }
+
+    private boolean isFedFrom(int column, Terminal at, Map<PartId, Integer> columnOf) {
+        var feeders =
+                wires.stream()
+                        .filter(wire -> wire.to().terminal().equals(at))
+                        .map(wire -> columnOf.getOrDefault(wire.from().terminal().part(), -1))
+                        .toList();
+        return !feeders.isEmpty() && feeders.stream().allMatch(from -> from == column);
     }
 
     private Item item(PartId part) {

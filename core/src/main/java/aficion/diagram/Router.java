@@ -22,6 +22,10 @@ final class Router {
     private static final int BEND = 9;
     private static final int CROSSING = 60;
     private static final int CLOSE = 5;
+
+    /** A line behind the last column, where only earths belong, leads the eye astray. */
+    private static final int OUTSIDE = 2;
+
     private static final int[] DX = {1, 0, -1, 0};
     private static final int[] DY = {0, 1, 0, -1};
 
@@ -31,11 +35,16 @@ final class Router {
     private final int[] across;
     private final int[] along;
     private final Map<Object, Set<Integer>> trunks = new HashMap<>();
+    private final int edge;
     private int strokes;
 
-    Router(int columns, int rows) {
+    /**
+     * @param edge the first column of the grid behind everything that is drawn
+     */
+    Router(int columns, int rows, int edge) {
         this.columns = columns;
         this.rows = rows;
+        this.edge = edge;
         this.blocked = new boolean[columns * rows];
         this.across = new int[columns * rows];
         this.along = new int[columns * rows];
@@ -151,7 +160,7 @@ final class Router {
         if (turns && crosswise[at] != 0) {
             return -1;
         }
-        int price = STEP;
+        int price = next % columns >= edge ? STEP + OUTSIDE : STEP;
         if (turns) {
             price += BEND;
         }

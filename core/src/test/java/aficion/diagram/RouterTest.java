@@ -14,14 +14,14 @@ class RouterTest {
 
     @Test
     void aFreeWayIsStraight() {
-        var way = new Router(20, 10).route(at("a", 2, 5), at("b", 12, 5)).orElseThrow();
+        var way = new Router(20, 10, 20).route(at("a", 2, 5), at("b", 12, 5)).orElseThrow();
 
         assertThat(way.nodes()).hasSize(11).allMatch(node -> node.row() == 5);
     }
 
     @Test
     void aBodyIsGoneAround() {
-        var router = new Router(20, 12);
+        var router = new Router(20, 12, 20);
         router.block(6, 8, 3, 7);
 
         var way = router.route(at("a", 2, 5), at("b", 12, 5)).orElseThrow();
@@ -36,7 +36,7 @@ class RouterTest {
 
     @Test
     void strokesCrossButNeverLieOnEachOther() {
-        var router = new Router(64, 12);
+        var router = new Router(64, 12, 64);
         var level = router.route(at("a", 2, 5), at("b", 60, 5)).orElseThrow();
         var upright = router.route(at("c", 30, 1), at("d", 30, 10)).orElseThrow();
 
@@ -46,7 +46,7 @@ class RouterTest {
 
     @Test
     void strokesOfOneTerminalShareTheirWay() {
-        var router = new Router(30, 12);
+        var router = new Router(30, 12, 30);
         router.route(at("a", 2, 5), at("b", 20, 5));
 
         var branch = router.route(at("a", 2, 5), at("c", 20, 9)).orElseThrow();
@@ -58,7 +58,7 @@ class RouterTest {
 
     @Test
     void anEndThatDoesNotShareIsReachedAtItsPin() {
-        var router = new Router(30, 12);
+        var router = new Router(30, 12, 30);
         router.route(at("a", 2, 5), at("j", 20, 5));
 
         var second =
@@ -70,7 +70,7 @@ class RouterTest {
 
     @Test
     void aPinThatIsWalledInHasNoWay() {
-        var router = new Router(20, 12);
+        var router = new Router(20, 12, 20);
         router.block(9, 15, 2, 4);
         router.block(9, 15, 6, 8);
         router.block(9, 9, 2, 8);

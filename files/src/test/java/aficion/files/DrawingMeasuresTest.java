@@ -88,7 +88,7 @@ class DrawingMeasuresTest {
         }
 
         assertThat(crossings).isLessThanOrEqualTo(30);
-        assertThat(overlaps).isLessThanOrEqualTo(5);
+        assertThat(overlaps).isZero();
     }
 
     /**
@@ -104,7 +104,7 @@ class DrawingMeasuresTest {
                         .orElseThrow();
         var diagram = drawn.diagram();
 
-        assertThat(Measures.crossings(diagram)).isLessThanOrEqualTo(5);
+        assertThat(Measures.crossings(diagram)).isLessThanOrEqualTo(4);
         assertThat(diagram.width() * diagram.height()).isLessThan(1224 * 579);
         assertThat(Measures.movement(diagram, withOneMore(drawn).orElseThrow()))
                 .isLessThanOrEqualTo(19);

@@ -335,7 +335,7 @@ public final class JobFiles {
         var id = "own-" + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
         var says = Words.of("recipe.own", job.vehicle().name());
         bench.ask()
-                .work(
+                .prepare(
                         now -> RecipeMaker.of(now, circuit, id, name, says),
                         text -> keepRecipe(id, text));
     }

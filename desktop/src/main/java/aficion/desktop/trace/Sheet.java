@@ -224,6 +224,8 @@ final class Sheet extends ScrollPane {
             bands.getChildren().addAll(paper, head(band, 16));
             index++;
         }
+        // It may be laid out already: what has no style yet would be black for a frame.
+        bands.applyCss();
     }
 
     static Node head(Diagram.Band band, double y) {

@@ -70,6 +70,9 @@ final class Engine implements AutoCloseable {
     /** Touched by the quick hand only. */
     private @Nullable Solver solver;
 
+    /** Touched by the slow hand only. */
+    private @Nullable Assessment assessed;
+
     private static ExecutorService hand(String name) {
         return Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name(name).factory());
     }
@@ -96,7 +99,7 @@ final class Engine implements AutoCloseable {
                 slow,
                 assessmentAsked,
                 () -> {
-                    var assessment = Assessment.of(job);
+                    var assessment = assessment(job);
                     return new Assessed(assessment, Findings.judged(assessment));
                 },
                 then);
@@ -138,6 +141,10 @@ final class Engine implements AutoCloseable {
         ask(slow, workAsked, work, then);
     }
 
+    <T> void prepare(Supplier<T> work, Consumer<T> then) {
+        ask(slow, new AtomicLong(), work, then);
+    }
+
     void preview(Assessment assessment, Edit edit, Consumer<Preview> then) {
         ask(slow, previewAsked, () -> Preview.of(assessment, edit), then);
     }
@@ -175,6 +182,16 @@ final class Engine implements AutoCloseable {
     void forgetCircuit() {
         drawingAsked.incrementAndGet();
         planAsked.incrementAndGet();
+    }
+
+    /** All that is worked out of a job; kept for the last one. For the slow hand only. */
+    Assessment assessment(Job job) {
+        var kept = assessed;
+        if (kept == null || kept.job() != job) {
+            kept = Assessment.of(job);
+            assessed = kept;
+        }
+        return kept;
     }
 
     private Solver solverOf(Job job) {

@@ -11,6 +11,7 @@ import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
 import aficion.simulate.Probe;
 import aficion.simulate.Script;
+import aficion.size.Assessment;
 import aficion.sweep.Effect;
 import java.util.List;
 import java.util.Map;
@@ -40,6 +41,28 @@ public final class Inquiry {
                         then.accept(made);
                     }
                 });
+    }
+
+    /**
+     * Works out something that is to be done, for the job as it is when that is done: begun again
+     * where the job has changed meanwhile, never overtaken.
+     */
+    public <T> void prepare(Function<Job, T> work, Consumer<T> then) {
+        var job = bench.job();
+        engine.prepare(
+                () -> work.apply(job),
+                made -> {
+                    if (bench.job() == job) {
+                        then.accept(made);
+                    } else {
+                        prepare(work, then);
+                    }
+                });
+    }
+
+    /** The same, from all that is worked out of the job. */
+    public <T> void prepareAssessed(Function<Assessment, T> work, Consumer<T> then) {
+        prepare(job -> work.apply(engine.assessment(job)), then);
     }
 
     /**

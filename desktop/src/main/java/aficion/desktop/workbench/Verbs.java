@@ -108,6 +108,7 @@ public final class Verbs {
             case CONNECT, LEAD_FIRST, LEAD_SECOND -> arm(verb);
             case GROUP -> group();
             case RECOLOUR -> recolour(bench.focus().get().orElseThrow());
+            case RESIZE -> resize(bench.focus().get().orElseThrow());
             case FOLD -> part().ifPresent(bench::turnFold);
             case ADD_PART -> shelf.accept(false);
             case REPLACE -> shelf.accept(true);
@@ -128,16 +129,20 @@ public final class Verbs {
                     BREAK,
                     CHAFE,
                     CORRODE,
-                    RENUMBER,
-                    RESIZE ->
+                    RENUMBER ->
                     take(verb, attempt(verb));
         }
     }
 
-    /** What wires are for is found by turning the key: not on the application thread. */
+    /** What wires are for and what they carry is found beside, not on the application thread. */
     private void recolour(CircuitId circuit) {
         forget();
-        bench.ask().work(job -> Tidying.recolour(job, circuit), this::take);
+        bench.ask().prepare(job -> Tidying.recolour(job, circuit), this::take);
+    }
+
+    private void resize(CircuitId circuit) {
+        forget();
+        bench.ask().prepareAssessed(found -> Tidying.resize(found, circuit), this::take);
     }
 
     private void group() {
@@ -236,17 +241,9 @@ public final class Verbs {
     }
 
     private Attempt onCircuit(Verb verb, CircuitId circuit) {
-        var job = bench.job();
-        return switch (verb) {
-            case RENUMBER -> Tidying.renumber(job, circuit);
-            case RESIZE ->
-                    bench.assessed()
-                            .get()
-                            .filter(found -> found.job() == job)
-                            .map(found -> Tidying.resize(found.assessment(), circuit))
-                            .orElse(new Refused(Refusal.NOTHING_TO_DO));
-            default -> new Refused(Refusal.NOTHING_TO_DO);
-        };
+        return verb == Verb.RENUMBER
+                ? Tidying.renumber(bench.job(), circuit)
+                : new Refused(Refusal.NOTHING_TO_DO);
     }
 
     /** To the part, when it is an earth point, else to the one its case is bolted to. */

@@ -131,7 +131,7 @@ class CraftTest extends WindowTest {
         focusOn("5");
         onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
         var job = bench.job();
-        clickOn(button("What changes?"));
+        clickOn(button("Preview"));
         until(() ->
                 all(stage.getScene().getRoot())
                         .anyMatch(each ->

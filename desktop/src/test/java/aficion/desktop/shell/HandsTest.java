@@ -2,7 +2,10 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.WireSize;
 import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Verb;
+import aficion.desktop.workbench.Verbs;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
@@ -43,6 +46,10 @@ class HandsTest extends WindowTest {
 
     private static Terminal at(String text) {
         return Terminal.parse(text).orElseThrow();
+    }
+
+    private Verbs verbs() {
+        return new Verbs(bench, _ -> {});
     }
 
     private void key(KeyCode... keys) {
@@ -110,6 +117,19 @@ class HandsTest extends WindowTest {
         release(KeyCode.D);
         key(KeyCode.D);
         assertThat(bench.history().get().past()).hasSize(2);
+    }
+
+    /** What takes a moment is done for the job as it then is, whatever was edited meanwhile. */
+    @Test
+    void sizesAreChosenThoughTheJobIsEditedMeanwhile() {
+        focusOn(HEADLAMPS);
+        choose("5.09");
+        onScreen(() -> {
+            bench.perform(new Edit.Resize(numbered("5.09"), WireSize.parse("10mm2").orElseThrow()));
+            verbs().perform(Verb.RESIZE);
+            bench.perform(new Edit.Renumber(numbered("5.09"), "5.90"));
+        });
+        until(() -> !bench.job().wire(numbered("5.90")).size().designation().equals("10"));
     }
 
     @Test
