@@ -114,7 +114,11 @@ final class Placement {
     private void stand(Map<Integer, List<PartId>> byColumn, List<PartId> order) {
         var columnOf = new HashMap<PartId, Integer>();
         byColumn.forEach((column, members) -> members.forEach(id -> columnOf.put(id, column)));
-        parts.keySet().forEach(part -> turnCoil(part, columnOf));
+        var orientation = new Orientation(wires, columnOf);
+        parts.values()
+                .forEach(part ->
+                        outlines.computeIfPresent(
+                                part.id(), (_, outline) -> orientation.turned(part, outline)));
         var items = new ArrayList<List<Item>>();
         for (int column = 0; column < columns.size(); column++) {
             items.add(new ArrayList<>(byColumn.get(column).stream().map(this::item).toList()));
@@ -138,30 +142,7 @@ final class Placement {
                                         column,
                                         outlines.get(id),
                                         tops.get(item(id)),
-                                        isAside(id, columnOf)))));
-    }
-
-    /** A coil that is fed from its own column is drawn with its feed on the right. */
-    private void turnCoil(PartId part, Map<PartId, Integer> columnOf) {
-        if (parts.get(part).kind() instanceof ControlKind.Relay
-                && isFedFrom(columnOf.get(part), new Terminal(part, "86"), columnOf)) {
-            outlines.computeIfPresent(part, (_, outline) -> outline.exchanged("86", "85"));
-        }
-    }
-
-    /** A joint behind something of its own column stands in the channel, on the way onwards. */
-    private boolean isAside(PartId part, Map<PartId, Integer> columnOf) {
-        return parts.get(part).kind() instanceof JoinKind.Splice
-                && isFedFrom(columnOf.get(part), new Terminal(part, "J"), columnOf);
-    }
-
-    private boolean isFedFrom(int column, Terminal at, Map<PartId, Integer> columnOf) {
-        var feeders =
-                wires.stream()
-                        .filter(wire -> wire.to().terminal().equals(at))
-                        .map(wire -> columnOf.getOrDefault(wire.from().terminal().part(), -1))
-                        .toList();
-        return !feeders.isEmpty() && feeders.stream().allMatch(from -> from == column);
+                                        orientation.isAside(parts.get(id))))));
     }
 
     private Item item(PartId part) {

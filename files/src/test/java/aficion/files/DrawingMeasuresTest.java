@@ -87,7 +87,7 @@ class DrawingMeasuresTest {
             overlaps += Measures.overlaps(drawn.diagram());
         }
 
-        assertThat(crossings).isLessThanOrEqualTo(30);
+        assertThat(crossings).isLessThanOrEqualTo(28);
         assertThat(overlaps).isZero();
     }
 

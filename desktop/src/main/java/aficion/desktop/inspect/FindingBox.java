@@ -122,6 +122,7 @@ final class FindingBox extends VBox {
     static FindingBox placed(Workbench bench, Finding finding, Runnable go) {
         var box = new FindingBox(bench, finding);
         Button place = Texts.button(bench.speech().where(finding.subject()), "plain-button", go);
+        place.setMinWidth(USE_PREF_SIZE);
         box.head.getChildren().addAll(Texts.spring(), place);
         return box;
     }
