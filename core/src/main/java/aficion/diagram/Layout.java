@@ -23,7 +23,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Draws the path of one circuit: places its parts, runs its wires, finds room for its words.
@@ -68,11 +67,11 @@ public final class Layout {
     private int right;
     private final int bottom;
 
-    private Layout(Job job, CircuitId circuit, Lettering lettering, Set<PartId> folded) {
+    private Layout(Job job, CircuitId circuit, Lettering lettering, Manner manner) {
         this.job = job;
         this.circuit = circuit;
         this.lettering = lettering;
-        this.placement = new Placement(job, circuit, folded);
+        this.placement = new Placement(job, circuit, manner);
         setColumns();
         this.bottom =
                 placement.spots.values().stream().mapToInt(Placement.Spot::bottom).max().orElse(0)
@@ -82,17 +81,13 @@ public final class Layout {
 
     /** The drawing of a circuit; a circuit without wires has an empty one. */
     public static Diagram of(Job job, CircuitId circuit, Lettering lettering) {
-        return of(job, circuit, lettering, Set.of());
+        return of(job, circuit, lettering, Manner.PLAIN);
     }
 
-    /**
-     * The same.
-     *
-     * @param folded the fuse boxes that show their ways as bare lines, close together
-     */
-    public static Diagram of(Job job, CircuitId circuit, Lettering lettering, Set<PartId> folded) {
+    /** The drawing of a circuit in a manner. */
+    public static Diagram of(Job job, CircuitId circuit, Lettering lettering, Manner manner) {
         job.circuit(circuit);
-        return new Layout(job, circuit, lettering, folded).draw();
+        return new Layout(job, circuit, lettering, manner).draw();
     }
 
     private void setColumns() {
@@ -447,6 +442,9 @@ public final class Layout {
                 bands.add(new Band(placement.columns.get(i).lane(), left, stop - left));
                 left = stop;
             }
+        }
+        if (!bands.isEmpty() && bands.getLast().lane() == Lane.RETURN) {
+            left = bands.removeLast().x();
         }
         bands.add(new Band(Lane.RETURN, left, Math.max(0, width - left)));
         return bands;

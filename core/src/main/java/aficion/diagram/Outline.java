@@ -44,6 +44,16 @@ record Outline(int width, int height, List<Seat> seats) {
                         .toList());
     }
 
+    /** The same seen in a mirror. */
+    Outline mirrored() {
+        return new Outline(
+                width,
+                height,
+                seats.stream()
+                        .map(each -> new Seat(each.pin(), opposite(each.side()), each.row()))
+                        .toList());
+    }
+
     private static Side opposite(Side side) {
         return switch (side) {
             case LEFT -> Side.RIGHT;

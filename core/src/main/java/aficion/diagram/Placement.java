@@ -38,6 +38,7 @@ final class Placement {
     final List<Column> columns = new ArrayList<>();
 
     private final Job job;
+    private final boolean returns;
     private final List<Wire> wires;
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
     private final Map<PartId, Outline> outlines = new HashMap<>();
@@ -60,34 +61,37 @@ final class Placement {
     /** A column of the grid: its lane and the width of its widest part. */
     record Column(Lane lane, int width) {}
 
-    Placement(Job job, CircuitId circuit, Set<PartId> folded) {
+    Placement(Job job, CircuitId circuit, Manner manner) {
         this.job = job;
+        this.returns = manner.returns();
         this.wires = job.wiresOf(circuit);
         var drawn = new LinkedHashSet<PartId>();
         for (var wire : wires) {
             var from = job.part(wire.from().terminal().part());
             var to = job.part(wire.to().terminal().part());
             boolean bothEarth = isEarth(from) && isEarth(to);
-            if (!isEarth(from) || bothEarth) {
+            if (!isEarth(from) || bothEarth || returns) {
                 drawn.add(from.id());
             }
-            if (!isEarth(to)) {
+            if (!isEarth(to) || returns) {
                 drawn.add(to.id());
             }
         }
         job.parts().stream()
                 .filter(part -> drawn.contains(part.id()))
                 .forEach(part -> parts.put(part.id(), part));
-        parts.values()
-                .forEach(part ->
-                        outlines.put(
-                                part.id(),
-                                Outline.of(part, usedPins(part), folded.contains(part.id()))));
+        parts.values().forEach(part -> outlines.put(part.id(), outline(part, manner)));
         place();
     }
 
     static boolean isEarth(Part part) {
         return part.kind() instanceof JoinKind.EarthPoint;
+    }
+
+    private Outline outline(Part part, Manner manner) {
+        boolean folded = manner.folded().contains(part.id());
+        var outline = Outline.of(part, usedPins(part), folded);
+        return returns && isEarth(part) ? outline.mirrored() : outline;
     }
 
     private Set<String> usedPins(Part part) {
@@ -203,8 +207,8 @@ final class Placement {
      * it, a fuse behind a switch with the switch, a switch behind a load with the load it earths.
      */
     private Lane lane(Part part, Set<PartId> onTheWay) {
-        var own = ownLane(part);
-        if (own == Lane.WORK || !onTheWay.add(part.id())) {
+        var own = returns && isEarth(part) ? Lane.RETURN : ownLane(part);
+        if (own == Lane.WORK || own == Lane.RETURN || !onTheWay.add(part.id())) {
             return own;
         }
         var fed =

@@ -23,7 +23,7 @@ final class Router {
     private static final int CROSSING = 60;
     private static final int CLOSE = 5;
 
-    /** A line behind the last column, where only earths belong, leads the eye astray. */
+    /** A line before the first column or behind the last leads the eye astray. */
     private static final int OUTSIDE = 2;
 
     private static final int[] DX = {1, 0, -1, 0};
@@ -160,7 +160,7 @@ final class Router {
         if (turns && crosswise[at] != 0) {
             return -1;
         }
-        int price = next % columns >= edge ? STEP + OUTSIDE : STEP;
+        int price = isOutside(next % columns) ? STEP + OUTSIDE : STEP;
         if (turns) {
             price += BEND;
         }
@@ -174,6 +174,10 @@ final class Router {
             }
         }
         return price;
+    }
+
+    private boolean isOutside(int column) {
+        return column == 0 || column >= edge;
     }
 
     private void occupy(List<Integer> nodes, Anchor from, Anchor to) {

@@ -9,7 +9,6 @@ import aficion.diagram.Panorama.Trunk;
 import aficion.job.Circuit;
 import aficion.job.Job;
 import aficion.job.JoinKind;
-import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import java.util.ArrayList;
@@ -17,7 +16,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /**
  * Draws the whole vehicle: each circuit as it is drawn by itself, one under the other, and the
@@ -52,17 +50,17 @@ public final class VehicleLayout {
     /**
      * The drawing of a vehicle.
      *
-     * @param folded the fuse boxes that show their ways as bare lines, close together
+     * @param manner how each path is drawn
      */
-    public static Panorama of(Job job, Lettering lettering, Set<PartId> folded) {
-        return new VehicleLayout(job).draw(lettering, folded);
+    public static Panorama of(Job job, Lettering lettering, Manner manner) {
+        return new VehicleLayout(job).draw(lettering, manner);
     }
 
-    private Panorama draw(Lettering lettering, Set<PartId> folded) {
+    private Panorama draw(Lettering lettering, Manner manner) {
         var drawings =
                 job.circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
-                        .map(circuit -> Layout.of(job, circuit.id(), lettering, folded))
+                        .map(circuit -> Layout.of(job, circuit.id(), lettering, manner))
                         .filter(diagram -> !diagram.bodies().isEmpty())
                         .toList();
         double y = 0;

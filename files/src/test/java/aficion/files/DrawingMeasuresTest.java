@@ -124,6 +124,27 @@ class DrawingMeasuresTest {
                 .isGreaterThanOrEqualTo(still.size() - 4);
     }
 
+    /** Where the returns are the subject, every wire to earth ends at its earth point. */
+    @Test
+    void returnsAreDrawnOutToTheirEarthPoints() {
+        int crossings = 0;
+        for (var drawn : ALL) {
+            var diagram = Measures.withReturns(drawn.job(), drawn.circuit());
+            crossings += Measures.crossings(diagram);
+            assertThat(Measures.overlaps(diagram)).as(drawn.name()).isZero();
+            assertThat(diagram.earths()).allMatch(flag -> flag.wire().isEmpty());
+            for (var wire : drawn.job().wiresOf(drawn.circuit())) {
+                assertThat(diagram.strokes())
+                        .filteredOn(stroke -> stroke.wire().equals(wire.id()))
+                        .hasSize(1);
+                assertThat(diagram.bodies())
+                        .extracting(Diagram.Body::part)
+                        .contains(wire.from().terminal().part(), wire.to().terminal().part());
+            }
+        }
+        assertThat(crossings).isLessThanOrEqualTo(32);
+    }
+
     /** The whole vehicle is made of the circuits' own drawings. */
     @Test
     void theWholeVehicleHasEveryCircuitAsItIsAndTrunksThatMeetNothing() {

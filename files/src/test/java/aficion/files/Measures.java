@@ -4,6 +4,7 @@ import aficion.diagram.Diagram;
 import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Layout;
+import aficion.diagram.Manner;
 import aficion.diagram.Panorama;
 import aficion.diagram.VehicleLayout;
 import aficion.files.sheet.FontWidth;
@@ -14,7 +15,6 @@ import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /** What can be counted of a drawing. */
 final class Measures {
@@ -27,11 +27,15 @@ final class Measures {
     }
 
     static Diagram folded(Job job, CircuitId circuit, PartId box) {
-        return Layout.of(job, circuit, words(job), Set.of(box));
+        return Layout.of(job, circuit, words(job), Manner.PLAIN.turned(box));
+    }
+
+    static Diagram withReturns(Job job, CircuitId circuit) {
+        return Layout.of(job, circuit, words(job), Manner.PLAIN.withReturns(true));
     }
 
     static Panorama drawnWhole(Job job) {
-        return VehicleLayout.of(job, words(job), Set.of());
+        return VehicleLayout.of(job, words(job), Manner.PLAIN);
     }
 
     private static DrawingWords words(Job job) {

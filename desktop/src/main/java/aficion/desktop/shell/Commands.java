@@ -69,6 +69,7 @@ final class Commands {
         add("menu.findings", Group.VIEW, "F", shell::findings);
         add("menu.whole", Group.VIEW, "E", () -> bench.whole().set(!bench.whole().get()));
         add("trace.volts", Group.VIEW, "V", () -> shell.onTrace(TraceView::turnVolts));
+        add("trace.returns", Group.VIEW, "Y", () -> shell.onTrace(TraceView::turnReturns));
         add("trace.meter", Group.VIEW, "M", () -> shell.onTrace(TraceView::turnMeter));
         add("trace.recorder", Group.VIEW, "T", () -> shell.onTrace(TraceView::turnRecorder));
         add("menu.search", Group.VIEW, "Shortcut+K", shell::search);

@@ -79,9 +79,13 @@ final class Symbols extends Sketch {
             case JoinKind.Splice() -> nodes.add(solid(body.box().x(), body.box().y(), 5));
             case JoinKind.Connector(var ways, _) ->
                     ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
-            case JoinKind.EarthPoint _ ->
-                    join(new Point(body.box().x(), middle()), pin("E"), false);
+            case JoinKind.EarthPoint _ -> earth(pin("E"));
         }
+    }
+
+    private void earth(Point pin) {
+        join(pin, new Point(centre(), middle()), false);
+        nodes.add(Ink.earth(centre(), middle(), pin.x() < centre() ? 1 : -1));
     }
 
     private void battery() {

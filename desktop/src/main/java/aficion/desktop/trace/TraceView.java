@@ -42,6 +42,7 @@ public final class TraceView extends BorderPane {
     private final Label notice = new Label();
     private final CheckBox voltsAtPins = new CheckBox(Words.of("trace.volts"));
     private final CheckBox whole = new CheckBox(Words.of("trace.whole"));
+    private final CheckBox returns = new CheckBox(Words.of("trace.returns"));
     private final LooseParts loose;
     private final MeterPanel meter;
     private final RecorderPanel recorder;
@@ -82,6 +83,10 @@ public final class TraceView extends BorderPane {
         voltsAtPins.setId("volts-at-pins");
         whole.setId("whole-vehicle");
         whole.selectedProperty().bindBidirectional(bench.whole());
+        returns.setId("returns");
+        returns.setSelected(bench.manner().get().returns());
+        returns.setOnAction(
+                _ -> bench.manner().set(bench.manner().get().withReturns(returns.isSelected())));
         var middle = new StackPane(sheet, map, notice, overlay);
         setCenter(middle);
         foot.getChildren().add(bar());
@@ -98,6 +103,7 @@ public final class TraceView extends BorderPane {
                         zoomKey("trace.meter", Words.of("trace.meter"), this::turnMeter),
                         zoomKey("trace.recorder", Words.of("trace.recorder"), this::turnRecorder),
                         whole,
+                        returns,
                         voltsAtPins,
                         zoomKey("trace.zoomOut", "\u2212", () -> sheet.zoom(1 / Sheet.STEP)),
                         zoomKey("trace.fit", Words.of("trace.fit"), sheet::fit),
@@ -160,6 +166,11 @@ public final class TraceView extends BorderPane {
     /** Shows the volts at every pin, or no more. */
     public void turnVolts() {
         voltsAtPins.fire();
+    }
+
+    /** Draws returns out to their earth points, or as flags again. */
+    public void turnReturns() {
+        returns.fire();
     }
 
     /** Takes the meter up or puts it away. */

@@ -8,12 +8,12 @@ import aficion.check.Preview;
 import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
 import aficion.diagram.Lettering;
+import aficion.diagram.Manner;
 import aficion.diagram.Panorama;
 import aficion.diagram.VehicleLayout;
 import aficion.identify.Feeds;
 import aficion.job.CircuitId;
 import aficion.job.Job;
-import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
@@ -33,7 +33,6 @@ import aficion.sweep.Sweep;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -85,13 +84,13 @@ final class Engine implements AutoCloseable {
             Job job,
             CircuitId circuit,
             Lettering lettering,
-            Set<PartId> folded,
+            Manner manner,
             Consumer<Diagram> then) {
-        ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering, folded), then);
+        ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering, manner), then);
     }
 
-    void drawWhole(Job job, Lettering lettering, Set<PartId> folded, Consumer<Panorama> then) {
-        ask(quick, wholeAsked, () -> VehicleLayout.of(job, lettering, folded), then);
+    void drawWhole(Job job, Lettering lettering, Manner manner, Consumer<Panorama> then) {
+        ask(quick, wholeAsked, () -> VehicleLayout.of(job, lettering, manner), then);
     }
 
     void assess(Job job, Consumer<Assessed> then) {

@@ -109,7 +109,8 @@ public final class Verbs {
             case GROUP -> group();
             case RECOLOUR -> recolour(bench.focus().get().orElseThrow());
             case RESIZE -> resize(bench.focus().get().orElseThrow());
-            case FOLD -> part().ifPresent(bench::turnFold);
+            case FOLD ->
+                    part().ifPresent(box -> bench.manner().set(bench.manner().get().turned(box)));
             case ADD_PART -> shelf.accept(false);
             case REPLACE -> shelf.accept(true);
             case RELAY,

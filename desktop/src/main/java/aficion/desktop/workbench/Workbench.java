@@ -3,6 +3,7 @@ package aficion.desktop.workbench;
 import aficion.bench.BenchPlan;
 import aficion.diagram.Diagram;
 import aficion.diagram.Lettering;
+import aficion.diagram.Manner;
 import aficion.diagram.Panorama;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
@@ -11,7 +12,6 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.HouseRules;
 import aficion.job.Job;
-import aficion.job.PartId;
 import aficion.job.Vehicle;
 import aficion.job.edit.Edit;
 import aficion.job.edit.History;
@@ -26,9 +26,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -61,7 +59,7 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<Diagram>>> drawing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Set<PartId> folded = Set.of();
+    private final ObjectProperty<Manner> manner = new SimpleObjectProperty<>(Manner.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
     private final ReadOnlyObjectWrapper<Optional<ForJob<Panorama>>> panorama =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -112,6 +110,10 @@ public final class Workbench implements AutoCloseable {
         conditions.addListener((_, _, _) -> solve());
         focus.addListener((_, _, _) -> draw());
         whole.addListener((_, _, _) -> drawWhole());
+        manner.addListener((_, _, _) -> {
+            draw();
+            drawWhole();
+        });
     }
 
     public Clock clock() {
@@ -170,15 +172,9 @@ public final class Workbench implements AutoCloseable {
         return plan.getReadOnlyProperty();
     }
 
-    /** Folds a fuse box in the drawing, or unfolds it again. */
-    void turnFold(PartId box) {
-        var changed = new HashSet<>(folded);
-        if (!changed.remove(box)) {
-            changed.add(box);
-        }
-        folded = Set.copyOf(changed);
-        draw();
-        drawWhole();
+    /** How paths are drawn. */
+    public ObjectProperty<Manner> manner() {
+        return manner;
     }
 
     /** Asks the engine about the job as it is. */
@@ -355,6 +351,7 @@ public final class Workbench implements AutoCloseable {
         next.show(history.get());
         next.focus.set(focus.get());
         next.whole.set(whole.get());
+        next.manner.set(manner.get());
         next.selection.set(selection.get());
         return next;
     }
@@ -419,7 +416,7 @@ public final class Workbench implements AutoCloseable {
         engine.drawWhole(
                 job,
                 letterings.apply(job),
-                folded,
+                manner.get(),
                 found -> panorama.set(Optional.of(new ForJob<>(job, found))));
     }
 
@@ -440,7 +437,7 @@ public final class Workbench implements AutoCloseable {
                 job,
                 circuit.get(),
                 letterings.apply(job),
-                folded,
+                manner.get(),
                 found -> drawing.set(Optional.of(new ForJob<>(job, found))));
         engine.plan(job, circuit.get(), found -> plan.set(Optional.of(new ForJob<>(job, found))));
     }

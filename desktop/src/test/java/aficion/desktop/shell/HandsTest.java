@@ -248,6 +248,19 @@ class HandsTest extends WindowTest {
     }
 
     @Test
+    void returnsAreDrawnOutToTheirEarthPointsAndPutAway() {
+        focusOn(HEADLAMPS);
+        assertThat(byId("part-E2")).isEmpty();
+        key(KeyCode.Y);
+        until(() -> byId("part-E2").isPresent());
+        clickOn(node("part-E2"));
+        settle();
+        assertShows("earth point");
+        key(KeyCode.Y);
+        until(() -> byId("part-E2").isEmpty());
+    }
+
+    @Test
     void theWholeVehicleIsDrawnWithTheFocusInInk() throws Exception {
         key(KeyCode.E);
         until(() -> bench.panorama().get().isPresent() && byId("mini-map").isPresent());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.bench.BenchPlan;
 import aficion.check.Findings;
 import aficion.diagram.Layout;
+import aficion.diagram.Manner;
 import aficion.diagram.VehicleLayout;
 import aficion.files.DemoJobs;
 import aficion.job.BenchRun;
@@ -22,7 +23,6 @@ import java.io.StringReader;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.pdfbox.Loader;
@@ -169,7 +169,7 @@ class SheetsTest {
 
     @Test
     void theWholeVehicleHasAPageForEachCircuit() throws IOException {
-        var whole = VehicleLayout.of(job, words(), Set.of());
+        var whole = VehicleLayout.of(job, words(), Manner.PLAIN);
         var pdf =
                 Sheets.paths(
                         job, whole.circuits().stream().map(placed -> placed.diagram()).toList());
@@ -217,7 +217,7 @@ class SheetsTest {
     /** Well-formed, with every wire, part and circuit in it. */
     @Test
     void theDrawingIsSvgThatAnyReaderTakes() throws Exception {
-        var whole = VehicleLayout.of(job, words(), Set.of());
+        var whole = VehicleLayout.of(job, words(), Manner.PLAIN);
         for (var svg :
                 List.of(
                         PathSvg.of(job, whole),
