@@ -2,6 +2,7 @@ package aficion.check;
 
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Purpose;
+import aficion.job.Figures;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireColour;
@@ -35,6 +36,14 @@ public sealed interface Finding {
     /** The name of the rule that found it; never changes. */
     default String rule() {
         return getClass().getSimpleName();
+    }
+
+    /** The figures it names, in its order: not those of its remedies. */
+    default List<Double> figures() {
+        return Figures.of(this).stream()
+                .filter(figure -> !figure.path().startsWith("remedies."))
+                .map(figure -> figure.value().value())
+                .toList();
     }
 
     default About about() {

@@ -1,11 +1,13 @@
 package aficion.check;
 
 import aficion.job.Acceptance;
+import aficion.job.Job;
 import aficion.job.edit.Edit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** Every finding of a job, worst first, in a stable order. */
 public final class Findings {
@@ -74,9 +76,8 @@ public final class Findings {
         var open = new ArrayList<Finding>();
         var standing = new ArrayList<Standing>();
         for (var finding : of(assessment)) {
-            assessment.job().accepted().stream()
-                    .filter(kept -> kept.isAbout(finding.rule(), finding.subject().place()))
-                    .findFirst()
+            accepted(assessment.job(), finding)
+                    .filter(kept -> kept.covers(finding.figures()))
                     .ifPresentOrElse(
                             kept -> standing.add(new Standing(finding, kept)),
                             () -> open.add(finding));
@@ -84,9 +85,21 @@ public final class Findings {
         return new Judged(open, standing);
     }
 
-    /** What lets a finding stand. */
+    /** What was said of a finding when it was let stand, be its figures those of then or not. */
+    public static Optional<Acceptance> accepted(Job job, Finding finding) {
+        return job.accepted().stream()
+                .filter(kept -> kept.isAbout(finding.rule(), finding.subject().place()))
+                .findFirst();
+    }
+
+    /** What lets a finding stand, as long as its figures stay about what they are. */
     public static Edit accept(Finding finding, String reason) {
-        return new Edit.Accept(new Acceptance(finding.rule(), finding.subject().place(), reason));
+        return new Edit.Accept(
+                new Acceptance(
+                        finding.rule(),
+                        finding.subject().place(),
+                        reason,
+                        Optional.of(finding.figures())));
     }
 
     public static List<Finding> of(Assessment assessment) {

@@ -29,10 +29,10 @@ public final class Figures {
         }
     }
 
-    /** Every figure of a kind, in the order it is written. */
-    public static List<Figure> of(Kind kind) {
+    /** Every figure of a kind, or of anything else that is described by records, in its order. */
+    public static List<Figure> of(Object described) {
         var found = new ArrayList<Figure>();
-        collect("", kind, found);
+        collect("", described, found);
         return found;
     }
 

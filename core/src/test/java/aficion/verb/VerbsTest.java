@@ -256,11 +256,40 @@ class VerbsTest {
         assertThat(new Edit.Reject(stands.accepted().getFirst()).apply(stands)).isEqualTo(thin);
     }
 
+    /** What was looked at with a fuse of 30 A is not what a fuse of 40 A makes of it. */
+    @Test
+    void aFindingLetStandIsAskedForAgainWhenItsFiguresChange() {
+        var thin =
+                new Edit.Resize(LAMP_WIRE, WireSize.parse("0.35mm2").orElseThrow())
+                        .apply(new Edit.FitFuse(new PartId("F1"), "", new Amps(30)).apply(job));
+        var finding = guardTooLarge(thin).orElseThrow();
+        var stands = Findings.accept(finding, "only until the fuses come").apply(thin);
+        assertThat(guardTooLarge(stands)).isEmpty();
+
+        var more = new Edit.FitFuse(new PartId("F1"), "", new Amps(40)).apply(stands);
+        var again = guardTooLarge(more).orElseThrow();
+        assertThat(Findings.accepted(more, again).orElseThrow().reason())
+                .isEqualTo("only until the fuses come");
+        assertThat(guardTooLarge(Findings.accept(again, "still waiting").apply(more))).isEmpty();
+    }
+
+    private static Optional<Finding> guardTooLarge(Job in) {
+        return Findings.judged(Assessment.of(in)).open().stream()
+                .filter(Finding.GuardLargerThanWire.class::isInstance)
+                .filter(found -> found.subject().place().equals(LAMP_WIRE.value()))
+                .findFirst();
+    }
+
     /** Names are used again: a new wire in the place of an old one is judged anew. */
     @Test
     void whatIsLetStandEndsWithWhatItIsAbout() {
         var stands =
-                new Edit.Accept(new Acceptance("LongDrop", LAMP_WIRE.value(), "short trips"))
+                new Edit.Accept(
+                                new Acceptance(
+                                        "LongDrop",
+                                        LAMP_WIRE.value(),
+                                        "short trips",
+                                        Optional.empty()))
                         .apply(job);
         var gone = new Edit.RemoveWire(LAMP_WIRE).apply(stands);
         var again = new Edit.AddWire(job.wire(LAMP_WIRE)).apply(gone);

@@ -293,7 +293,10 @@ class LibraryTest {
         var changed =
                 new Edit.Accept(
                                 new aficion.job.Acceptance(
-                                        "LongDrop", wire.value(), "short trips only"))
+                                        "LongDrop",
+                                        wire.value(),
+                                        "short trips only",
+                                        Optional.of(List.of(12.5, 3.0))))
                         .apply(new Edit.Pin(wire, Trait.SIZE, true).apply(job));
 
         assertThat(JobCodec.read(JobCodec.write(changed))).isEqualTo(changed);
