@@ -70,69 +70,76 @@ public sealed interface Finding {
         }
     }
 
+    /** A finding that can burn or hurt. */
+    sealed interface Danger extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.DANGER;
+        }
+    }
+
+    /** A finding that has to be put right. */
+    sealed interface ToFix extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.FIX;
+        }
+    }
+
+    /** A finding that may well be put right. */
+    sealed interface ToConsider extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.ADVISE;
+        }
+    }
+
+    /** A finding that is good to know. */
+    sealed interface ToKnow extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
     /** More current than the wire can carry where it runs. */
     record WireTooThinByHeat(WireId wire, Amps carried, Amps limit, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, Danger {
         public WireTooThinByHeat {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** More volts lost than the house rule allows. */
     record WireTooThinByDrop(
             WireId wire, Amps carried, Volts lost, Volts limit, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, ToFix {
         public WireTooThinByDrop {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** A fuse that lets more through than a wire behind it carries. */
     record GuardLargerThanWire(
             WireId wire, FuseSeat fuse, Amps passes, Amps carries, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, Danger {
         public GuardLargerThanWire {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** A live lead that nothing guards. */
-    record LeadWithoutGuard(WireId wire, List<Edit> remedies) implements AboutWire {
+    record LeadWithoutGuard(WireId wire, List<Edit> remedies) implements AboutWire, Danger {
         public LeadWithoutGuard {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** A fuse that carries more of its rating, for good, than the house rule allows. */
     record FuseOverloaded(FuseSeat fuse, Amps carried, Amps carries, List<Edit> remedies)
-            implements AboutPart {
+            implements AboutPart, ToFix {
         public FuseOverloaded {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
 
         @Override
@@ -144,26 +151,16 @@ public sealed interface Finding {
     /** A switch or relay contact that carries more than its rating. */
     record ContactOverloaded(
             PartId part, String contact, Amps carried, Amps rating, List<Edit> remedies)
-            implements AboutPart {
+            implements AboutPart, ToFix {
         public ContactOverloaded {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** A terminal that needs a wire and has none. */
-    record TerminalUnconnected(Terminal terminal, List<Edit> remedies) implements Finding {
+    record TerminalUnconnected(Terminal terminal, List<Edit> remedies) implements ToFix {
         public TerminalUnconnected {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
 
         @Override
@@ -173,32 +170,18 @@ public sealed interface Finding {
     }
 
     /** A part that cannot work whatever is switched: one of its ends has no way to the battery. */
-    record NoWayBack(PartId part, Terminal end) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
-        }
-    }
+    record NoWayBack(PartId part, Terminal end) implements AboutPart, ToFix {}
 
     /** Two wires whose labels say the same. */
     record SameLabel(WireId wire, WireId other, String number, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, ToFix {
         public SameLabel {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** Relays that pull in and let go for ever in some state. */
-    record RelaysChatter(PartId relay) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
-        }
+    record RelaysChatter(PartId relay) implements AboutPart, Danger {
 
         @Override
         public PartId part() {
@@ -207,251 +190,128 @@ public sealed interface Finding {
     }
 
     /** A part that works only one way round, connected the other way round. */
-    record PolarityReversed(PartId part, Volts sees, List<Edit> remedies) implements AboutPart {
+    record PolarityReversed(PartId part, Volts sees, List<Edit> remedies)
+            implements AboutPart, ToFix {
         public PolarityReversed {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** A motor whose leads are exchanged. */
-    record RunsBackwards(PartId part, List<Edit> remedies) implements AboutPart {
+    record RunsBackwards(PartId part, List<Edit> remedies) implements AboutPart, ToFix {
         public RunsBackwards {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** An ignition coil fed at its terminal 1: the spark is positive at the plug, and weak. */
-    record CoilReversed(PartId part, List<Edit> remedies) implements AboutPart {
+    record CoilReversed(PartId part, List<Edit> remedies) implements AboutPart, ToConsider {
         public CoilReversed {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
         }
     }
 
     /** An ammeter that shows discharge while the battery is charged, and the reverse. */
-    record ReadsBackwards(PartId part, List<Edit> remedies) implements AboutPart {
+    record ReadsBackwards(PartId part, List<Edit> remedies) implements AboutPart, ToFix {
         public ReadsBackwards {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** A relay whose suppression diode conducts: a short beside the coil. */
-    record SuppressionReversed(PartId part, List<Edit> remedies) implements AboutPart {
+    record SuppressionReversed(PartId part, List<Edit> remedies) implements AboutPart, Danger {
         public SuppressionReversed {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** A part made for other volts than the vehicle has. */
-    record WrongVoltage(PartId part, Volts made, Volts system) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
-        }
-    }
+    record WrongVoltage(PartId part, Volts made, Volts system) implements AboutPart, ToFix {}
 
     /** A part that is always live and switched in its earth: a chafe makes it run by itself. */
-    record SwitchedInEarth(PartId part) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record SwitchedInEarth(PartId part) implements AboutPart, ToConsider {}
 
     /** A part that draws current with everything off. */
-    record DrawsAtRest(PartId part, Amps amps) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.NOTE;
-        }
-    }
+    record DrawsAtRest(PartId part, Amps amps) implements AboutPart, ToKnow {}
 
     /**
      * An ignition that is fed backwards when the key is off and the engine turns: it keeps running.
      */
-    record KeepsRunning(PartId part, Amps amps, List<Edit> remedies) implements AboutPart {
+    record KeepsRunning(PartId part, Amps amps, List<Edit> remedies) implements AboutPart, Danger {
         public KeepsRunning {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** A source on the engine that does not begin to charge in any position of the key. */
-    record NeverCharges(PartId part) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
-        }
-    }
+    record NeverCharges(PartId part) implements AboutPart, ToFix {}
 
     /** An ignition that loses its feed while the starter turns. */
-    record LostInStart(PartId part, String position) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
-        }
-    }
+    record LostInStart(PartId part, String position) implements AboutPart, ToFix {}
 
     /** A two-speed motor whose high speed can be switched in while the low one does not run. */
-    record HighBeforeLow(PartId part) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
-        }
-    }
+    record HighBeforeLow(PartId part) implements AboutPart, ToFix {}
 
     /** A relay that feeds more than one motor. */
-    record TwoMotorsOneRelay(PartId part, int motors) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record TwoMotorsOneRelay(PartId part, int motors) implements AboutPart, ToConsider {}
 
     /** A gauge and a sender made for different ranges. */
     record FamiliesDiffer(
             PartId part, PartId sender, String gauge, String made, List<Edit> remedies)
-            implements AboutPart {
+            implements AboutPart, ToFix {
         public FamiliesDiffer {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** A flasher unit that does not flash right with the lamps it has. */
-    record FlasherLoad(PartId part, Watts load, Watts made) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
-        }
-    }
+    record FlasherLoad(PartId part, Watts load, Watts made) implements AboutPart, ToFix {}
 
     /** A source that does not carry what is on at road speed: the battery pays the rest. */
-    record SourceTooSmall(PartId part, Amps drawn, Amps given) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record SourceTooSmall(PartId part, Amps drawn, Amps given) implements AboutPart, ToConsider {}
 
     /** An earth point that a gauge shares with a heavy load: its reading moves with the load. */
-    record EarthShared(PartId part, PartId gauge, Amps amps) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record EarthShared(PartId part, PartId gauge, Amps amps) implements AboutPart, ToConsider {}
 
     /** A guard that may open together with, or before, one behind it. */
-    record NotSelective(PartId part, FuseSeat main, FuseSeat branch) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record NotSelective(PartId part, FuseSeat main, FuseSeat branch)
+            implements AboutPart, ToConsider {}
 
     /** A lamp that does not get the volts for its light. */
-    record LampDim(PartId part, Ratio light, Volts volts) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record LampDim(PartId part, Ratio light, Volts volts) implements AboutPart, ToConsider {}
 
     /** A magneto whose kill lead is not earthed when the key is off. */
-    record MagnetoNeverStops(PartId part) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
-        }
-    }
+    record MagnetoNeverStops(PartId part) implements AboutPart, Danger {}
 
     /** A magneto whose kill lead gets volts. */
-    record MagnetoFed(PartId part, Volts volts) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
-        }
-    }
+    record MagnetoFed(PartId part, Volts volts) implements AboutPart, Danger {}
 
     /** A lead stated to end at its guard that is longer than within reach. */
-    record GuardFar(WireId wire, Metres length) implements AboutWire {
-        @Override
-        public Severity severity() {
-            return Severity.ADVISE;
-        }
-    }
+    record GuardFar(WireId wire, Metres length) implements AboutWire, ToConsider {}
 
     /** A bundle in whose middle a wire passes its limit. */
     record BundleTooHot(
             WireId wire, String bundle, Celsius reaches, Celsius limit, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, Danger {
         public BundleTooHot {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** A terminal at the end of a wire that carries more than it can for good. */
     record TerminalOverloaded(
             WireId wire, Terminal terminal, Amps carried, Amps carries, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, ToFix {
         public TerminalOverloaded {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
     }
 
     /** A fuse that carries the load and opens on its inrush. */
     record FuseOpensOnInrush(FuseSeat fuse, Seconds after, List<Edit> remedies)
-            implements AboutPart {
+            implements AboutPart, ToFix {
         public FuseOpensOnInrush {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.FIX;
         }
 
         @Override
@@ -462,54 +322,34 @@ public sealed interface Finding {
 
     /** A cover that does not hold the volts of its wire. */
     record CoverTooWeak(WireId wire, Volts holds, Volts sees, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, Danger {
         public CoverTooWeak {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.DANGER;
         }
     }
 
     /** A wire of another colour than the scheme of the house asks for what it is for. */
     record ColourNotOfScheme(
             WireId wire, Purpose purpose, WireColour wears, WireColour wanted, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, ToKnow {
         public ColourNotOfScheme {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.NOTE;
         }
     }
 
     /** A main feed taken from another post than the rule of the house asks. */
     record FeedFromOtherPost(WireId wire, Terminal wanted, List<Edit> remedies)
-            implements AboutWire {
+            implements AboutWire, ToKnow {
         public FeedFromOtherPost {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.NOTE;
         }
     }
 
     /** A fuse where the house wants a breaker. */
     record FuseNotBreaker(FuseSeat fuse, FuseType wanted, List<Edit> remedies)
-            implements AboutPart {
+            implements AboutPart, ToKnow {
         public FuseNotBreaker {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.NOTE;
         }
 
         @Override
@@ -519,22 +359,12 @@ public sealed interface Finding {
     }
 
     /** A case that returns through the body where the house returns by wire. */
-    record ReturnsByBody(PartId part, List<Edit> remedies) implements AboutPart {
+    record ReturnsByBody(PartId part, List<Edit> remedies) implements AboutPart, ToKnow {
         public ReturnsByBody {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.NOTE;
         }
     }
 
     /** An alternator that is woken otherwise than the house has it. */
-    record WakesOtherwise(PartId part) implements AboutPart {
-        @Override
-        public Severity severity() {
-            return Severity.NOTE;
-        }
-    }
+    record WakesOtherwise(PartId part) implements AboutPart, ToKnow {}
 }
