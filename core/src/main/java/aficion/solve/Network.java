@@ -13,19 +13,13 @@ import java.util.Arrays;
  * stay as they have been put. What a branch is may change; between which nodes it lies may not.
  *
  * <p>The ordering of the matrix is worked out once. What is straight and stays is eliminated once
- * for each change of it; Newton's method works on the nodes that {@link Bends} touch, and begins
- * where the last search ended. Nodes that hang together without a way to the reference are found by
- * connectivity, never from volts, and held there by one conductance each. Solving allocates
- * nothing.
+ * for each change of it; {@link Newton} works on the nodes that bending branches touch. Nodes that
+ * hang together without a way to the reference are found by connectivity, never from volts, and
+ * held there by one conductance each. Solving allocates nothing.
  *
  * <p>One network serves one thread.
  */
 public final class Network {
-    private static final int MOST_STEPS = 200;
-
-    /** So many steps at most are taken with one slope. */
-    private static final int MOST_SHIFTS = 6;
-
     private static final Aspect[] ASPECTS = Aspect.values();
 
     private final Netlist netlist;
@@ -50,19 +44,14 @@ public final class Network {
     private final int[] entry;
     private final int[] rank;
     private final int[] bendOf;
-    private final int[] bending;
-    private final int[] bendA;
-    private final int[] bendB;
-    private final int[] bendEntry;
     private final Bends bends;
+    private final Newton newton;
 
     private final double[] volts;
     private final double[] work;
     private final Islands islands;
     private boolean stale = true;
     private boolean parted = true;
-    private boolean factored;
-    private int steps;
     private int disturbed = Branch.NONE;
     private double leakA;
     private double leakB;
@@ -114,12 +103,9 @@ public final class Network {
         matrix = new Conductances(pattern.order);
         rank = pattern.rank;
         entry = pattern.entry;
-        bending = pattern.bending;
         bendOf = pattern.bendOf;
-        bendA = pattern.bendA;
-        bendB = pattern.bendB;
-        bendEntry = pattern.bendEntry;
-        bends = new Bends(bending.length, accuracy);
+        bends = new Bends(pattern.bending.length, accuracy);
+        newton = new Newton(matrix, bends, pattern);
         volts = new double[rank.length];
         work = new double[rank.length - 1];
         islands = new Islands(rank.length);
@@ -400,12 +386,8 @@ public final class Network {
         if (stale && !restamp()) {
             return false;
         }
-        bends.forgiveTurns();
-        if (!search()) {
-            bends.restart();
-            if (!search()) {
-                return false;
-            }
+        if (!newton.solve()) {
+            return false;
         }
         matrix.spread(work);
         for (int node = 1; node < volts.length; node++) {
@@ -416,7 +398,7 @@ public final class Network {
 
     /** Steps the last search took. */
     public int steps() {
-        return steps;
+        return newton.steps();
     }
 
     private boolean restamp() {
@@ -427,7 +409,7 @@ public final class Network {
         matrix.clear();
         for (int i = 0; i < size; i++) {
             if (bendOf[i] < 0 && conducts[i]) {
-                stamp(rank[a[i]], rank[b[i]], entry[i], siemens[i]);
+                matrix.addBetween(rank[a[i]], rank[b[i]], entry[i], siemens[i]);
             }
         }
         if (disturbed >= 0) {
@@ -439,89 +421,14 @@ public final class Network {
                 matrix.addLeak(rank[node], 1);
             }
         }
-        factored = false;
+        newton.forget();
         stale = !matrix.reduce();
         return !stale;
-    }
-
-    /**
-     * Newton's method; while every branch is near, with the slopes of the last step, so that only
-     * the injections are new. The first step takes the slopes of the last search where they serve.
-     */
-    private boolean search() {
-        boolean near = factored && !bends.sloped();
-        for (steps = 1; steps <= MOST_STEPS; steps++) {
-            if (near) {
-                matrix.again();
-            } else {
-                matrix.begin();
-                for (int k = 0; k < bending.length; k++) {
-                    stamp(bendA[k], bendB[k], bendEntry[k], bends.slope[k]);
-                }
-                factored = matrix.factor();
-                if (!factored) {
-                    return false;
-                }
-                bends.forgetSlopes();
-            }
-            for (int k = 0; k < bending.length; k++) {
-                double offset = bends.offset[k];
-                if (offset != 0) {
-                    inject(bendA[k], -offset);
-                    inject(bendB[k], offset);
-                }
-            }
-            matrix.solve();
-            var worst = advance();
-            if (worst == Bends.Distance.NONE) {
-                return true;
-            }
-            near = worst == Bends.Distance.NEAR && steps % MOST_SHIFTS != 0;
-            for (int k = 0; k < bending.length; k++) {
-                if (near) {
-                    bends.shift(k);
-                } else {
-                    bends.touch(k);
-                }
-            }
-        }
-        return false;
-    }
-
-    private Bends.Distance advance() {
-        var worst = Bends.Distance.NONE;
-        for (int k = 0; k < bending.length; k++) {
-            var distance = bends.advance(k, found(bendA[k]) - found(bendB[k]));
-            if (distance.compareTo(worst) > 0) {
-                worst = distance;
-            }
-        }
-        return worst;
     }
 
     private void leak(int node, double conductance) {
         if (node > 0) {
             matrix.addLeak(rank[node], conductance);
-        }
-    }
-
-    private double found(int rank) {
-        return rank < 0 ? 0 : matrix.volts(rank);
-    }
-
-    private void inject(int rank, double amps) {
-        if (rank >= 0) {
-            matrix.inject(rank, amps);
-        }
-    }
-
-    private void stamp(int rankA, int rankB, int at, double conductance) {
-        if (at >= 0) {
-            matrix.addLink(at, conductance);
-        } else if (rankB < 0 && rankA >= 0) {
-            matrix.addLeak(rankA, conductance);
-        } else if (rankA < 0 && rankB >= 0) {
-            matrix.addLeak(rankB, conductance);
         }
     }
 

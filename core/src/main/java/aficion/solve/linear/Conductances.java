@@ -74,6 +74,21 @@ public final class Conductances {
         link[entry] += siemens;
     }
 
+    /**
+     * Adds a conductance between two nodes by their ranks; a rank below zero is the reference.
+     *
+     * @param link the place of the link between them; below zero where there is none
+     */
+    public void addBetween(int rankA, int rankB, int link, double conductance) {
+        if (link >= 0) {
+            addLink(link, conductance);
+        } else if (rankB < 0 && rankA >= 0) {
+            addLeak(rankA, conductance);
+        } else if (rankA < 0 && rankB >= 0) {
+            addLeak(rankB, conductance);
+        }
+    }
+
     /** Adds a conductance, zero or more, from a node to the reference. */
     public void addLeak(int rank, double siemens) {
         leak[rank] += siemens;
