@@ -1,6 +1,7 @@
 package aficion.check;
 
 import aficion.job.LoadKind;
+import aficion.job.PartId;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
@@ -28,7 +29,7 @@ final class InterlockRule implements Rule {
     }
 
     private static boolean lowRuns(
-            OperatingPoint point, aficion.job.PartId part, LoadKind.TwoSpeedMotor motor) {
+            OperatingPoint point, PartId part, LoadKind.TwoSpeedMotor motor) {
         return point.through(part, "53").map(Amps::value).map(Math::abs).orElse(0.0)
                 > RUNS * motor.low().value();
     }

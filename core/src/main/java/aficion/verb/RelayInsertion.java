@@ -1,5 +1,6 @@
 package aficion.verb;
 
+import aficion.catalogue.Colour;
 import aficion.catalogue.Conductors;
 import aficion.job.ControlKind;
 import aficion.job.End;
@@ -102,7 +103,7 @@ public final class RelayInsertion {
     }
 
     private static WireColour black() {
-        return WireColour.plain(aficion.catalogue.Colour.BLACK);
+        return WireColour.plain(Colour.BLACK);
     }
 
     private Wire thin() {

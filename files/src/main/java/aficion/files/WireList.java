@@ -22,6 +22,7 @@ import aficion.job.edit.Edit.Deed;
 import aficion.job.edit.NewNames;
 import aficion.quantity.Metres;
 import aficion.quantity.UserUnits;
+import aficion.verb.Ends;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayList;
@@ -363,7 +364,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             if (size.isEmpty() && !text.isEmpty()) {
                 problems.add(new Problem(row, Trouble.NO_SIZE, text));
             }
-            return size.orElseGet(() -> aficion.verb.Ends.thinnest(now));
+            return size.orElseGet(() -> Ends.thinnest(now));
         }
 
         private RunLength length(int row, String text) {

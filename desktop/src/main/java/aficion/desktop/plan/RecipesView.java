@@ -8,7 +8,7 @@ import aficion.files.Library;
 import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
-import aficion.job.edit.Edit;
+import aficion.job.Wire;
 import aficion.job.edit.History;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
@@ -252,26 +252,33 @@ public final class RecipesView extends BorderPane {
         }
     }
 
+    /** What it brings, and what it changes of what is there. */
     private String summary(Fit.Fits fits) {
-        var job = fits.job();
-        var own = job.wiresOf(fits.circuit().id());
-        var resized =
-                edits(fits.edit()).stream()
-                        .filter(edit ->
-                                edit instanceof Edit.Resize(var wire, _)
-                                        && bench.job().find(wire).isPresent())
-                        .map(edit -> job.wire(((Edit.Resize) edit).wire()).number())
-                        .distinct()
-                        .toList();
-        int parts = job.parts().size() - bench.job().parts().size();
-        return Words.of("recipes.brings", own.size(), parts)
-                + (resized.isEmpty()
-                        ? ""
-                        : " " + Words.of("recipes.thickens", String.join(", ", resized)));
+        var before = bench.job();
+        var after = fits.job();
+        var thickened =
+                before.wires().stream()
+                        .filter(wire -> !after.wire(wire.id()).size().equals(wire.size()))
+                        .map(Wire::number);
+        var led =
+                before.wires().stream()
+                        .filter(wire -> !after.wire(wire.id()).terminals().equals(wire.terminals()))
+                        .map(Wire::number);
+        var refitted =
+                before.parts().stream()
+                        .filter(part -> !after.part(part.id()).kind().equals(part.kind()))
+                        .map(part -> part.id().value());
+        int wires = after.wiresOf(fits.circuit().id()).size();
+        int parts = after.parts().size() - before.parts().size();
+        return Words.of("recipes.brings", wires, parts)
+                + changes("recipes.thickens", thickened)
+                + changes("recipes.leads", led)
+                + changes("recipes.refits", refitted);
     }
 
-    private static List<Edit> edits(Edit edit) {
-        return edit instanceof Edit.Together(_, var edits) ? edits : List.of(edit);
+    private static String changes(String key, Stream<String> what) {
+        var names = String.join(", ", what.toList());
+        return names.isEmpty() ? "" : " " + Words.of(key, names);
     }
 
     private void offer(Optional<Fit.Fits> fits) {

@@ -20,6 +20,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The rules of a house to be answered, each answer with its reason beside it. */
@@ -99,15 +100,13 @@ final class RulesForm extends VBox {
         return Texts.wrapped(Words.of(key), "quiet");
     }
 
-    private static HBox row(String name, Node field, Label why) {
+    private static HBox row(String name, Region field, Label why) {
         var label = Texts.wrapped(name, "strong");
         label.setMinWidth(NAME);
         label.setPrefWidth(NAME);
         field.setAccessibleText(name);
-        if (field instanceof javafx.scene.layout.Region region) {
-            region.setMinWidth(ANSWER);
-            region.setPrefWidth(ANSWER);
-        }
+        field.setMinWidth(ANSWER);
+        field.setPrefWidth(ANSWER);
         HBox.setHgrow(why, Priority.ALWAYS);
         why.setMaxWidth(Double.MAX_VALUE);
         var row = new HBox(12, label, field, why);

@@ -1,5 +1,6 @@
 package aficion.desktop.theme;
 
+import aficion.catalogue.Colour;
 import aficion.diagram.Lettering;
 import aficion.job.Job;
 import aficion.quantity.UserUnits;
@@ -56,7 +57,7 @@ public final class Theme {
         }
     }
 
-    public static Color colour(aficion.catalogue.Colour colour) {
+    public static Color colour(Colour colour) {
         int rgb = colour.rgb();
         return Color.rgb(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255);
     }

@@ -2,6 +2,7 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.check.Finding;
 import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
 import aficion.job.Colouring;
@@ -109,6 +110,7 @@ class CraftTest extends WindowTest {
         push(KeyCode.CONTROL, KeyCode.R);
         settle();
         choose("rules-return", School.WIRE_RETURN);
+        choose("rules-overload", School.SELF_RESETTING);
         interact(() -> ((ComboBox<?>) node("colouring")).getSelectionModel().select(1));
         interact(() -> ((TextArea) node("rules-law")).setText("Two stop lamps."));
         clickOn(node("rules-apply"));
@@ -120,7 +122,8 @@ class CraftTest extends WindowTest {
         assertThat(rules.colours().orElseThrow()).isInstanceOf(Colouring.ByScheme.class);
         assertThat(text("undo")).isEqualTo("Undo: Change the house rules");
         assertThat(bench.assessed().get().orElseThrow().findings())
-                .anyMatch(finding -> finding.rule().equals("ColourNotOfScheme"));
+                .extracting(Finding::rule)
+                .contains("ColourNotOfScheme", "FuseNotBreaker", "ReturnsByBody");
         push(KeyCode.CONTROL, KeyCode.Z);
         settle();
         assertThat(bench.job().rules()).isEqualTo(HouseRules.USUAL.withLaw(""));

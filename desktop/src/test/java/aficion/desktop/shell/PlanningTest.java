@@ -6,11 +6,18 @@ import aficion.check.Finding;
 import aficion.check.Severity;
 import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
+import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.HouseRules;
+import aficion.job.Job;
 import aficion.job.LoadKind;
+import aficion.job.School;
+import aficion.job.Vehicle;
 import aficion.job.WireId;
+import aficion.quantity.Volts;
+import aficion.recipe.Insertion;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -189,6 +196,30 @@ class PlanningTest extends WindowTest {
         clickOn("#undo");
         settle();
         assertThat(bench.job()).isEqualTo(before);
+    }
+
+    /** In a house that feeds from the alternator, the feed follows when the alternator comes. */
+    @Test
+    void whatIsChangedOfWhatIsThereIsSaid() {
+        var car =
+                new Vehicle(
+                        "test",
+                        1960,
+                        new Volts(12),
+                        Vehicle.Pole.NEGATIVE,
+                        Optional.of(Vehicle.Sort.CAR));
+        var rules = HouseRules.USUAL.withSchool(School.FROM_ALTERNATOR);
+        var job = Job.empty(car, rules);
+        for (var proposal : RecipeBook.proposals(Vehicle.Sort.CAR, rules).subList(0, 4)) {
+            var fit = Insertion.of(job, proposal.recipe(), proposal.answers());
+            job = ((Insertion.Fit.Fits) fit).job();
+        }
+        var before = job;
+        onScreen(() -> bench.take(before));
+        push(KeyCode.INSERT);
+        write("recipe-search", "alternator with lamp");
+        until(() -> !((Button) node("recipe-insert")).isDisabled());
+        assertThat(text("recipe-brings")).contains("Leads 2.01 elsewhere.");
     }
 
     @Test
