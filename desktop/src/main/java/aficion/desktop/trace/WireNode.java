@@ -189,12 +189,21 @@ final class WireNode extends Group {
         return words;
     }
 
-    /** The middle of the longest stretch, or another place on the wire where its label is not. */
+    /**
+     * The middle of the longest stretch, or another place on the wire where its label is not; on a
+     * short wire beside it, across from the label.
+     */
     private Point place(double width) {
         return places().stream()
                 .filter(at -> !coversLabel(at, width))
                 .findFirst()
-                .orElseGet(() -> places().getFirst());
+                .orElseGet(() -> acrossFromLabel(places().getFirst()));
+    }
+
+    private Point acrossFromLabel(Point at) {
+        boolean above = label.box().y() + label.box().height() / 2 < at.y();
+        double aside = PILL / 2 + 4;
+        return new Point(at.x(), at.y() + (above ? aside : -aside));
     }
 
     private boolean coversLabel(Point at, double width) {
