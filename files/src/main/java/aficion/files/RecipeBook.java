@@ -20,6 +20,7 @@ import aficion.recipe.Place;
 import aficion.recipe.Proposal;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
+import aficion.words.Wording;
 import aficion.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -30,6 +31,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
@@ -63,11 +65,15 @@ public final class RecipeBook {
                         .filter(name -> !name.isBlank())
                         .map(name -> MAPPER.readTree(resource(name + ".json")))
                         .toList();
+
+        static final Map<Wording, List<Recipe>> RECIPES = new ConcurrentHashMap<>();
     }
 
     /** The recipes that ship with the program, in working order and in the words of the user. */
     public static List<Recipe> shipped() {
-        return Shipped.TREES.stream().map(tree -> recipe(tree, Words::said)).toList();
+        return Shipped.RECIPES.computeIfAbsent(
+                Words.wording(),
+                wording -> Shipped.TREES.stream().map(tree -> recipe(tree, wording::of)).toList());
     }
 
     /** What a kind of vehicle mostly needs in a house, each after what it is joined to. */

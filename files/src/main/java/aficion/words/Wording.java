@@ -33,7 +33,7 @@ public enum Wording {
     }
 
     /** A text of the program in these words. */
-    String of(String text) {
+    public String of(String text) {
         return switch (this) {
             case BRITISH -> text;
             case AMERICAN ->

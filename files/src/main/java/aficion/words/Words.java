@@ -32,6 +32,11 @@ public final class Words {
                 : new MessageFormat(pattern, Locale.ROOT).format(arguments);
     }
 
+    /** The words that are spoken now. */
+    public static Wording wording() {
+        return wording;
+    }
+
     /** A text that ships with the program as data, in the words of the user. */
     public static String said(String text) {
         return wording.of(text);

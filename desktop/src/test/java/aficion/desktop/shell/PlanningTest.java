@@ -46,6 +46,10 @@ class PlanningTest extends WindowTest {
         interact(() -> ((TextField) node(id)).setText(text));
     }
 
+    private String chosen(String box) {
+        return ((ComboBox<?>) node(box)).getButtonCell().getText();
+    }
+
     private boolean isOpen(String id) {
         return byId(id).isPresent();
     }
@@ -59,6 +63,9 @@ class PlanningTest extends WindowTest {
         push(KeyCode.DOWN);
         push(KeyCode.ENTER);
         assertShows("Tail and instruments");
+        assertThat(chosen("new-job-charging"))
+                .isEqualTo("Charging, flywheel alternator, two wires");
+        assertThat(chosen("new-job-ignition")).isEqualTo("Ignition, points");
         interact(() -> ((ComboBox<?>) node("colouring")).getSelectionModel().select(1));
         clickOn(node("new-job-begin"));
         until(() -> !isOpen("new-job"));
