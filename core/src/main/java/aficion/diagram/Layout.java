@@ -286,8 +286,8 @@ public final class Layout {
      * wire.
      */
     private boolean earthFlag(Wire wire) {
-        boolean toEarth = !bodies.containsKey(wire.to().terminal().part());
-        boolean fromEarth = !bodies.containsKey(wire.from().terminal().part());
+        boolean toEarth = isEarthEnd(wire, wire.to().terminal());
+        boolean fromEarth = isEarthEnd(wire, wire.from().terminal());
         if (!toEarth && !fromEarth) {
             return false;
         }
@@ -297,6 +297,12 @@ public final class Layout {
         var points = List.of(flag.from(), flag.at());
         strokes.add(new Stroke(wire.id(), toEarth ? points : points.reversed(), List.of()));
         return true;
+    }
+
+    /** An earth point that is not drawn, or is not drawn for this wire. */
+    private boolean isEarthEnd(Wire wire, Terminal end) {
+        return !bodies.containsKey(end.part())
+                || placement.isFlag(wire) && Placement.isEarth(job.part(end.part()));
     }
 
     private void mount(Placement.Spot spot) {

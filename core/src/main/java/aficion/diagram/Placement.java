@@ -94,6 +94,13 @@ final class Placement {
         return returns && isEarth(part) ? outline.mirrored() : outline;
     }
 
+    /** Whether a wire to earth has a flag at its part rather than a line to its earth point. */
+    boolean isFlag(Wire wire) {
+        return !returns
+                && isEarth(job.part(wire.from().terminal().part()))
+                        != isEarth(job.part(wire.to().terminal().part()));
+    }
+
     private Set<String> usedPins(Part part) {
         return wires.stream()
                 .flatMap(wire -> wire.terminals().stream())
@@ -131,7 +138,8 @@ final class Placement {
         for (var wire : wires) {
             var from = wire.from().terminal();
             var to = wire.to().terminal();
-            if (columnOf.containsKey(from.part()) && columnOf.containsKey(to.part())) {
+            boolean drawn = columnOf.containsKey(from.part()) && columnOf.containsKey(to.part());
+            if (drawn && !isFlag(wire)) {
                 boolean onwards = columnOf.get(from.part()) <= columnOf.get(to.part());
                 link(onwards ? from : to, onwards ? to : from, columnOf, items, links, order);
             }
@@ -246,7 +254,7 @@ final class Placement {
 
     private List<PartId> feeders(PartId part) {
         return wires.stream()
-                .filter(wire -> wire.to().terminal().part().equals(part))
+                .filter(wire -> wire.to().terminal().part().equals(part) && !isFlag(wire))
                 .map(wire -> wire.from().terminal().part())
                 .filter(parts::containsKey)
                 .filter(other -> !other.equals(part))
@@ -255,7 +263,7 @@ final class Placement {
 
     private List<PartId> followers(PartId part) {
         return wires.stream()
-                .filter(wire -> wire.from().terminal().part().equals(part))
+                .filter(wire -> wire.from().terminal().part().equals(part) && !isFlag(wire))
                 .sorted(
                         Comparator.comparingInt(wire ->
                                 outlines.get(part).seat(wire.from().terminal().pin()).row()))

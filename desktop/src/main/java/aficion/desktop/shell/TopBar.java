@@ -33,6 +33,11 @@ final class TopBar extends HBox {
                     "menu.print.csv",
                     "menu.print.svg");
 
+    /** So much is seen of what undo would undo, and of the vehicle's name, at the least. */
+    private static final double UNDO = 120;
+
+    private static final double NAME = 110;
+
     private final Workbench bench;
     private final JobFiles files;
     private final Label job = Texts.label("", "job-name");
@@ -53,13 +58,19 @@ final class TopBar extends HBox {
         undo.setId("undo");
         redo.setId("redo");
         undo.setMaxWidth(236);
+        undo.setMinWidth(UNDO);
+        redo.setMinWidth(USE_PREF_SIZE);
+        job.setMinWidth(NAME);
+        saved.setMinWidth(USE_PREF_SIZE);
+        var brand = Texts.label(Words.of("app.name"), "brand");
+        brand.setMinWidth(USE_PREF_SIZE);
         var doing = new ArrayList<>(commands.of(Command.Group.DO));
         doing.addAll(commands.of(Command.Group.TRY));
         var all = new ArrayList<>(commands.of(Command.Group.JOB));
         all.removeIf(command -> PRINT.contains(command.name()));
         getChildren()
                 .addAll(
-                        Texts.label(Words.of("app.name"), "brand"),
+                        brand,
                         job,
                         vehicle,
                         saved,
@@ -84,6 +95,7 @@ final class TopBar extends HBox {
     private static MenuButton menu(String key, List<Command> commands) {
         var menu = new MenuButton(Words.of("top." + key));
         menu.setId(key);
+        menu.setMinWidth(USE_PREF_SIZE);
         commands.forEach(command -> menu.getItems().add(item(command)));
         menu.setOnShowing(_ -> {
             for (int i = 0; i < commands.size(); i++) {
