@@ -4,20 +4,27 @@ import aficion.desktop.theme.Texts;
 import aficion.words.Words;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** Every key, and the words of the trade. */
+/** What the screen that was shown is for, every key, and the words of the trade. */
 final class HelpView extends BorderPane {
     private static final double COLUMN = 380;
 
-    HelpView(Commands commands, Runnable close) {
+    private final Button back;
+
+    /**
+     * @param screen the screen that was shown
+     * @param close puts this view away
+     */
+    HelpView(Commands commands, String screen, Runnable close) {
         setId("help");
         getStyleClass().add("recipes");
-        var back = Texts.button(Words.of("recipes.close"), "plain-button", close);
+        back = Texts.button(Words.of("recipes.close"), "plain-button", close);
         back.setId("help-close");
         var head =
                 new HBox(
@@ -26,7 +33,10 @@ final class HelpView extends BorderPane {
                         Texts.spring(),
                         back);
         head.getStyleClass().add("recipe-head");
-        setTop(head);
+        var says = Texts.wrapped(Words.of("help.screen." + screen));
+        says.setId("help-screen");
+        says.getStyleClass().add("recipe-head");
+        setTop(new VBox(head, says));
         var columns = new FlowPane(28, 18);
         columns.getStyleClass().add("recipe-head");
         for (var group : Command.Group.values()) {
@@ -38,6 +48,11 @@ final class HelpView extends BorderPane {
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("bench-scroll");
         setCenter(scroll);
+    }
+
+    /** Takes the keyboard, so that it goes nowhere else. */
+    void ready() {
+        back.requestFocus();
     }
 
     private static VBox keys(Commands commands, Command.Group group) {

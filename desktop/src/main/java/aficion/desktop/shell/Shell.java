@@ -60,6 +60,9 @@ public final class Shell extends BorderPane {
     private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
     private Runnable ending = () -> {};
 
+    /** What the help lies over. */
+    private Optional<Node> helped = Optional.empty();
+
     /** A view by work. */
     public enum View {
         TRACE("view.trace", KeyCode.DIGIT1),
@@ -206,11 +209,24 @@ public final class Shell extends BorderPane {
         bench.focus().get().ifPresent(files::keepRecipe);
     }
 
-    /** Opens the sheet of keys and the glossary. */
+    /** Opens what is to be known of the screen that is shown, the keys and the glossary. */
     void help() {
-        if (!isTakenOver()) {
-            takeOver(new HelpView(commands, this::back));
+        if (helped.isEmpty()) {
+            var under = getCenter();
+            var screen = isTakenOver() ? under.getId() : shown().name().toLowerCase(Locale.ROOT);
+            helped = Optional.of(under);
+            var help = new HelpView(commands, screen, this::back);
+            takeOver(help);
+            help.ready();
         }
+    }
+
+    private View shown() {
+        return tabs.entrySet().stream()
+                .filter(tab -> tab.getValue().isSelected())
+                .findFirst()
+                .map(Map.Entry::getKey)
+                .orElse(View.TRACE);
     }
 
     /** Opens the rules of the house. */
@@ -268,7 +284,7 @@ public final class Shell extends BorderPane {
     /** Asks what has to be known of a vehicle, when what is on the bench may be put away. */
     void newJob() {
         if (files.mayLeave()) {
-            back();
+            backToPath();
             var view = new NewJobView(bench, this::back);
             ending = view::dispose;
             takeOver(view);
@@ -285,7 +301,15 @@ public final class Shell extends BorderPane {
         return getCenter() != centre;
     }
 
+    /** From the help to what it lies over, else to path and inspector. */
     private void back() {
+        if (helped.isPresent()) {
+            var under = helped.get();
+            helped = Optional.empty();
+            setCenter(under);
+            setRight(under == centre ? inspector : null);
+            return;
+        }
         ending.run();
         ending = () -> {};
         setCenter(centre);
@@ -293,10 +317,14 @@ public final class Shell extends BorderPane {
         circuits.requestFocus();
     }
 
-    public void show(View view) {
-        if (isTakenOver()) {
+    private void backToPath() {
+        while (isTakenOver()) {
             back();
         }
+    }
+
+    public void show(View view) {
+        backToPath();
         tabs.get(view).setSelected(true);
         middle.getChildren().setAll(views.get(view));
     }

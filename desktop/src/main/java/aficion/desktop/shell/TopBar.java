@@ -58,7 +58,6 @@ final class TopBar extends HBox {
         undo.setId("undo");
         redo.setId("redo");
         undo.setMaxWidth(236);
-        undo.setMinWidth(UNDO);
         redo.setMinWidth(USE_PREF_SIZE);
         job.setMinWidth(NAME);
         saved.setMinWidth(USE_PREF_SIZE);
@@ -147,6 +146,7 @@ final class TopBar extends HBox {
                         Words.of("pole", now.earthed())));
         saved.setText(savedText());
         label(undo, "top.undo", bench.history().get().undoable());
+        undo.setMinWidth(undo.isDisabled() ? USE_PREF_SIZE : UNDO);
         label(redo, "top.redo", bench.history().get().redoable());
     }
 

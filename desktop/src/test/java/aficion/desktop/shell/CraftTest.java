@@ -195,8 +195,7 @@ class CraftTest extends WindowTest {
     void everythingThatCanBePressedHasAName() {
         focusOn("5");
         onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
-        for (var command :
-                List.of("", "Part from the shelf", "House rules", "New job", "Keys and words")) {
+        for (var command : List.of("", "Part from the shelf", "House rules", "New job", "Help")) {
             if (!command.isEmpty()) {
                 search(command);
             }

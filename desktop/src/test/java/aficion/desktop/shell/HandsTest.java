@@ -331,7 +331,14 @@ class HandsTest extends WindowTest {
 
     @Test
     void helpListsEveryKeyAndTheWordsOfTheTrade() {
+        key(KeyCode.CONTROL, KeyCode.R);
         key(KeyCode.F1);
+        assertThat(text("help-screen")).startsWith("How this house works.");
+        key(KeyCode.ESCAPE);
+        assertThat(byId("rules")).isPresent();
+        key(KeyCode.ESCAPE);
+        key(KeyCode.F1);
+        assertThat(text("help-screen")).startsWith("The path of the circuit in focus");
         assertShows("Relay here");
         assertShows("Ctrl+Z");
         assertShows("Tracer");
