@@ -17,6 +17,7 @@ import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -34,7 +35,7 @@ import java.util.Set;
  */
 public final class Feeds {
     /** A larger fuse guards a feed even where nothing hangs on it yet (typical). */
-    public static final Amps SMALL = new Amps(30);
+    private static final Amps SMALL = new Amps(30);
 
     private static final String ANY = "";
 
@@ -113,6 +114,7 @@ public final class Feeds {
         for (var part : job.parts()) {
             part.kind().seats().stream()
                     .filter(seat -> seat.marking().value() <= SMALL.value())
+                    .filter(seat -> !leadsOnlyOnwards(part.terminal(seat.out())))
                     .forEach(seat -> seats.add(new FuseSeat(part.id(), seat.way())));
         }
         var states =
@@ -126,6 +128,61 @@ public final class Feeds {
                                 .noneMatch(state ->
                                         feedsOthers(seat, state.getKey(), state.getValue())))
                 .toList();
+    }
+
+    /**
+     * Whether joints and the key switch, turned on, are all that stands behind a fuse so far: then
+     * it is a main one, however small.
+     */
+    private boolean leadsOnlyOnwards(Terminal out) {
+        var seen = new HashSet<>(Set.of(out));
+        var open = new ArrayDeque<>(Set.of(out));
+        while (!open.isEmpty()) {
+            var at = open.remove();
+            for (var next : onwards(at)) {
+                var kind = job.part(next.part()).kind();
+                boolean onwards =
+                        kind instanceof JoinKind.Splice
+                                || kind instanceof JoinKind.Connector
+                                || kind instanceof GuardKind
+                                || kind instanceof ControlKind.Switch hand
+                                        && hand.action() == Action.KEY;
+                if (!onwards) {
+                    return false;
+                }
+                if (seen.add(next) && !(kind instanceof GuardKind)) {
+                    open.add(next);
+                }
+            }
+        }
+        return seen.size() > 1;
+    }
+
+    /** What a terminal is joined to: by wires, in a connector, and in the key switch turned on. */
+    private Set<Terminal> onwards(Terminal at) {
+        var next = new HashSet<Terminal>();
+        job.wiresAt(at).forEach(wire -> next.addAll(wire.terminals()));
+        var part = job.part(at.part());
+        switch (part.kind()) {
+            case ControlKind.Switch hand ->
+                    hand.positions().stream()
+                            .filter(position -> !position.springs())
+                            .flatMap(position -> position.joins().stream())
+                            .filter(joined ->
+                                    joined.one().equals(at.pin())
+                                            || joined.other().equals(at.pin()))
+                            .forEach(joined -> {
+                                next.add(part.terminal(joined.one()));
+                                next.add(part.terminal(joined.other()));
+                            });
+            case JoinKind.Connector connector ->
+                    connector.passes().stream()
+                            .flatMap(pass -> pass.across(at.pin()).stream())
+                            .forEach(pin -> next.add(part.terminal(pin)));
+            case SourceKind _, GuardKind _, ControlKind _, LoadKind _, JoinKind _ -> {}
+        }
+        next.remove(at);
+        return next;
     }
 
     /** Whether the output of another fuse goes dead when one is pulled. */

@@ -356,15 +356,17 @@ public final class Insertion {
     }
 
     /**
-     * Whether it would take from a guard what other circuits may need: one that was there before,
-     * or a main one.
+     * Whether it would take from a guard what other circuits may need: from one that was there
+     * before, or from that of a source or of a main feed.
      */
     private boolean weakens(Edit.FitFuse edit) {
-        double least = Feeds.SMALL.value();
-        return edit.way().isEmpty()
+        boolean shared =
+                recipe.group() == Recipe.Group.DISTRIBUTION
+                        || recipe.group() == Recipe.Group.CHARGING
+                        || job.find(edit.part()).isPresent();
+        return shared
+                && edit.way().isEmpty()
                 && now.part(edit.part()).kind().seats().stream()
-                        .map(seat -> seat.marking().value())
-                        .filter(marking -> marking > least || job.find(edit.part()).isPresent())
-                        .anyMatch(marking -> marking > edit.marking().value());
+                        .anyMatch(seat -> seat.marking().value() > edit.marking().value());
     }
 }

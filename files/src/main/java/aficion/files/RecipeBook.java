@@ -43,12 +43,12 @@ import tools.jackson.databind.json.JsonMapper;
  * when} is there only for those answers ({@code side=live}, several joined by {@code &}); a text
  * that begins with {@code $} is the number of that answer, or of {@code system}, the vehicle's
  * volts, times a factor after {@code *}; {@code earth} is always answered, with the earthed pole,
- * and {@code house.switch} and its like with the rules of the house. An option that names a {@code
- * school} is the usual answer of houses that work by it. The end of a wire is a terminal of the
- * recipe's own part, or {@code feed:ignition} (with {@code +fuse} for one of its own), {@code
- * earth:body}, {@code switch:lights.58}, {@code part:alternator.D+}, {@code named:left signal
- * joint.J}, {@code battery:live}. A wire that is {@code optional} is left out where its place is
- * lacking.
+ * {@code sort} with the kind of vehicle, and {@code house.switch} and its like with the rules of
+ * the house. An option that names a {@code school} is the usual answer of houses that work by it.
+ * The end of a wire is a terminal of the recipe's own part, or {@code feed:ignition} (with {@code
+ * +fuse} for one of its own), {@code earth:body}, {@code switch:lights.58}, {@code
+ * part:alternator.D+}, {@code named:left signal joint.J}, {@code battery:live}. A wire that is
+ * {@code optional} is left out where its place is lacking.
  */
 public final class RecipeBook {
     private static final String FOLDER = "/aficion/recipes/";
@@ -194,6 +194,8 @@ public final class RecipeBook {
             JsonNode tree, Vehicle vehicle, Map<String, String> given, UnaryOperator<String> said) {
         var answers = new HashMap<>(given);
         answers.put("earth", vehicle.earthed().name().toLowerCase(Locale.ROOT));
+        answers.put(
+                "sort", vehicle.sort().orElse(Vehicle.Sort.CAR).name().toLowerCase(Locale.ROOT));
         var parts = new ArrayList<Part>();
         var mounts = new HashMap<PartId, JoinKind.Mass>();
         for (var node : tree.path("parts")) {

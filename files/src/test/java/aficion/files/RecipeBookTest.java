@@ -185,6 +185,26 @@ class RecipeBookTest {
         return job;
     }
 
+    /**
+     * A main fuse for all would ask for 10 mm²; the key has a fuse of its own, a motorcycle a small
+     * one.
+     */
+    @ParameterizedTest
+    @CsvSource({"CAR, 6", "MOTORCYCLE, 4", "TRACTOR, 6"})
+    void leadsToTheKeyAreAsThinAsTheyMayBe(Vehicle.Sort sort, double most) {
+        var vehicle =
+                new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE, Optional.of(sort));
+        var job = proposed(Job.empty(vehicle, HouseRules.USUAL));
+        var key =
+                job.parts().stream()
+                        .filter(part -> part.name().equals("key switch"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(key.terminals().stream().flatMap(pin -> job.wiresAt(pin).stream()))
+                .isNotEmpty()
+                .allMatch(wire -> wire.conductor().copper().value() <= most);
+    }
+
     /** What the house answers otherwise goes in that way, with nothing left to say about it. */
     @ParameterizedTest
     @CsvSource({
