@@ -152,17 +152,20 @@ class LibraryTest {
         assertThat(folder.resolve("parts.json")).hasContent("not ours");
     }
 
+    private static Job withHeadlamps() {
+        return vehicle(
+                HouseRules.USUAL,
+                "start-solenoid",
+                "main-feed",
+                "key-switch",
+                "fuses-6",
+                "light-switch",
+                "headlamps-relay");
+    }
+
     @Test
     void aCircuitBecomesARecipeForAnotherVehicle() throws IOException {
-        var job =
-                vehicle(
-                        HouseRules.USUAL,
-                        "start-solenoid",
-                        "main-feed",
-                        "key-switch",
-                        "fuses-6",
-                        "light-switch",
-                        "headlamps-relay");
+        var job = withHeadlamps();
         var circuit = job.circuits().getLast();
         var library = new Library(folder);
         library.keepRecipe(
@@ -192,15 +195,7 @@ class LibraryTest {
     /** Two headlamps alike are asked for once; in a vehicle of 6 V its lamps are of 6.6 V. */
     @Test
     void anOwnRecipeAsksWhatItsLoadsDrawAndFollowsTheVolts() {
-        var job =
-                vehicle(
-                        HouseRules.USUAL,
-                        "start-solenoid",
-                        "main-feed",
-                        "key-switch",
-                        "fuses-6",
-                        "light-switch",
-                        "headlamps-relay");
+        var job = withHeadlamps();
         var own =
                 RecipeBook.read(
                         RecipeMaker.of(job, job.circuits().getLast().id(), "own", "Own", "mine"));

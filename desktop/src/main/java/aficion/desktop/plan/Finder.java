@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -32,18 +33,17 @@ final class Finder<T> extends VBox {
     private List<T> all = List.of();
     private final Label unread = Texts.wrapped("", "danger-text", "recipe-head");
 
-    /** How what is listed is told apart. */
-    interface Naming<T> {
-        String id(T entry);
-
-        String name(T entry);
-
-        /** What it is, in a few quiet words below its name. */
-        String says(T entry);
-
-        /** What it is found by beside its name. */
-        String found(T entry);
-    }
+    /**
+     * How what is listed is told apart.
+     *
+     * @param says what it is, in a few quiet words below its name
+     * @param found what it is found by beside its name
+     */
+    record Naming<T>(
+            Function<T, String> id,
+            Function<T, String> name,
+            Function<T, String> says,
+            Function<T, String> found) {}
 
     /**
      * @param id what the ids of its nodes begin with
@@ -118,7 +118,9 @@ final class Finder<T> extends VBox {
         var words = whole.split("\\s+");
         var found = new ArrayList<T>();
         for (var entry : all) {
-            var said = (naming.name(entry) + " " + naming.found(entry)).toLowerCase(Locale.ROOT);
+            var said =
+                    (naming.name().apply(entry) + " " + naming.found().apply(entry))
+                            .toLowerCase(Locale.ROOT);
             if (Stream.of(words).allMatch(said::contains)) {
                 found.add(entry);
             }
@@ -130,7 +132,7 @@ final class Finder<T> extends VBox {
     }
 
     private boolean isCalled(T entry, String text) {
-        return naming.name(entry).toLowerCase(Locale.ROOT).contains(text);
+        return naming.name().apply(entry).toLowerCase(Locale.ROOT).contains(text);
     }
 
     private final class Cell extends ListCell<T> {
@@ -146,14 +148,14 @@ final class Finder<T> extends VBox {
             setText(null);
             setGraphic(null);
             if (!empty && entry != null) {
-                setId(start + "-" + naming.id(entry));
+                setId(start + "-" + naming.id().apply(entry));
                 setPrefWidth(0);
                 setGraphic(
                         new VBox(
                                 1,
-                                Texts.label(naming.name(entry), "circuit-name"),
-                                Texts.label(naming.says(entry), "quiet")));
-                setAccessibleText(naming.name(entry) + ", " + naming.found(entry));
+                                Texts.label(naming.name().apply(entry), "circuit-name"),
+                                Texts.label(naming.says().apply(entry), "quiet")));
+                setAccessibleText(naming.name().apply(entry) + ", " + naming.found().apply(entry));
             }
         }
     }

@@ -71,7 +71,16 @@ public final class RecipesView extends BorderPane {
         insert = Texts.button(Words.of("recipes.insert"), "main-button", this::insert);
         insert.setId("recipe-insert");
         brings.setId("recipe-brings");
-        finder = new Finder<>("recipe", "recipes", new Naming(), this::choose);
+        finder =
+                new Finder<>(
+                        "recipe",
+                        "recipes",
+                        new Finder.Naming<>(
+                                Recipe::id,
+                                Recipe::name,
+                                RecipesView::group,
+                                recipe -> recipe.says() + " " + group(recipe)),
+                        this::choose);
         var own = library.recipes();
         recipes = Stream.concat(own.all().stream(), RecipeBook.shipped().stream()).toList();
         finder.fill(recipes, own.unread());
@@ -113,26 +122,8 @@ public final class RecipesView extends BorderPane {
         return new VBox(head, path, bottom);
     }
 
-    private static final class Naming implements Finder.Naming<Recipe> {
-        @Override
-        public String id(Recipe recipe) {
-            return recipe.id();
-        }
-
-        @Override
-        public String name(Recipe recipe) {
-            return recipe.name();
-        }
-
-        @Override
-        public String says(Recipe recipe) {
-            return Words.of("recipe.group", recipe.group());
-        }
-
-        @Override
-        public String found(Recipe recipe) {
-            return recipe.says() + " " + says(recipe);
-        }
+    private static String group(Recipe recipe) {
+        return Words.of("recipe.group", recipe.group());
     }
 
     private void choose(Optional<Recipe> chosen) {

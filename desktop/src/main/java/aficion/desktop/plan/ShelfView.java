@@ -34,7 +34,12 @@ public final class ShelfView extends BorderPane {
     private final Library library;
     private final boolean instead;
     private final Runnable close;
-    private final Finder<Entry> finder = new Finder<>("shelf", "shelf", new Naming(), this::choose);
+    private final Finder<Entry> finder =
+            new Finder<>(
+                    "shelf",
+                    "shelf",
+                    new Finder.Naming<>(Entry::id, Entry::name, ShelfView::line, ShelfView::line),
+                    this::choose);
     private final TextField name = new TextField();
     private final Label says = Texts.wrapped("", "quiet");
     private final VBox figures = new VBox(6);
@@ -127,26 +132,8 @@ public final class ShelfView extends BorderPane {
         return pane;
     }
 
-    private static final class Naming implements Finder.Naming<Entry> {
-        @Override
-        public String id(Entry entry) {
-            return entry.id();
-        }
-
-        @Override
-        public String name(Entry entry) {
-            return entry.name();
-        }
-
-        @Override
-        public String says(Entry entry) {
-            return Words.of("shelf", entry.group()) + ", " + entry.says();
-        }
-
-        @Override
-        public String found(Entry entry) {
-            return says(entry);
-        }
+    private static String line(Entry entry) {
+        return Words.of("shelf", entry.group()) + ", " + entry.says();
     }
 
     private void choose(Optional<Entry> entry) {

@@ -45,7 +45,8 @@ public final class Inquiry {
 
     /**
      * Works out something that is to be done, for the job as it is when that is done: begun again
-     * where the job has changed meanwhile, never overtaken.
+     * where the job has changed meanwhile, never overtaken; dropped when another vehicle's job has
+     * been opened.
      */
     public <T> void prepare(Function<Job, T> work, Consumer<T> then) {
         var job = bench.job();
@@ -54,7 +55,7 @@ public final class Inquiry {
                 made -> {
                     if (bench.job() == job) {
                         then.accept(made);
-                    } else {
+                    } else if (bench.job().vehicle().equals(job.vehicle())) {
                         prepare(work, then);
                     }
                 });
