@@ -10,7 +10,7 @@ final class WakeUpRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var job = assessment.job();
-        return job.rules().school(School.Question.WAKE_UP) == School.ONE_WIRE
+        return job.rules().workBy(School.ONE_WIRE)
                 ? job.parts().stream()
                         .filter(part ->
                                 part.kind() instanceof Alternator alternator

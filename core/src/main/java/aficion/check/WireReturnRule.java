@@ -17,7 +17,7 @@ final class WireReturnRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var job = assessment.job();
-        return job.rules().school(School.Question.RETURN) == School.WIRE_RETURN
+        return job.rules().workBy(School.WIRE_RETURN)
                 ? job.parts().stream()
                         .filter(part -> part.kind().consumes() && isOnBody(job, part))
                         .flatMap(part -> found(job, part).stream())

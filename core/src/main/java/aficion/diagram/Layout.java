@@ -37,8 +37,9 @@ public final class Layout {
     /** Rows under which the names of the lanes stand. */
     private static final int HEAD_ROWS = 2;
 
+    /** Room for tracks and words behind a column, with the earth signs before the work. */
     private static final int COLUMN_GAP = 6;
-    private static final int WORK_GAP = 6;
+
     private static final int JUMP_ROOM = 4;
 
     /** Where in the channel behind a column a joint stands, clear of earth signs. */
@@ -76,7 +77,7 @@ public final class Layout {
         this.bottom =
                 placement.spots.values().stream().mapToInt(Placement.Spot::bottom).max().orElse(0)
                         + 5;
-        this.router = new Router(right + 16, bottom + 1, right - WORK_GAP + 1);
+        this.router = new Router(right + 16, bottom + 1, right - COLUMN_GAP + 1);
     }
 
     /** The drawing of a circuit; a circuit without wires has an empty one. */
@@ -95,19 +96,9 @@ public final class Layout {
         for (int i = 0; i < placement.columns.size(); i++) {
             left += hasJumps(i) ? JUMP_ROOM : 0;
             lefts.add(left);
-            left += placement.columns.get(i).width() + gapAfter(i);
+            left += placement.columns.get(i).width() + COLUMN_GAP;
         }
         right = left;
-    }
-
-    /**
-     * Room for tracks and words behind a column; more where the work begins and earth signs stand
-     * before it.
-     */
-    private int gapAfter(int column) {
-        boolean last = column == placement.columns.size() - 1;
-        boolean workNext = !last && placement.columns.get(column + 1).lane() == Lane.WORK;
-        return workNext ? WORK_GAP : COLUMN_GAP;
     }
 
     private boolean hasJumps(int column) {
@@ -442,8 +433,7 @@ public final class Layout {
                                     != placement.columns.get(i).lane();
             if (ends) {
                 double end =
-                        (lefts.get(i) + placement.columns.get(i).width() + gapAfter(i) / 2.0)
-                                * STEP;
+                        (lefts.get(i) + placement.columns.get(i).width() + COLUMN_GAP / 2.0) * STEP;
                 double stop = i == placement.columns.size() - 1 ? end - STEP : end;
                 bands.add(new Band(placement.columns.get(i).lane(), left, stop - left));
                 left = stop;

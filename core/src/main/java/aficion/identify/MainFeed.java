@@ -25,11 +25,12 @@ public final class MainFeed {
      */
     public static Optional<Terminal> post(Job job) {
         var battery = livePost(job);
-        return switch (job.rules().school(School.Question.FEED)) {
-            case FROM_ALTERNATOR -> alternator(job).or(() -> battery);
-            case FROM_SOLENOID -> battery.flatMap(post -> starter(job, post)).or(() -> battery);
-            default -> battery;
-        };
+        if (job.rules().workBy(School.FROM_ALTERNATOR)) {
+            return alternator(job).or(() -> battery);
+        }
+        return job.rules().workBy(School.FROM_SOLENOID)
+                ? battery.flatMap(post -> starter(job, post)).or(() -> battery)
+                : battery;
     }
 
     /**

@@ -87,6 +87,11 @@ public record HouseRules(
                 .orElse(question.schools().getFirst());
     }
 
+    /** Whether this is how the house answers the question of a school. */
+    public boolean workBy(School school) {
+        return school(school.question()) == school;
+    }
+
     /** The same rules with wire bought by another standard. */
     public HouseRules withSizes(Standard changed) {
         return with(changed, colours, schools, law);

@@ -118,7 +118,7 @@ public final class Insertion {
             return new Fit.Lacks(List.copyOf(lacking));
         }
         choose();
-        if (job.rules().school(School.Question.SIZE) == School.LARGEST_SIZE) {
+        if (job.rules().workBy(School.LARGEST_SIZE)) {
             tidy(Tidying.resize(Assessment.of(now), circuit.id()));
         }
         tidy(Tidying.recolour(now, circuit.id()));
@@ -171,9 +171,7 @@ public final class Insertion {
     }
 
     private Edit returned(Part part, JoinKind.Mass mass, PartId point, Circuit circuit) {
-        boolean byWire =
-                mass == JoinKind.Mass.BODY
-                        && job.rules().school(School.Question.RETURN) == School.WIRE_RETURN;
+        boolean byWire = mass == JoinKind.Mass.BODY && job.rules().workBy(School.WIRE_RETURN);
         var pin = part.kind().casePin();
         return byWire && pin.isPresent()
                 ? new Edit.AddWire(

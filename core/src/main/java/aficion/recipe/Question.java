@@ -34,10 +34,7 @@ public sealed interface Question {
         @Override
         public String usual(HouseRules rules) {
             return options.stream()
-                    .filter(option ->
-                            option.school()
-                                    .filter(school -> rules.school(school.question()) == school)
-                                    .isPresent())
+                    .filter(option -> option.school().filter(rules::workBy).isPresent())
                     .findFirst()
                     .map(Option::id)
                     .orElse(usual);

@@ -25,7 +25,7 @@ public final class HouseSize {
     }
 
     private static Conductor ample(HouseRules rules, Wire wire, Conductor needed) {
-        if (rules.school(School.Question.SIZE) != School.LARGEST_SIZE) {
+        if (!rules.workBy(School.LARGEST_SIZE)) {
             return needed;
         }
         double takes = Math.min(takes(wire.from()), takes(wire.to()));

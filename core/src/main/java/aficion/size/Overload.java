@@ -26,14 +26,14 @@ public final class Overload {
      * it.
      */
     public static Optional<GuardKind> returning(HouseRules rules, GuardKind kind, String way) {
-        return rules.school(School.Question.OVERLOAD) == School.SELF_RESETTING
+        return rules.workBy(School.SELF_RESETTING)
                 ? breaker(kind, way, FuseType.BREAKER_SELF)
                 : Optional.empty();
     }
 
     /** The breaker by hand for the main fuse, where the house isolates with one. */
     public static Optional<GuardKind> isolating(HouseRules rules, GuardKind kind) {
-        return rules.school(School.Question.OVERLOAD) == School.MANUAL_BREAKER
+        return rules.workBy(School.MANUAL_BREAKER)
                 ? breaker(kind, "", FuseType.BREAKER_MANUAL)
                 : Optional.empty();
     }

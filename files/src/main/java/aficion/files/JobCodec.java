@@ -145,6 +145,12 @@ public final class JobCodec {
         return new Damaged(line.or(() -> FieldLines.find(text, field)), field, reason(e));
     }
 
+    /** What is wrong with a text of ours and in which line, in a few words. */
+    static String trouble(JacksonException e, String text) {
+        var damage = damage(e, text);
+        return damage.line().map(line -> "line " + line + ": ").orElse("") + damage.detail();
+    }
+
     private static String path(DatabindException e) {
         return e.getPath().stream()
                 .map(step ->

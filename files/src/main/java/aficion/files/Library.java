@@ -128,7 +128,7 @@ public final class Library {
         RecipeBook.read(text);
         var file = recipeFolder().resolve(id + ".json");
         if (Files.exists(file)) {
-            Files.move(
+            Files.copy(
                     file, file.resolveSibling(id + ".json~"), StandardCopyOption.REPLACE_EXISTING);
         }
         Texts.replace(file, text);

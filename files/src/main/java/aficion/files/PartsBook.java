@@ -111,7 +111,8 @@ public final class PartsBook {
             }
             return entries(tree, vehicle);
         } catch (JacksonException e) {
-            throw new IllegalArgumentException("not a list of parts: " + e.getMessage(), e);
+            throw new IllegalArgumentException(
+                    "not a list of parts: " + JobCodec.trouble(e, text), e);
         }
     }
 

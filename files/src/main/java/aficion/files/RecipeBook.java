@@ -98,10 +98,7 @@ public final class RecipeBook {
         return Stream.of(variants)
                 .skip(1)
                 .map(variant -> variant.split("\\?"))
-                .filter(variant -> {
-                    var school = constant(School.class, variant[1]);
-                    return rules.school(school.question()) == school;
-                })
+                .filter(variant -> rules.workBy(constant(School.class, variant[1])))
                 .map(variant -> variant[0])
                 .findFirst()
                 .orElse(variants[0]);
@@ -136,7 +133,7 @@ public final class RecipeBook {
         try {
             return recipe(MAPPER.readTree(text), UnaryOperator.identity());
         } catch (JacksonException e) {
-            throw new IllegalArgumentException("not a recipe: " + e.getOriginalMessage(), e);
+            throw new IllegalArgumentException("not a recipe: " + JobCodec.trouble(e, text), e);
         }
     }
 

@@ -173,7 +173,11 @@ class LibraryTest {
         Files.writeString(folder.resolve("recipes/broken.json"), "{");
 
         var kept = library.recipes();
-        assertThat(kept.unread()).singleElement().asString().contains("broken.json");
+        assertThat(kept.unread())
+                .singleElement()
+                .asString()
+                .contains("broken.json", "not a recipe: line 1")
+                .doesNotContain("Source");
         assertThat(kept.all()).hasSize(1);
         var own = kept.all().getFirst();
         var other =

@@ -235,13 +235,16 @@ public final class NewJobView extends BorderPane {
                 : Recipe.Group.IGNITION;
     }
 
+    /** Lists what is proposed; what was left out stays left out. */
     private void list() {
+        var leftOut =
+                ticks.stream().filter(tick -> !tick.isSelected()).map(CheckBox::getId).toList();
         ticks.clear();
         circuits.getChildren().clear();
         for (var proposal : proposals) {
             var tick = new CheckBox(proposal.recipe().name());
             tick.setId("propose-" + proposal.recipe().id());
-            tick.setSelected(true);
+            tick.setSelected(!leftOut.contains(tick.getId()));
             tick.getStyleClass().add("propose");
             ticks.add(tick);
             circuits.getChildren()

@@ -24,6 +24,7 @@ import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
@@ -203,6 +204,22 @@ class PlanningTest extends WindowTest {
         clickOn("#undo");
         settle();
         assertThat(bench.job()).isEqualTo(before);
+    }
+
+    /** Another answer of the house proposes anew, but not what has been left out. */
+    @Test
+    void whatIsLeftOutStaysLeftOutWhenTheHouseAnswersOtherwise() {
+        push(KeyCode.CONTROL, KeyCode.N);
+        interact(() -> ((CheckBox) node("propose-turn-signals")).setSelected(false));
+        interact(() -> wakes().setValue(School.ONE_WIRE));
+        assertThat(chosen("new-job-charging")).isEqualTo("Charging, one-wire alternator");
+        assertThat(((CheckBox) node("propose-turn-signals")).isSelected()).isFalse();
+        assertThat(((CheckBox) node("propose-stop-pedal")).isSelected()).isTrue();
+    }
+
+    @SuppressWarnings("unchecked")
+    private ComboBox<School> wakes() {
+        return (ComboBox<School>) node("rules-wake-up");
     }
 
     /** In a house that feeds from the alternator, the feed follows when the alternator comes. */
