@@ -70,6 +70,16 @@ public sealed interface Finding {
         }
     }
 
+    /** A finding about a fuse in its seat. */
+    sealed interface AboutFuse extends AboutPart {
+        FuseSeat fuse();
+
+        @Override
+        default PartId part() {
+            return fuse().part();
+        }
+    }
+
     /** A finding that can burn or hurt. */
     sealed interface Danger extends Finding {
         @Override
@@ -137,14 +147,9 @@ public sealed interface Finding {
 
     /** A fuse that carries more of its rating, for good, than the house rule allows. */
     record FuseOverloaded(FuseSeat fuse, Amps carried, Amps carries, List<Edit> remedies)
-            implements AboutPart, ToFix {
+            implements AboutFuse, ToFix {
         public FuseOverloaded {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public PartId part() {
-            return fuse.part();
         }
     }
 
@@ -309,14 +314,9 @@ public sealed interface Finding {
 
     /** A fuse that carries the load and opens on its inrush. */
     record FuseOpensOnInrush(FuseSeat fuse, Seconds after, List<Edit> remedies)
-            implements AboutPart, ToFix {
+            implements AboutFuse, ToFix {
         public FuseOpensOnInrush {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public PartId part() {
-            return fuse.part();
         }
     }
 
@@ -347,14 +347,9 @@ public sealed interface Finding {
 
     /** A fuse where the house wants a breaker. */
     record FuseNotBreaker(FuseSeat fuse, FuseType wanted, List<Edit> remedies)
-            implements AboutPart, ToKnow {
+            implements AboutFuse, ToKnow {
         public FuseNotBreaker {
             remedies = List.copyOf(remedies);
-        }
-
-        @Override
-        public PartId part() {
-            return fuse.part();
         }
     }
 
