@@ -1,6 +1,7 @@
 package aficion.bench;
 
 import aficion.bench.TestStep.Task;
+import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
@@ -21,6 +22,8 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.size.Guard;
 import aficion.size.Guards;
+import aficion.size.Metal;
+import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -75,6 +78,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         private final Job job;
         private final CircuitId circuit;
         private final List<Wire> wires;
+        private final Metal metal;
         private final List<TestStep> steps = new ArrayList<>();
 
         Planning(Solver solver, CircuitId circuit) {
@@ -82,6 +86,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
             this.job = solver.netlist().job();
             this.circuit = circuit;
             this.wires = job.wiresOf(circuit);
+            this.metal = new Metal(solver.netlist());
         }
 
         BenchPlan plan() {
@@ -155,10 +160,26 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
                                     .orElse(false));
         }
 
+        /** What the circuit asks for in a state, its guards held closed. */
         private Optional<OperatingPoint> solved(Conditions state) {
-            return solver.solve(state) instanceof Outcome.Solved(var point)
+            return solver.demand(state) instanceof Outcome.Solved(var point)
                     ? Optional.of(point)
                     : Optional.empty();
+        }
+
+        /**
+         * Why a state must not be tried: a guard that opens there, or a battery that is shorted.
+         */
+        private Optional<Expected> refused(OperatingPoint point) {
+            var opens = Guards.opened(point);
+            if (opens.isEmpty() && !metal.in(point).shorted()) {
+                return Optional.empty();
+            }
+            double given = Supply.of(point).drawn().value();
+            return Optional.of(
+                    opens.map(peak -> new Expected.Opens(Optional.of(peak.seat()), peak.demand()))
+                            .orElseGet(
+                                    () -> new Expected.Opens(Optional.empty(), new Amps(given))));
         }
 
         private Wire feed(List<OperatingPoint> points) {
@@ -186,6 +207,14 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         private void state(OperatingPoint point, Wire feed) {
             var conditions = point.conditions();
             var name = name(conditions);
+            var refused = refused(point);
+            if (refused.isPresent()) {
+                add(
+                        "amps " + feed.id() + " " + name,
+                        new TestStep.AmpsIn(feed.id(), conditions),
+                        refused);
+                return;
+            }
             double amps = Math.abs(point.through(feed).value());
             add(
                     "amps " + feed.id() + " " + name,
@@ -237,11 +266,23 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
             };
         }
 
-        private static String name(Conditions conditions) {
-            return new TreeMap<>(conditions.positions())
-                    .entrySet().stream()
-                            .map(entry -> entry.getKey() + "=" + entry.getValue())
-                            .collect(Collectors.joining(","));
+        /** Key and own controls where they stand, and what else is moved. */
+        private String name(Conditions conditions) {
+            var named = new TreeMap<String, String>();
+            var own = Controls.of(job, circuit).controls();
+            for (var control : Controls.of(job).controls()) {
+                var position = conditions.positions().get(control.name());
+                if (position != null
+                        && (own.contains(control)
+                                || control.action() == Action.KEY
+                                || !position.equals(control.rest()))) {
+                    named.put(control.name(), position);
+                }
+            }
+            conditions.levels().forEach((level, value) -> named.put(level, value.toString()));
+            return named.entrySet().stream()
+                    .map(entry -> entry.getKey() + "=" + entry.getValue())
+                    .collect(Collectors.joining(","));
         }
 
         private void add(String key, Task task, Optional<Expected> expected) {

@@ -1,8 +1,11 @@
 package aficion.bench;
 
 import aficion.job.BenchRun.Verdict;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.quantity.Amps;
 import aficion.quantity.Quantity;
 import aficion.quantity.Unit;
+import java.util.Optional;
 
 /** What a reading should be. */
 public sealed interface Expected {
@@ -32,6 +35,19 @@ public sealed interface Expected {
                 return Verdict.PASS;
             }
             return off <= 2 * tolerance ? Verdict.NEAR : Verdict.FAIL;
+        }
+    }
+
+    /** No reading to pass: as the job stands a guard opens there, or metal shorts the battery. */
+    record Opens(Optional<FuseSeat> guard, Amps demand) implements Expected {
+        @Override
+        public Unit unit() {
+            return demand.unit();
+        }
+
+        @Override
+        public Verdict judge(double reading) {
+            return Verdict.FAIL;
         }
     }
 

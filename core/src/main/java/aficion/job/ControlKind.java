@@ -1,6 +1,7 @@
 package aficion.job;
 
 import aficion.quantity.Amps;
+import aficion.quantity.Celsius;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
@@ -182,19 +183,43 @@ public sealed interface ControlKind extends Kind {
      * Contact that a level moves: a thermal switch, a pressure switch, a float.
      *
      * @param level the name the conditions know the level by
-     * @param acts the level, 0 to 1, above which it has moved
+     * @param acts the level, 0 to 1, above which it has moved; empty for one that heat moves
+     * @param heat the temperatures at which heat moves it
      * @param opens whether it opens above that level, as an oil pressure switch does
      * @param rating what the contact may carry
      */
-    record LevelSwitch(String level, Ratio acts, boolean opens, Amps rating)
+    record LevelSwitch(
+            String level, Optional<Ratio> acts, Optional<Heat> heat, boolean opens, Amps rating)
             implements ControlKind {
         public LevelSwitch {
             Names.require(level);
             Positive.require("contact rating", rating);
-            if (!(acts.value() > 0 && acts.value() < 1)) {
+            if (acts.isPresent() == heat.isPresent()) {
                 throw new IllegalArgumentException(
-                        "a level switch acts between 0 and 1, not at " + acts.value());
+                        "a level switch acts at a level or at a temperature, one of the two");
             }
+            acts.ifPresent(at -> {
+                if (!(at.value() > 0 && at.value() < 1)) {
+                    throw new IllegalArgumentException(
+                            "a level switch acts between 0 and 1, not at " + at.value());
+                }
+            });
+        }
+
+        public LevelSwitch(String level, Ratio acts, boolean opens, Amps rating) {
+            this(level, Optional.of(acts), Optional.empty(), opens, rating);
+        }
+
+        /** The level above which it has moved. */
+        public double actsAt() {
+            return heat.map(found -> Heat.level(found.acts()))
+                    .or(() -> acts.map(Ratio::value))
+                    .orElseThrow();
+        }
+
+        /** The level down to which it stays moved once it has. */
+        public double releasesAt() {
+            return heat.map(found -> Heat.level(found.releases())).orElseGet(this::actsAt);
         }
 
         @Override
@@ -205,6 +230,43 @@ public sealed interface ControlKind extends Kind {
         @Override
         public List<Pass> passes() {
             return List.of(Pass.contact("1", "31", rating));
+        }
+    }
+
+    /**
+     * The temperatures of a thermal switch: it moves where it gets hot and moves back where it has
+     * cooled.
+     *
+     * @param acts where it moves, such as 95 °C
+     * @param releases where it moves back, such as 88 °C
+     */
+    record Heat(Celsius acts, Celsius releases) {
+        /** What the level 0 of a temperature stands for, and what 1 adds to it (typical). */
+        private static final double COLD = 20;
+
+        private static final double SPAN = 100;
+
+        public Heat {
+            if (!(releases.value() < acts.value())) {
+                throw new IllegalArgumentException(
+                        "a thermal switch releases below where it acts, not at "
+                                + releases.value()
+                                + " °C");
+            }
+            if (!(level(releases) > 0 && level(acts) < 1)) {
+                throw new IllegalArgumentException(
+                        "a thermal switch acts between 20 and 120 °C, not at " + acts.value());
+            }
+        }
+
+        /** The level that stands for a temperature. */
+        public static double level(Celsius temperature) {
+            return (temperature.value() - COLD) / SPAN;
+        }
+
+        /** The temperature that a level stands for. */
+        public static Celsius temperature(double level) {
+            return new Celsius(COLD + SPAN * level);
         }
     }
 

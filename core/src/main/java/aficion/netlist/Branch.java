@@ -124,7 +124,7 @@ public sealed interface Branch {
      * @param emf volts of a above b when nothing flows
      * @param ohms inner resistance while it regulates
      * @param limit the most it gives, in amps
-     * @param coil the coil that must have pulled in for it to work, or {@link #NONE}
+     * @param needs how every coil that has a say must stand for it to work
      * @param sign 1 when it feeds a, −1 when its polarity is turned
      * @param sense where it feels the volts it holds; at its own nodes where nothing is said
      */
@@ -134,10 +134,14 @@ public sealed interface Branch {
             double emf,
             double ohms,
             double limit,
-            int coil,
+            List<Need> needs,
             int sign,
             Optional<Sense> sense)
             implements Branch {
+        public Limited {
+            needs = List.copyOf(needs);
+        }
+
         /** The volts below which it gives all it can. */
         public double floor() {
             return emf - limit * ohms;

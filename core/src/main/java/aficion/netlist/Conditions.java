@@ -6,6 +6,7 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -19,6 +20,8 @@ import java.util.TreeMap;
  * @param charge state of charge of the battery
  * @param air temperature of the air and of copper that carries little
  * @param pulled fuses that are out
+ * @param before what it was doing before, where that matters: relays that hold and alternators that
+ *     turn go on from there
  */
 public record Conditions(
         Map<String, String> positions,
@@ -26,11 +29,18 @@ public record Conditions(
         Rpm engine,
         Ratio charge,
         Celsius air,
-        Set<FuseSeat> pulled) {
-
+        Set<FuseSeat> pulled,
+        Optional<Conditions> before) {
     /** Everything off, engine still, battery full, 20 °C, every fuse in. */
     public static final Conditions REST =
-            new Conditions(Map.of(), Map.of(), new Rpm(0), new Ratio(1), new Celsius(20), Set.of());
+            new Conditions(
+                    Map.of(),
+                    Map.of(),
+                    new Rpm(0),
+                    new Ratio(1),
+                    new Celsius(20),
+                    Set.of(),
+                    Optional.empty());
 
     public Conditions {
         positions = Map.copyOf(positions);
@@ -89,25 +99,25 @@ public record Conditions(
     public Conditions with(String control, String position) {
         var changed = new TreeMap<>(positions);
         changed.put(control, position);
-        return new Conditions(changed, levels, engine, charge, air, pulled);
+        return new Conditions(changed, levels, engine, charge, air, pulled, before);
     }
 
     public Conditions withLevel(String level, double value) {
         var changed = new TreeMap<>(levels);
         changed.put(level, value);
-        return new Conditions(positions, changed, engine, charge, air, pulled);
+        return new Conditions(positions, changed, engine, charge, air, pulled, before);
     }
 
     public Conditions withEngine(Rpm changed) {
-        return new Conditions(positions, levels, changed, charge, air, pulled);
+        return new Conditions(positions, levels, changed, charge, air, pulled, before);
     }
 
     public Conditions withCharge(Ratio changed) {
-        return new Conditions(positions, levels, engine, changed, air, pulled);
+        return new Conditions(positions, levels, engine, changed, air, pulled, before);
     }
 
     public Conditions withAir(Celsius changed) {
-        return new Conditions(positions, levels, engine, charge, changed, pulled);
+        return new Conditions(positions, levels, engine, charge, changed, pulled, before);
     }
 
     public Conditions withPulled(FuseSeat seat, boolean out) {
@@ -117,6 +127,11 @@ public record Conditions(
         } else {
             changed.remove(seat);
         }
-        return new Conditions(positions, levels, engine, charge, air, changed);
+        return new Conditions(positions, levels, engine, charge, air, changed, before);
+    }
+
+    /** The same, come to from other conditions. */
+    public Conditions after(Conditions earlier) {
+        return new Conditions(positions, levels, engine, charge, air, pulled, Optional.of(earlier));
     }
 }

@@ -148,10 +148,19 @@ final class ControlBranches {
                 a,
                 b,
                 Aspect.LEVELS,
-                conditions -> {
-                    boolean above = conditions.level(level.level()) > level.acts().value();
-                    return new Branch.Contact(a, b, SWITCH_CONTACT, above != level.opens());
-                });
+                conditions ->
+                        new Branch.Contact(
+                                a, b, SWITCH_CONTACT, above(level, conditions) != level.opens()));
+    }
+
+    /** Whether a level has moved a switch, or has come back but not far enough. */
+    private static boolean above(ControlKind.LevelSwitch level, Conditions conditions) {
+        double now = conditions.level(level.level());
+        if (now > level.actsAt()) {
+            return true;
+        }
+        return now > level.releasesAt()
+                && conditions.before().filter(earlier -> above(level, earlier)).isPresent();
     }
 
     private static void flasher(PartBuilder part, ControlKind.Flasher flasher) {

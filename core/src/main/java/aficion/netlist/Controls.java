@@ -7,6 +7,7 @@ import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.Position;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +44,38 @@ public record Controls(List<Control> controls, List<String> levels) {
                     .filter(position -> position.name().equals(wanted))
                     .findFirst();
         }
+    }
+
+    /**
+     * The values of a level that between them move everything it moves: its ends, and one between
+     * each two neighbouring levels at which a switch acts.
+     */
+    public static List<Double> values(Job job, String level) {
+        var acts =
+                job.parts().stream()
+                        .map(Part::kind)
+                        .filter(ControlKind.LevelSwitch.class::isInstance)
+                        .map(ControlKind.LevelSwitch.class::cast)
+                        .filter(contact -> contact.level().equals(level))
+                        .map(ControlKind.LevelSwitch::actsAt)
+                        .sorted()
+                        .distinct()
+                        .toList();
+        var values = new ArrayList<>(List.of(0.0));
+        for (int i = 1; i < acts.size(); i++) {
+            values.add((acts.get(i - 1) + acts.get(i)) / 2);
+        }
+        values.add(1.0);
+        return List.copyOf(values);
+    }
+
+    /** Whether a level is a temperature: a thermal switch follows it. */
+    public static boolean isHeat(Job job, String level) {
+        return job.parts().stream()
+                .anyMatch(part ->
+                        part.kind() instanceof ControlKind.LevelSwitch contact
+                                && contact.level().equals(level)
+                                && contact.heat().isPresent());
     }
 
     /** Every control and level of a job, in the order of its parts. */

@@ -2,61 +2,137 @@ package aficion.netlist;
 
 import aficion.job.Action;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.Position;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
 import aficion.netlist.Controls.Control;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
  * The states a circuit works in, made systematically: every position of the key, with every
- * combination of the circuit's own other controls. Controls of other circuits stay where the basis
- * has them. Where the combinations would be more than {@value #MOST}, one control moves at a time.
+ * combination of the circuit's own other controls, of those that meet them at a joint, and of the
+ * levels its switches and senders feel. Controls of other circuits stay where the basis has them.
+ * Where the combinations would be more than {@value #MOST}, one control moves at a time.
  */
 public final class OperatingStates {
     static final int MOST = 512;
 
     /** Engine speed at which an alternator gives what it can on the road. */
-    private static final Rpm ROAD = new Rpm(3000);
+    public static final Rpm ROAD = new Rpm(3000);
 
     private OperatingStates() {}
 
-    /** The states of a circuit by its key and its own switches; the rest as in the basis. */
+    /** Something that is moved from state to state, and where it can be moved to. */
+    private record Mover(String name, List<UnaryOperator<Conditions>> ways) {
+        static Mover of(Control control) {
+            return of(control, control.positions());
+        }
+
+        static Mover of(Control control, List<Position> positions) {
+            return new Mover(
+                    control.name(),
+                    positions.stream()
+                            .<UnaryOperator<Conditions>>map(position ->
+                                    state -> state.with(control.name(), position.name()))
+                            .toList());
+        }
+
+        static Mover of(Job job, String level) {
+            return new Mover(
+                    "level " + level,
+                    Controls.values(job, level).stream()
+                            .<UnaryOperator<Conditions>>map(
+                                    value -> state -> state.withLevel(level, value))
+                            .toList());
+        }
+
+        Stream<Conditions> from(Conditions basis) {
+            return ways.stream().map(way -> way.apply(basis));
+        }
+    }
+
+    /** The states of a circuit by its key, its own switches and its levels; the rest as given. */
     public static List<Conditions> of(Job job, CircuitId circuit, Conditions basis) {
-        var moved = new LinkedHashSet<Control>();
-        Controls.of(job).key().ifPresent(moved::add);
-        moved.addAll(Controls.of(job, circuit).controls());
+        var moved = new LinkedHashMap<String, Mover>();
+        Stream.of(
+                        Controls.of(job).key().stream(),
+                        Controls.of(job, circuit).controls().stream(),
+                        beside(job, circuit))
+                .flatMap(controls -> controls)
+                .map(Mover::of)
+                .forEach(mover -> moved.putIfAbsent(mover.name(), mover));
+        Controls.of(job, circuit).levels().stream()
+                .map(level -> Mover.of(job, level))
+                .forEach(mover -> moved.putIfAbsent(mover.name(), mover));
         long combinations =
-                moved.stream()
-                        .mapToLong(control -> control.positions().size())
+                moved.values().stream()
+                        .mapToLong(mover -> mover.ways().size())
                         .reduce(1, (a, b) -> Math.min(MOST + 1L, a * b));
-        return combinations <= MOST ? every(moved, basis) : oneByOne(moved, basis);
+        return combinations <= MOST
+                ? every(moved.values(), basis)
+                : oneByOne(moved.values(), basis);
     }
 
-    private static List<Conditions> every(Iterable<Control> controls, Conditions basis) {
+    /**
+     * The controls of other circuits whose switches meet this one at a joint: the turn switch where
+     * a hazard switch joins both sides. What only shares a feed does not meet.
+     */
+    private static Stream<Control> beside(Job job, CircuitId circuit) {
+        var net = new NetlistBuilder(job);
+        var seen = new LinkedHashSet<Terminal>();
+        var controls = new LinkedHashSet<String>();
+        for (var wire : job.wiresOf(circuit)) {
+            for (var terminal : wire.terminals()) {
+                if (seen.contains(terminal)) {
+                    continue;
+                }
+                var joined = net.joinedTo(terminal);
+                seen.addAll(joined);
+                if (joined.stream().noneMatch(end -> feeds(net, end))) {
+                    joined.stream()
+                            .map(net::part)
+                            .filter(part -> part.kind() instanceof ControlKind.Switch)
+                            .map(part -> ((ControlKind.Switch) part.kind()).control())
+                            .forEach(controls::add);
+                }
+            }
+        }
+        return Controls.of(job).controls().stream()
+                .filter(control -> controls.contains(control.name()));
+    }
+
+    private static boolean feeds(NetlistBuilder net, Terminal terminal) {
+        var kind = net.part(terminal).kind();
+        return kind instanceof GuardKind
+                || kind instanceof SourceKind
+                || kind instanceof ControlKind.Switch hand && hand.action() == Action.KEY;
+    }
+
+    private static List<Conditions> every(Iterable<Mover> movers, Conditions basis) {
         var states = List.of(basis);
-        for (var control : controls) {
-            states = states.stream().flatMap(state -> moving(control, state)).toList();
+        for (var mover : movers) {
+            states = states.stream().flatMap(mover::from).toList();
         }
         return states;
     }
 
-    private static List<Conditions> oneByOne(Iterable<Control> controls, Conditions basis) {
+    private static List<Conditions> oneByOne(Iterable<Mover> movers, Conditions basis) {
         var states = new ArrayList<Conditions>();
-        for (var control : controls) {
-            moving(control, basis).forEach(states::add);
+        for (var mover : movers) {
+            mover.from(basis).forEach(states::add);
         }
         return states;
-    }
-
-    private static Stream<Conditions> moving(Control control, Conditions basis) {
-        return control.positions().stream()
-                .map(position -> basis.with(control.name(), position.name()));
     }
 
     /**
@@ -72,6 +148,48 @@ public final class OperatingStates {
                         state.withEngine(ROAD).withCharge(new Ratio(0)));
     }
 
+    /**
+     * What is left of a state once the key is turned off, or a hand lets go: with the engine still
+     * turning and all else left on, with all else off, and standing.
+     */
+    public static List<Conditions> aftermath(Job job, Conditions state) {
+        var key = Controls.of(job).key();
+        var standing = Conditions.REST;
+        if (isHeld(job, state)) {
+            return List.of(standing.after(state), released(job, state).after(state));
+        }
+        var running = state.withEngine(ROAD);
+        var off = key.map(found -> running.with(found.name(), found.rest())).orElse(running);
+        return List.of(
+                off.after(running),
+                standing.withEngine(ROAD).after(running),
+                standing.after(state));
+    }
+
+    /** The same with every control that springs back let go. */
+    private static Conditions released(Job job, Conditions state) {
+        var now = state;
+        for (var control : Controls.of(job).controls()) {
+            boolean springs =
+                    control.position(Controls.position(control, state))
+                            .map(Position::springs)
+                            .orElse(false);
+            if (springs) {
+                var lasting =
+                        control.positions().stream()
+                                .filter(position -> !position.springs())
+                                .reduce((_, last) -> last);
+                now =
+                        now.with(
+                                control.name(),
+                                control.action() == Action.KEY
+                                        ? lasting.map(Position::name).orElse(control.rest())
+                                        : control.rest());
+            }
+        }
+        return now;
+    }
+
     /** Whether some control of the state springs back when it is let go. */
     public static boolean isHeld(Job job, Conditions state) {
         return Controls.of(job).controls().stream()
@@ -81,24 +199,28 @@ public final class OperatingStates {
                                 .orElse(false));
     }
 
+    /** Whether the key, where there is one, is at rest. */
+    public static boolean isOff(Job job, Conditions state) {
+        return Controls.of(job)
+                .key()
+                .filter(key -> !Controls.position(key, state).equals(key.rest()))
+                .isEmpty();
+    }
+
     /**
-     * Every control but the key where it loads the source most and stays by itself, judged one at a
-     * time.
+     * Every control but the key, and every level, where it loads the source most and stays by
+     * itself, judged one at a time.
      *
      * @param load what the source gives in a state, in amps
      */
     public static Conditions heaviest(
             Job job, Conditions basis, Function<Conditions, Double> load) {
         var state = basis;
-        for (var control : Controls.of(job).controls()) {
-            if (control.action() == Action.KEY) {
-                continue;
-            }
+        for (var mover : lasting(job)) {
             var best = state;
             double most = load.apply(state);
-            for (var position : control.positions()) {
-                var tried = state.with(control.name(), position.name());
-                double drawn = position.springs() ? 0 : load.apply(tried);
+            for (var tried : mover.from(state).toList()) {
+                double drawn = load.apply(tried);
                 if (drawn > most) {
                     most = drawn;
                     best = tried;
@@ -107,5 +229,19 @@ public final class OperatingStates {
             state = best;
         }
         return state;
+    }
+
+    private static List<Position> staying(Control control) {
+        return control.positions().stream().filter(position -> !position.springs()).toList();
+    }
+
+    private static List<Mover> lasting(Job job) {
+        var controls = Controls.of(job);
+        return Stream.concat(
+                        controls.controls().stream()
+                                .filter(control -> control.action() != Action.KEY)
+                                .map(control -> Mover.of(control, staying(control))),
+                        controls.levels().stream().map(level -> Mover.of(job, level)))
+                .toList();
     }
 }

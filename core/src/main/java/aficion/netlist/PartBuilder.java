@@ -79,10 +79,25 @@ final class PartBuilder {
         add(role, new Netlist.Slot(a, b, true, List.of(), heeds, under));
     }
 
-    /** A source that a coil switches; {@link Branch#NONE} for none. */
-    void source(int a, int b, int coil, Set<Aspect> heeds, Function<Conditions, Branch> under) {
-        var movedBy = coil < 0 ? List.<Integer>of() : List.of(coil);
-        add(Netlist.OUTPUT, new Netlist.Slot(a, b, true, movedBy, heeds, under));
+    /** The source that a part is, where every coil named stands as it should. */
+    void source(
+            int a,
+            int b,
+            List<Branch.Need> needs,
+            Set<Aspect> heeds,
+            Function<Conditions, Branch> under) {
+        source(Netlist.OUTPUT, a, b, needs, heeds, under);
+    }
+
+    /** A source of another name inside a part. */
+    void source(
+            String role,
+            int a,
+            int b,
+            List<Branch.Need> needs,
+            Set<Aspect> heeds,
+            Function<Conditions, Branch> under) {
+        add(role, new Netlist.Slot(a, b, true, coilsOf(needs), heeds, under));
     }
 
     private static List<Integer> coilsOf(List<Branch.Need> needs) {

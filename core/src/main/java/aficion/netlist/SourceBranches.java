@@ -10,8 +10,17 @@ import java.util.function.Predicate;
 
 /** The branches of what current comes from, and of what governs it. */
 final class SourceBranches {
-    /** What joins an alternator's output to its D+ once it charges, ohms. */
+    /** What feeds an alternator's D+ once it charges, ohms. */
     private static final double FIELD_DIODES = 0.05;
+
+    /** The most the field diodes of an alternator give at D+, amps, typical. */
+    private static final double FIELD_DIODES_GIVE = 5;
+
+    /**
+     * Share of the nominal volts at its own output below which a source that feeds its own field
+     * has none left: shorted, it gives next to nothing (typical).
+     */
+    private static final double FIELD_DIES = 0.2;
 
     private static final double ALTERNATOR_INNER = 0.006;
     private static final double SUPPLY_INNER = 0.005;
@@ -39,6 +48,12 @@ final class SourceBranches {
 
     /** Share of the nominal volts at the field from which a dynamo builds itself up. */
     private static final double BUILDS = 0.03;
+
+    /**
+     * What an ampere that a dynamo gives takes from the volts that keep its field, volts: into less
+     * than so many ohms it loses itself (typical).
+     */
+    private static final double COLLAPSES = 0.06;
 
     private static final double CUT_OUT_CONTACT = 0.003;
     private static final double BOX_WINDINGS = 40;
@@ -74,10 +89,10 @@ final class SourceBranches {
                                 set.value(),
                                 SUPPLY_INNER,
                                 limit.value(),
-                                Branch.NONE,
+                                List.of(),
                                 1,
                                 Optional.empty());
-                part.source(supply.a(), supply.b(), Branch.NONE, Set.of(), _ -> supply);
+                part.source(supply.a(), supply.b(), List.of(), Set.of(), _ -> supply);
             }
             case SourceKind.Alternator alternator -> alternator(part, alternator);
             case SourceKind.FieldRegulator _ -> part.fixed("D+-DF", "D+", "DF", FIELD_CONTACT);
@@ -96,7 +111,7 @@ final class SourceBranches {
         part.source(
                 a,
                 b,
-                Branch.NONE,
+                List.of(),
                 Set.of(Aspect.CHARGE),
                 conditions ->
                         new Branch.Source(
@@ -112,23 +127,46 @@ final class SourceBranches {
         switch (alternator.wakes()) {
             case LAMP -> {
                 int coil = woken(part, alternator, "D+");
-                field(part, alternator, "D+", coil);
-                output(part, alternator, coil, alternator.setPoint().value(), Optional.empty());
+                var needs = List.of(pulled(coil), pulled(alive(part, alternator)));
+                field(part, alternator, "D+", coil, needs);
+                output(part, alternator, needs, alternator.setPoint().value(), Optional.empty());
             }
             case EXTERNAL -> {
                 int coil = woken(part, alternator, "DF");
-                field(part, alternator, "DF", coil);
-                external(part, alternator, coil);
+                var needs = List.of(pulled(coil));
+                field(part, alternator, "DF", coil, needs);
+                external(part, alternator, needs);
             }
             case SWITCHED -> switched(part, alternator);
             case ONE_WIRE ->
                     output(
                             part,
                             alternator,
-                            Branch.NONE,
+                            List.of(pulled(alive(part, alternator))),
                             alternator.setPoint().value(),
                             Optional.empty());
         }
+    }
+
+    private static Branch.Need pulled(int coil) {
+        return new Branch.Need(coil, true);
+    }
+
+    /**
+     * The coil that stands for an output that feeds its own field: once its volts have died in a
+     * short, they stay dead. A field fed from elsewhere, and magnets, go on.
+     */
+    private static int alive(PartBuilder part, SourceKind.Alternator alternator) {
+        double least = FIELD_DIES * part.net().nominal();
+        int out = part.node("B+");
+        int earth = part.node("31");
+        return part.coil(conditions ->
+                new Coil(
+                                out,
+                                earth,
+                                amps(alternator, conditions) > 0 ? least : Double.MAX_VALUE,
+                                0.6 * least)
+                        .after(0));
     }
 
     /** The coil that stands for a field that has built up. */
@@ -146,13 +184,35 @@ final class SourceBranches {
     }
 
     private static void field(
-            PartBuilder part, SourceKind.Alternator alternator, String pin, int coil) {
-        int earth = part.node("31");
-        part.contact("field", part.node(pin), earth, alternator.field().value(), coil, false);
-        part.contact("trio", part.node("B+"), part.node("D+"), FIELD_DIODES, coil, true);
+            PartBuilder part,
+            SourceKind.Alternator alternator,
+            String pin,
+            int coil,
+            List<Branch.Need> needs) {
+        int out = part.node("B+");
+        int excited = part.node("D+");
+        part.contact(
+                "field", part.node(pin), part.node("31"), alternator.field().value(), coil, false);
+        part.source(
+                "trio",
+                excited,
+                out,
+                needs,
+                Set.of(),
+                _ ->
+                        new Branch.Limited(
+                                excited,
+                                out,
+                                0,
+                                FIELD_DIODES,
+                                FIELD_DIODES_GIVE,
+                                needs,
+                                part.net().sign,
+                                Optional.empty()));
     }
 
-    private static void external(PartBuilder part, SourceKind.Alternator alternator, int coil) {
+    private static void external(
+            PartBuilder part, SourceKind.Alternator alternator, List<Branch.Need> needs) {
         var regulator =
                 joined(part, "DF", kind -> kind.kind() instanceof SourceKind.FieldRegulator);
         var sense =
@@ -163,7 +223,7 @@ final class SourceBranches {
                 regulator
                         .map(found -> ((SourceKind.FieldRegulator) found.kind()).setPoint().value())
                         .orElse(RUNAWAY * alternator.setPoint().value());
-        output(part, alternator, coil, volts, sense);
+        output(part, alternator, needs, volts, sense);
     }
 
     private static void switched(PartBuilder part, SourceKind.Alternator alternator) {
@@ -193,7 +253,7 @@ final class SourceBranches {
         output(
                 part,
                 alternator,
-                charging,
+                List.of(pulled(charging), pulled(alive(part, alternator))),
                 alternator.setPoint().value(),
                 sensed ? Optional.of(new Branch.Sense(part.node("S"), earth)) : Optional.empty());
     }
@@ -201,7 +261,7 @@ final class SourceBranches {
     private static void output(
             PartBuilder part,
             SourceKind.Alternator alternator,
-            int coil,
+            List<Branch.Need> needs,
             double volts,
             Optional<Branch.Sense> sense) {
         int out = part.node("B+");
@@ -210,7 +270,7 @@ final class SourceBranches {
         part.source(
                 out,
                 earth,
-                coil,
+                needs,
                 Set.of(Aspect.ENGINE, Aspect.AIR),
                 conditions ->
                         new Branch.Limited(
@@ -219,7 +279,7 @@ final class SourceBranches {
                                 SourceCurves.warmed(volts, conditions.air().value()),
                                 ALTERNATOR_INNER,
                                 amps(alternator, conditions),
-                                coil,
+                                needs,
                                 sign,
                                 sense));
     }
@@ -243,16 +303,41 @@ final class SourceBranches {
                 box.map(found -> ((SourceKind.ControlBox) found.kind()).setPoint().value())
                         .orElse(Double.MAX_VALUE);
         part.fixed("field", field, earth, dynamo.field().value());
-        int coil =
-                part.coil(conditions ->
-                        new Coil(
-                                        field,
-                                        earth,
-                                        speed(dynamo, conditions) > RESIDUAL
-                                                ? BUILDS * nominal
-                                                : Double.MAX_VALUE,
-                                        BUILDS * nominal / 2)
-                                .after(0));
+        int coil = part.nextCoil();
+        int output = part.nextBranch();
+        var needs = List.of(pulled(coil), pulled(coil + 1));
+        part.source(
+                out,
+                earth,
+                needs,
+                Set.of(Aspect.ENGINE),
+                conditions ->
+                        new Branch.Limited(
+                                out,
+                                earth,
+                                Math.min(
+                                        held,
+                                        SourceCurves.dynamoVolts(
+                                                nominal, speed(dynamo, conditions))),
+                                DYNAMO_INNER,
+                                SourceCurves.dynamoAmps(
+                                        dynamo.rated().value(), speed(dynamo, conditions)),
+                                needs,
+                                sign,
+                                Optional.empty()));
+        part.coil(conditions ->
+                new Coil(
+                                field,
+                                earth,
+                                speed(dynamo, conditions) > RESIDUAL
+                                        ? BUILDS * nominal
+                                        : Double.MAX_VALUE,
+                                BUILDS * nominal / 2)
+                        .after(0));
+        part.coil(
+                new Coil(out, earth, BUILDS * nominal, BUILDS * nominal / 2)
+                        .helpedBy(output, sign * COLLAPSES)
+                        .after(0));
         int armature = part.innerNode();
         part.contact("unexcited", out, armature, FIELD_CONTACT, coil, false);
         part.bending(
@@ -267,25 +352,6 @@ final class SourceBranches {
                                 sign * RESIDUAL * nominal * speed(dynamo, conditions),
                                 ARMATURE,
                                 ARMATURE));
-        part.source(
-                out,
-                earth,
-                coil,
-                Set.of(Aspect.ENGINE),
-                conditions ->
-                        new Branch.Limited(
-                                out,
-                                earth,
-                                Math.min(
-                                        held,
-                                        SourceCurves.dynamoVolts(
-                                                nominal, speed(dynamo, conditions))),
-                                DYNAMO_INNER,
-                                SourceCurves.dynamoAmps(
-                                        dynamo.rated().value(), speed(dynamo, conditions)),
-                                coil,
-                                sign,
-                                Optional.empty()));
     }
 
     /** The speed of a dynamo as a share of the one at which it cuts in. */
@@ -345,7 +411,7 @@ final class SourceBranches {
                             open * nominal * Math.min(1, speed),
                             STATOR,
                             share * SourceCurves.flywheelAmps(flywheel.amps().value(), speed),
-                            Branch.NONE,
+                            List.of(),
                             1,
                             Optional.empty());
                 });

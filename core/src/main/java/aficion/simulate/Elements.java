@@ -61,13 +61,21 @@ final class Elements {
         }
     }
 
-    /** A motor by its speed as a share of that at rated volts; below zero it turns backwards. */
+    /**
+     * A motor by its speed as a share of that at rated volts; below zero it turns backwards. Its
+     * back-emf falls behind its volts with the mechanical time constant, E/(R·In) of which its
+     * rated torque alone would need for the whole speed.
+     */
     static final class Motor extends Element {
         private final Branch.Motor motor;
+
+        /** Seconds its rated torque alone would take to bring it up to speed. */
+        private final double inertia;
 
         Motor(int branch, Branch.Motor motor) {
             super(branch, 0.01);
             this.motor = motor;
+            inertia = motor.seconds() * motor.backEmf() / motor.stall() / motor.ratedAmps();
         }
 
         @Override
@@ -92,12 +100,12 @@ final class Elements {
                 return 0;
             }
             double direction = Math.abs(at) < 1e-6 ? Math.signum(drive) : Math.signum(at);
-            return (drive - direction * Branch.Motor.load(Math.abs(at))) / motor.seconds();
+            return (drive - direction * Branch.Motor.load(Math.abs(at))) / inertia;
         }
 
         @Override
         double steepness() {
-            return -motor.backEmf() / motor.stall() / motor.ratedAmps() / motor.seconds();
+            return -1 / motor.seconds();
         }
 
         @Override

@@ -34,7 +34,7 @@ public record Assessment(
                 job,
                 solver.netlist(),
                 worst,
-                Sizing.of(solver, worst),
+                Sizing.of(job, worst),
                 Guards.of(job),
                 bundles(job, worst));
     }

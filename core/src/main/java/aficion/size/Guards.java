@@ -8,6 +8,10 @@ import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.netlist.Branch;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.quantity.Amps;
+import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -16,6 +20,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -35,6 +40,25 @@ public final class Guards {
                     .forEach(terminal ->
                             wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire));
         }
+    }
+
+    /** A guard that what is asked of it opens. */
+    public record Opened(FuseSeat seat, Amps demand) {}
+
+    /** Of the guards that what is asked for opens, the one that is overloaded most. */
+    public static Optional<Opened> opened(OperatingPoint point) {
+        var netlist = point.netlist();
+        Opened worst = null;
+        double most = 1;
+        for (int i = 0; i < netlist.size(); i++) {
+            double amps = Math.abs(point.branchAmps(i));
+            if (point.branch(i) instanceof Branch.Trip trip && amps >= most * trip.opens()) {
+                most = amps / trip.opens();
+                var part = netlist.partOf(i).orElseThrow();
+                worst = new Opened(new FuseSeat(part, netlist.roleOf(i)), new Amps(amps));
+            }
+        }
+        return Optional.ofNullable(worst);
     }
 
     /** The guard of every wire of a job. */

@@ -6,14 +6,11 @@ import aficion.job.Job;
 import aficion.job.RunLength;
 import aficion.job.Wire;
 import aficion.job.WireId;
-import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import aficion.working.Working;
 import aficion.working.Working.Given;
 import aficion.working.Working.Origin;
@@ -36,17 +33,13 @@ public final class Sizing {
         this.rest = rest;
     }
 
-    /**
-     * The sizing of every wire, in the order of the job; empty when not even the vehicle at rest
-     * can be solved.
-     */
-    public static Map<WireId, WireSizing> of(Solver solver, WorstCase worst) {
+    /** The sizing of every wire, in the order of the job; empty when no state can be solved. */
+    public static Map<WireId, WireSizing> of(Job job, WorstCase worst) {
         var sized = new LinkedHashMap<WireId, WireSizing>();
-        if (solver.solve(Conditions.REST) instanceof Outcome.Solved(var rest)) {
-            var job = solver.netlist().job();
-            var sizing = new Sizing(job, worst, rest);
-            job.wires().forEach(wire -> sized.put(wire.id(), sizing.size(wire)));
-        }
+        worst.any()
+                .map(point -> new Sizing(job, worst, point))
+                .ifPresent(sizing ->
+                        job.wires().forEach(wire -> sized.put(wire.id(), sizing.size(wire))));
         return sized;
     }
 

@@ -2,6 +2,8 @@ package aficion.size;
 
 import aficion.job.Job;
 import aficion.job.PartId;
+import aficion.job.Position;
+import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
@@ -13,31 +15,42 @@ import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
- * The largest current of every branch over the operating states of all circuits: once for what may
- * last, once for what a hand has to hold.
+ * What is asked of every branch over the operating states of all circuits, with every guard held
+ * closed: a guard that opens must not hide what opened it. Once for what may last, once for what a
+ * hand has to hold, once for what goes on with the key off.
  *
  * <p>States of a circuit: {@link OperatingStates#of}, with all other switches at rest and again
  * with all others where they load the source most, each with battery alone, with the engine on the
- * road, and so with a flat battery.
+ * road, and so with a flat battery; and what each of the heaviest leaves behind ({@link
+ * OperatingStates#aftermath}). A state in which bare metal shorts a battery asks nothing of the
+ * wires: it is a {@link Short}, and what its guards leave of it is judged.
  */
 public final class WorstCase {
     private final Netlist netlist;
     private final Map<String, List<Wire>> bundles;
+    private final Metal metal;
     private final Peak[] steady;
     private final Peak[] held;
+    private final Peak[] off;
     private final List<Trouble> troubles;
+    private final List<Short> shorts;
     private final List<OperatingPoint> bases;
     private final Map<String, Warmest> warmest;
     private final double[] leastVolts;
     private final double[] mostVolts;
+    private final BitSet live;
+    private final BitSet earthed;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
     public record Peak(Amps amps, OperatingPoint point) {}
@@ -45,8 +58,20 @@ public final class WorstCase {
     /** A state that has no operating point. */
     public record Trouble(Conditions conditions, Outcome outcome) {}
 
+    /** A state in which bare metal joins the poles of a battery, by those branches. */
+    public record Short(Conditions conditions, List<Integer> way, OperatingPoint point) {
+        public Short {
+            way = List.copyOf(way);
+        }
+    }
+
     /** The least and the most volts across a branch, over all states. */
-    public record Span(Volts least, Volts most) {}
+    public record Span(Volts least, Volts most) {
+        /** The most, either way round. */
+        public double largest() {
+            return Math.max(most.value(), -least.value());
+        }
+    }
 
     /** The lasting state in which the wires of a bundle lose most. */
     private record Warmest(double lost, OperatingPoint point) {}
@@ -54,48 +79,84 @@ public final class WorstCase {
     private WorstCase(Netlist netlist) {
         this.netlist = netlist;
         this.bundles = Bundle.of(netlist.job());
+        this.metal = new Metal(netlist);
         this.steady = new Peak[netlist.size()];
         this.held = new Peak[netlist.size()];
+        this.off = new Peak[netlist.size()];
         this.troubles = new ArrayList<>();
+        this.shorts = new ArrayList<>();
         this.bases = new ArrayList<>();
         this.warmest = new LinkedHashMap<>();
         this.leastVolts = new double[netlist.size()];
         this.mostVolts = new double[netlist.size()];
+        this.live = new BitSet();
+        this.earthed = new BitSet();
     }
 
     /** Solves every state of a job; {@code solver} is of that job's netlist. */
     public static WorstCase of(Solver solver) {
         var job = solver.netlist().job();
         var worst = new WorstCase(solver.netlist());
-        for (var base : bases(job, solver)) {
+        var bases = worst.heaviest(solver);
+        for (var base : bases) {
             for (var state : OperatingStates.withSources(job, base)) {
-                if (solver.solve(state) instanceof Outcome.Solved(var point)) {
-                    worst.bases.add(point);
-                }
+                worst.demanded(solver, state).ifPresent(worst.bases::add);
             }
         }
-        for (var state : states(solver)) {
-            var peaks = OperatingStates.isHeld(job, state) ? worst.held : worst.steady;
-            switch (solver.solve(state)) {
-                case Outcome.Solved(var point) -> {
-                    worst.raise(peaks, point);
-                    if (peaks == worst.steady) {
-                        worst.warm(point);
-                    }
-                }
-                case Outcome.Chattering chattering ->
-                        worst.troubles.add(new Trouble(state, chattering));
-                case Outcome.Unsolvable unsolvable ->
-                        worst.troubles.add(new Trouble(state, unsolvable));
-            }
+        for (var state : states(solver, bases)) {
+            worst.demanded(solver, state).ifPresent(point -> worst.take(state, point));
         }
         return worst;
     }
 
+    /** What is asked in a state; what the guards leave of it where metal shorts a battery. */
+    private Optional<OperatingPoint> demanded(Solver solver, Conditions state) {
+        var demand = believed(state, solver.demand(state));
+        var way = demand.flatMap(point -> metal.in(point).way());
+        if (way.isEmpty()) {
+            return demand;
+        }
+        if (shorts.stream().noneMatch(known -> known.way().equals(way.get()))) {
+            shorts.add(new Short(state, way.get(), demand.orElseThrow()));
+        }
+        return believed(state, solver.solve(state)).filter(point -> !metal.in(point).shorted());
+    }
+
+    private Optional<OperatingPoint> believed(Conditions state, Outcome outcome) {
+        if (outcome instanceof Outcome.Solved(var point)) {
+            return Optional.of(point);
+        }
+        troubles.add(new Trouble(state, outcome));
+        return Optional.empty();
+    }
+
+    private void take(Conditions state, OperatingPoint point) {
+        var job = netlist.job();
+        boolean isHeld = OperatingStates.isHeld(job, state);
+        raise(isHeld ? held : steady, point);
+        if (!isHeld) {
+            warm(point);
+        }
+        if (OperatingStates.isOff(job, state)) {
+            raise(off, point);
+        }
+        var bond = metal.in(point);
+        for (int node = 0; node < netlist.nodes(); node++) {
+            if (bond.earthed(node)) {
+                earthed.set(node);
+            } else if (bond.live(node)) {
+                live.set(node);
+            }
+        }
+    }
+
     /** Every state a job is judged in, each once. */
     public static Set<Conditions> states(Solver solver) {
+        return states(solver, new WorstCase(solver.netlist()).heaviest(solver));
+    }
+
+    private static Set<Conditions> states(Solver solver, Set<Conditions> bases) {
         var job = solver.netlist().job();
-        var bases = bases(job, solver);
         var states = new LinkedHashSet<Conditions>();
         for (var circuit : job.circuits()) {
             for (var basis : bases) {
@@ -103,29 +164,52 @@ public final class WorstCase {
                         .forEach(state -> states.addAll(OperatingStates.withSources(job, state)));
             }
         }
+        for (var state : before(job, bases)) {
+            states.addAll(OperatingStates.aftermath(job, state));
+        }
         return states;
     }
 
+    /** The states whose aftermath is judged: the heaviest, and each pulse of a hand. */
+    private static Set<Conditions> before(Job job, Set<Conditions> bases) {
+        var before = new LinkedHashSet<>(bases);
+        before.remove(Conditions.REST);
+        for (var control : Controls.of(job).controls()) {
+            control.positions().stream()
+                    .filter(Position::springs)
+                    .forEach(position -> {
+                        for (var key : keys(job)) {
+                            before.add(key.with(control.name(), position.name()));
+                        }
+                    });
+        }
+        return before;
+    }
+
+    private static List<Conditions> keys(Job job) {
+        return Controls.of(job)
+                .key()
+                .map(key ->
+                        key.positions().stream()
+                                .map(position -> Conditions.REST.with(key.name(), position.name()))
+                                .toList())
+                .orElse(List.of(Conditions.REST));
+    }
+
     /** At rest; and for each position of the key everything else where it loads the source most. */
-    private static Set<Conditions> bases(Job job, Solver solver) {
-        var keys =
-                Controls.of(job)
-                        .key()
-                        .map(key ->
-                                key.positions().stream()
-                                        .map(position ->
-                                                Conditions.REST.with(key.name(), position.name()))
-                                        .toList())
-                        .orElse(List.of(Conditions.REST));
+    private Set<Conditions> heaviest(Solver solver) {
+        var job = netlist.job();
         var bases = new LinkedHashSet<>(List.of(Conditions.REST));
-        for (var key : keys) {
+        for (var key : keys(job)) {
             bases.add(OperatingStates.heaviest(job, key, state -> drawn(solver, state)));
         }
         return bases;
     }
 
-    private static double drawn(Solver solver, Conditions state) {
-        return solver.solve(state) instanceof Outcome.Solved(var point)
+    /** What is asked of the sources in a state; nothing where it is a short. */
+    private double drawn(Solver solver, Conditions state) {
+        return solver.demand(state) instanceof Outcome.Solved(var point)
+                        && !metal.in(point).shorted()
                 ? Supply.of(point).drawn().value()
                 : 0;
     }
@@ -162,6 +246,40 @@ public final class WorstCase {
     /** The lasting state in which a bundle gets warmest; empty when it is never solved. */
     public Optional<OperatingPoint> warmest(String bundle) {
         return Optional.ofNullable(warmest.get(bundle)).map(Warmest::point);
+    }
+
+    /** Any state that could be solved. */
+    Optional<OperatingPoint> any() {
+        return Stream.of(steady, held)
+                .flatMap(Stream::of)
+                .filter(Objects::nonNull)
+                .map(Peak::point)
+                .findFirst();
+    }
+
+    /** What metal joins. */
+    public Metal metal() {
+        return metal;
+    }
+
+    /** States in which metal shorts a battery, each way once. */
+    public List<Short> shorts() {
+        return List.copyOf(shorts);
+    }
+
+    /** Whether metal leads from a terminal to a live pole in some state. */
+    public boolean everLive(Terminal terminal) {
+        return live.get(netlist.node(terminal));
+    }
+
+    /** Whether metal leads from a terminal to the vehicle's earth in some state. */
+    public boolean everEarthed(Terminal terminal) {
+        return earthed.get(netlist.node(terminal));
+    }
+
+    /** The largest current of a branch inside a part while the key is off. */
+    public Optional<Peak> keyOff(PartId part, String role) {
+        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> off[branch]);
     }
 
     /** States that could not be solved; nothing is known of them. */

@@ -77,18 +77,48 @@ public final class Solver {
 
     /** The operating point under the conditions, or why there is none. */
     public Outcome solve(Conditions conditions) {
-        network.meet(conditions);
-        network.rest();
-        return switch (settle()) {
+        return solve(conditions, true);
+    }
+
+    /**
+     * The same with every guard that is in held closed, whatever it carries: what the vehicle asks
+     * for, not what its guards leave of it.
+     */
+    public Outcome demand(Conditions conditions) {
+        return solve(conditions, false);
+    }
+
+    private Outcome solve(Conditions conditions, boolean fusesOpen) {
+        arrive(conditions, fusesOpen);
+        return switch (settle(fusesOpen)) {
             case SETTLED -> OperatingPoint.checked(conditions, network);
             case CHATTERING -> new Outcome.Chattering(restlessParts());
             case LOST -> new Outcome.Unsolvable(Outcome.Reason.NOT_SETTLED, List.of());
         };
     }
 
+    /** Puts everything where conditions begin: at rest, or as what was before has left it. */
+    public void arrive(Conditions conditions) {
+        arrive(conditions, true);
+    }
+
+    private void arrive(Conditions conditions, boolean fusesOpen) {
+        var held = new BitSet();
+        conditions
+                .before()
+                .ifPresent(earlier -> {
+                    arrive(earlier, fusesOpen);
+                    settle(fusesOpen);
+                    held.or(coils());
+                });
+        network.meet(conditions);
+        network.rest();
+        held.stream().forEach(coil -> network.pull(coil, true));
+    }
+
     /** Moves everything until it rests, from where it stands; whether it could. */
     public boolean comesToRest() {
-        return settle() == Rest.SETTLED;
+        return settle(true) == Rest.SETTLED;
     }
 
     /**
@@ -108,11 +138,6 @@ public final class Solver {
         SETTLED,
         CHATTERING,
         LOST
-    }
-
-    /** Moves coils, resistances and fuses from where they stand until all have come to rest. */
-    Rest settle() {
-        return settle(true);
     }
 
     private Rest settle(boolean fusesOpen) {

@@ -53,7 +53,7 @@ final class Standing {
             case Branch.Driven(_, _, _, var needs) -> met(needs);
             case Branch.Trip _ -> whole[i];
             case Branch.Blinker _ -> closed[i];
-            case Branch.Limited limited -> limited.coil() < 0 || pulled[limited.coil()];
+            case Branch.Limited limited -> met(limited.needs());
             case Branch.Capacitance _ -> false;
             case Branch.Resistance _,
                     Branch.Filament _,

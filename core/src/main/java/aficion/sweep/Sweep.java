@@ -174,8 +174,7 @@ public final class Sweep {
 
     private void inState(Conditions state) {
         network.calm();
-        network.meet(state);
-        network.rest();
+        solver.arrive(state);
         if (!solver.comesToRest()) {
             return;
         }

@@ -533,9 +533,9 @@ class RulesTest {
                 Finding.TerminalOverloaded.class);
     }
 
-    /** A motor of 4 A starts with twelve times that: a quick 5 A blade may open, a 15 A one not. */
+    /** A motor of 4 A starts with twelve times that: a quick 5 A blade may open, a 20 A one not. */
     @ParameterizedTest
-    @CsvSource({"5, 1", "15, 0"})
+    @CsvSource({"5, 1", "20, 0"})
     void aFuseThatOpensOnTheInrush(double marking, int findings) {
         var motor =
                 new LoadKind.Motor(

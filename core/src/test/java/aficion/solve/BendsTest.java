@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.netlist.Branch;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -59,7 +60,7 @@ class BendsTest {
     @Test
     void aLimitedSourceGivesNoMoreThanItHasAndTakesNothing() {
         bends.limited(
-                0, new Branch.Limited(1, 0, 14, 0.01, 30, Branch.NONE, 1, Optional.empty()), 14);
+                0, new Branch.Limited(1, 0, 14, 0.01, 30, List.of(), 1, Optional.empty()), 14);
 
         assertThat(bends.amps(0, 13.95)).isCloseTo(-5, within(1e-9));
         assertThat(bends.amps(0, 12)).isCloseTo(-30, within(1e-6));

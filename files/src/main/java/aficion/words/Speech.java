@@ -1,5 +1,8 @@
 package aficion.words;
 
+import java.util.stream.Stream;
+import java.util.TreeMap;
+import aficion.job.ControlKind;
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
@@ -317,6 +320,9 @@ public final class Speech {
                             case Expected.AtLeast(var least) ->
                                     Words.of("bench.atLeast", say(least));
                             case Expected.AtMost(var most) -> Words.of("bench.atMost", say(most));
+                            case Expected.Opens(var guard, var demand) ->
+                                    guard.map(seat -> Words.of("bench.opens", seat, say(demand)))
+                                            .orElseGet(() -> Words.of("bench.shorted"));
                         })
                 .orElseGet(() -> Words.of("bench.looks"));
     }
@@ -329,9 +335,12 @@ public final class Speech {
         };
     }
 
-    /** The positions of the controls that are not at rest. */
+    /**
+     * The positions of the controls that are not at rest, the levels that are moved, engine and
+     * battery where they are not still and full, and what was before.
+     */
     public String conditions(Conditions conditions) {
-        var text =
+        var controls =
                 Controls.of(job).controls().stream()
                         .filter(control ->
                                 !Controls.position(control, conditions).equals(control.rest()))
@@ -339,9 +348,39 @@ public final class Speech {
                                 Words.of(
                                         "condition.one",
                                         control.name(),
-                                        Controls.position(control, conditions)))
+                                        Controls.position(control, conditions)));
+        var levels =
+                new TreeMap<>(conditions.levels())
+                        .entrySet().stream()
+                                .map(level ->
+                                        Words.of(
+                                                "condition.one",
+                                                level.getKey(),
+                                                level(level.getKey(), level.getValue())));
+        var engine =
+                Stream.of(conditions.engine())
+                        .filter(speed -> speed.value() > 0)
+                        .map(speed -> Words.of("condition.engine", say(speed)));
+        var charge =
+                Stream.of(conditions.charge())
+                        .filter(share -> share.value() < 1)
+                        .map(share -> Words.of("condition.charge", percent(share.value())));
+        var text =
+                Stream.of(controls, levels, engine, charge)
+                        .flatMap(words -> words)
                         .collect(Collectors.joining(", "));
-        return text.isEmpty() ? Words.of("condition.rest") : text;
+        var now = text.isEmpty() ? Words.of("condition.rest") : text;
+        return conditions
+                .before()
+                .map(earlier -> Words.of("condition.after", now, conditions(earlier)))
+                .orElse(now);
+    }
+
+    /** A level as it is read: a temperature, or how full. */
+    public String level(String level, double value) {
+        return Controls.isHeat(job, level)
+                ? say(ControlKind.Heat.temperature(value))
+                : percent(value);
     }
 
     /** What gives way, the wire with where it goes. */

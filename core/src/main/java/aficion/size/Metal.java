@@ -1,0 +1,210 @@
+package aficion.size;
+
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.netlist.Branch;
+import aficion.netlist.Netlist;
+import aficion.solve.OperatingPoint;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What hangs together by bare metal in a state: wires, closed contacts, guards, joints, nothing
+ * that limits a current. So a dead short is told from a heavy load, and what has a way to a pole
+ * from what only another load leads there.
+ */
+public final class Metal {
+    /** A contact of more than this is not one, ohms. */
+    private static final double CONTACT = 0.1;
+
+    private final Netlist netlist;
+    private final boolean[] metal;
+
+    public Metal(Netlist netlist) {
+        this.netlist = netlist;
+        this.metal = new boolean[netlist.size()];
+        for (int i = 0; i < metal.length; i++) {
+            metal[i] = netlist.wireOf(i).isPresent() || passes(i);
+        }
+    }
+
+    private boolean passes(int branch) {
+        var part = netlist.partOf(branch).map(netlist.job()::part);
+        var role = netlist.roleOf(branch);
+        return part.filter(found ->
+                        role.equals("mount")
+                                || found.kind() instanceof JoinKind.EarthPoint
+                                || found.kind().passes().stream()
+                                        .map(Kind.Pass::role)
+                                        .anyMatch(role::equals))
+                .isPresent();
+    }
+
+    /** Whether a branch is metal and conducts in a state. */
+    public boolean joins(OperatingPoint point, int branch) {
+        return point.conducts(branch)
+                && switch (point.branch(branch)) {
+                    case Branch.Trip _ -> true;
+                    case Branch.Contact(_, _, var ohms, _) -> ohms <= CONTACT;
+                    case Branch.Driven(_, _, var ohms, _) -> ohms <= CONTACT;
+                    case Branch.Blinker(_, _, var ohms, _) -> ohms <= CONTACT;
+                    case Branch.Resistance _ -> metal[branch];
+                    case Branch.Filament _,
+                            Branch.Rectifier _,
+                            Branch.Source _,
+                            Branch.Limited _,
+                            Branch.Settling _,
+                            Branch.Motor _,
+                            Branch.Warming _,
+                            Branch.Capacitance _ ->
+                            false;
+                };
+    }
+
+    /** What hangs together in a state. */
+    public Bond in(OperatingPoint point) {
+        return new Bond(point);
+    }
+
+    /** What hangs together by metal in one state. */
+    public final class Bond {
+        private final OperatingPoint point;
+        private final int[] parent;
+        private final Set<Integer> poles = new HashSet<>();
+
+        private Bond(OperatingPoint point) {
+            this.point = point;
+            this.parent = new int[netlist.nodes()];
+            for (int node = 0; node < parent.length; node++) {
+                parent[node] = node;
+            }
+            for (int i = 0; i < netlist.size(); i++) {
+                if (joins(point, i)) {
+                    parent[root(netlist.a(i))] = root(netlist.b(i));
+                }
+            }
+            for (int i = 0; i < netlist.size(); i++) {
+                if (netlist.isSource(i)) {
+                    poles.add(root(netlist.a(i)));
+                    poles.add(root(netlist.b(i)));
+                }
+            }
+        }
+
+        private int root(int node) {
+            int at = node;
+            while (parent[at] != at) {
+                parent[at] = parent[parent[at]];
+                at = parent[at];
+            }
+            return at;
+        }
+
+        /** Whether metal leads from a node to the vehicle's earth. */
+        public boolean earthed(int node) {
+            return root(node) == root(0);
+        }
+
+        /** Whether metal leads from a node to a pole that is not earthed. */
+        public boolean live(int node) {
+            return !earthed(node) && poles.contains(root(node));
+        }
+
+        /** Whether metal leads from one node to another. */
+        public boolean together(int one, int other) {
+            return root(one) == root(other);
+        }
+
+        /** Whether a source that keeps its volts is shorted. */
+        public boolean shorted() {
+            return way().isPresent();
+        }
+
+        /**
+         * The branches of a way by which a source that keeps its volts is shorted, from one of its
+         * ends to the other; empty where there is none.
+         */
+        Optional<List<Integer>> way() {
+            var forces = forces();
+            var level = new HashMap<Integer, Double>();
+            for (var force : forces) {
+                if (!level.containsKey(force.a)) {
+                    spread(force.a, forces, level);
+                }
+            }
+            for (var force : forces) {
+                double volts = level.get(force.a) - level.get(force.b);
+                if (Math.abs(volts - force.volts) > force.volts / 2) {
+                    return Optional.of(way(force));
+                }
+            }
+            return Optional.empty();
+        }
+
+        /** A battery between what hangs together at its two ends. */
+        private record Force(int branch, int a, int b, double volts) {}
+
+        private List<Force> forces() {
+            var forces = new ArrayList<Force>();
+            for (int i = 0; i < netlist.size(); i++) {
+                if (netlist.isSource(i)
+                        && point.branch(i)
+                                instanceof Branch.Source(var a, var b, var emf, _, _, _)) {
+                    forces.add(new Force(i, root(a), root(b), emf));
+                }
+            }
+            return forces;
+        }
+
+        /** The volts that batteries alone would give what hangs together, followed over them. */
+        private static void spread(int start, List<Force> forces, Map<Integer, Double> level) {
+            var open = new ArrayDeque<Integer>(List.of(start));
+            level.put(start, 0.0);
+            while (!open.isEmpty()) {
+                int at = open.remove();
+                double here = level.get(at);
+                for (var force : forces) {
+                    if (force.a == at && level.putIfAbsent(force.b, here - force.volts) == null) {
+                        open.add(force.b);
+                    }
+                    if (force.b == at && level.putIfAbsent(force.a, here + force.volts) == null) {
+                        open.add(force.a);
+                    }
+                }
+            }
+        }
+
+        private List<Integer> way(Force force) {
+            int from = netlist.a(force.branch);
+            int to = netlist.b(force.branch);
+            var came = new HashMap<Integer, int[]>();
+            var open = new ArrayDeque<Integer>(List.of(from));
+            came.put(from, new int[] {Branch.NONE, from});
+            while (!open.isEmpty() && !came.containsKey(to)) {
+                int node = open.remove();
+                for (int i = 0; i < netlist.size(); i++) {
+                    boolean meets = netlist.a(i) == node || netlist.b(i) == node;
+                    if (meets && joins(point, i)) {
+                        int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
+                        if (came.putIfAbsent(next, new int[] {i, node}) == null) {
+                            open.add(next);
+                        }
+                    }
+                }
+            }
+            var way = new ArrayList<Integer>();
+            int node = to;
+            while (came.containsKey(node) && came.get(node)[0] >= 0) {
+                way.addFirst(came.get(node)[0]);
+                node = came.get(node)[1];
+            }
+            return List.copyOf(way);
+        }
+    }
+}
