@@ -17,12 +17,13 @@ import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Something about a job that is not as it should be, with its figures and what would mend it. Its
  * words come last.
  */
-public sealed interface Finding {
+public interface Finding {
 
     Severity severity();
 
@@ -41,8 +42,18 @@ public sealed interface Finding {
     /** The figures it names, in its order: not those of its remedies. */
     default List<Double> figures() {
         return Figures.of(this).stream()
-                .filter(figure -> !figure.path().startsWith("remedies."))
+                .filter(figure ->
+                        !figure.path().startsWith("remedies.")
+                                && !figure.path().startsWith("when."))
                 .map(figure -> figure.value().value())
+                .toList();
+    }
+
+    /** What its words name, in its order: all it says but its remedies. */
+    default List<Object> told() {
+        return Figures.components(this).entrySet().stream()
+                .filter(component -> !component.getKey().equals("remedies"))
+                .map(Map.Entry::getValue)
                 .toList();
     }
 
@@ -51,7 +62,7 @@ public sealed interface Finding {
     }
 
     /** A finding about a wire. */
-    sealed interface AboutWire extends Finding {
+    interface AboutWire extends Finding {
         WireId wire();
 
         @Override
@@ -61,7 +72,7 @@ public sealed interface Finding {
     }
 
     /** A finding about a part. */
-    sealed interface AboutPart extends Finding {
+    interface AboutPart extends Finding {
         PartId part();
 
         @Override
@@ -71,7 +82,7 @@ public sealed interface Finding {
     }
 
     /** A finding about a fuse in its seat. */
-    sealed interface AboutFuse extends AboutPart {
+    interface AboutFuse extends AboutPart {
         FuseSeat fuse();
 
         @Override
@@ -81,7 +92,7 @@ public sealed interface Finding {
     }
 
     /** A finding that can burn or hurt. */
-    sealed interface Danger extends Finding {
+    interface Danger extends Finding {
         @Override
         default Severity severity() {
             return Severity.DANGER;
@@ -89,7 +100,7 @@ public sealed interface Finding {
     }
 
     /** A finding that has to be put right. */
-    sealed interface ToFix extends Finding {
+    interface ToFix extends Finding {
         @Override
         default Severity severity() {
             return Severity.FIX;
@@ -97,7 +108,7 @@ public sealed interface Finding {
     }
 
     /** A finding that may well be put right. */
-    sealed interface ToConsider extends Finding {
+    interface ToConsider extends Finding {
         @Override
         default Severity severity() {
             return Severity.ADVISE;
@@ -105,7 +116,7 @@ public sealed interface Finding {
     }
 
     /** A finding that is good to know. */
-    sealed interface ToKnow extends Finding {
+    interface ToKnow extends Finding {
         @Override
         default Severity severity() {
             return Severity.NOTE;

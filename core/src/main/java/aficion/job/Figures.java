@@ -5,7 +5,9 @@ import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -95,6 +97,15 @@ public final class Figures {
 
     private static String join(String path, String name) {
         return path.isEmpty() ? name : path + "." + name;
+    }
+
+    /** The components of a record by their names, in its order. */
+    public static Map<String, Object> components(Object described) {
+        var found = new LinkedHashMap<String, Object>();
+        for (var component : described.getClass().getRecordComponents()) {
+            found.put(component.getName(), read(component, described));
+        }
+        return found;
     }
 
     private static Object read(RecordComponent component, Object from) {

@@ -1,22 +1,23 @@
 package aficion.words;
 
-import java.util.stream.Stream;
-import java.util.TreeMap;
-import aficion.job.ControlKind;
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
 import aficion.catalogue.FuseType;
+import aficion.catalogue.Purpose;
 import aficion.catalogue.WireSize;
 import aficion.check.Finding;
 import aficion.check.Subject;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
+import aficion.job.Terminal;
+import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
@@ -26,14 +27,18 @@ import aficion.netlist.Controls;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Quantity;
+import aficion.quantity.Ratio;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.recipe.Place;
 import aficion.size.Guard;
 import aficion.sweep.Consequence;
 import aficion.sweep.Fault;
+import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Puts wires, findings, edits and test steps of one job into words, in the units of one user. */
 public final class Speech {
@@ -131,77 +136,34 @@ public final class Speech {
 
     /** The reason of a finding with its figures. */
     public String reason(Finding finding) {
-        var key = "finding." + finding.rule() + ".reason";
-        return switch (finding) {
-            case Finding.WireTooThinByHeat(_, var carried, var limit, _) ->
-                    Words.of(key, say(carried), say(limit));
-            case Finding.WireTooThinByDrop(_, var carried, var lost, var limit, _) ->
-                    Words.of(key, say(carried), say(lost), say(limit));
-            case Finding.GuardLargerThanWire(_, var fuse, var passes, var carries, _) ->
-                    Words.of(key, fuse, say(passes), say(carries));
-            case Finding.LeadWithoutGuard _ -> Words.of(key);
-            case Finding.FuseOverloaded(var fuse, var carried, var carries, _) ->
-                    Words.of(
-                            key,
-                            fuse,
-                            say(carried),
-                            say(carries),
-                            percent(job.rules().fuseLoad().value()));
-            case Finding.ContactOverloaded(var part, var contact, var carried, var rating, _) ->
-                    Words.of(key, contact, name(part), say(carried), say(rating));
-            case Finding.TerminalUnconnected(var terminal, _) ->
-                    Words.of(key, terminal, job.part(terminal.part()).name());
-            case Finding.NoWayBack(var part, var end) -> Words.of(key, name(part), end);
-            case Finding.SameLabel(var wire, var other, var number, _) ->
-                    Words.of(key, number, between(wire), between(other));
-            case Finding.RelaysChatter(var relay) -> Words.of(key, name(relay));
-            case Finding.PolarityReversed(var part, var sees, _) ->
-                    Words.of(key, name(part), say(sees));
-            case Finding.RunsBackwards(var part, _) -> Words.of(key, name(part));
-            case Finding.CoilReversed(var part, _) -> Words.of(key, name(part));
-            case Finding.ReadsBackwards(var part, _) -> Words.of(key, name(part));
-            case Finding.SuppressionReversed(var part, _) -> Words.of(key, name(part));
-            case Finding.WrongVoltage(var part, var made, var system) ->
-                    Words.of(key, name(part), say(made), say(system));
-            case Finding.SwitchedInEarth(var part) -> Words.of(key, name(part));
-            case Finding.DrawsAtRest(var part, var amps) -> Words.of(key, name(part), say(amps));
-            case Finding.KeepsRunning(var part, var amps, _) ->
-                    Words.of(key, name(part), say(amps));
-            case Finding.NeverCharges(var part) -> Words.of(key, name(part));
-            case Finding.LostInStart(var part, var position) -> Words.of(key, name(part), position);
-            case Finding.HighBeforeLow(var part) -> Words.of(key, name(part));
-            case Finding.TwoMotorsOneRelay(var part, var motors) ->
-                    Words.of(key, name(part), motors);
-            case Finding.FamiliesDiffer(var gauge, var sender, var wanted, var made, _) ->
-                    Words.of(key, name(gauge), name(sender), wanted, made);
-            case Finding.FlasherLoad(var part, var load, var made) ->
-                    Words.of(key, name(part), say(load), say(made));
-            case Finding.SourceTooSmall(var part, var drawn, var given) ->
-                    Words.of(key, name(part), say(drawn), say(given));
-            case Finding.EarthShared(var earth, var sender, var amps) ->
-                    Words.of(key, name(earth), name(sender), say(amps));
-            case Finding.NotSelective(_, var main, var branch) -> Words.of(key, main, branch);
-            case Finding.LampDim(var part, var light, var volts) ->
-                    Words.of(key, name(part), percent(light.value()), say(volts));
-            case Finding.MagnetoNeverStops(var part) -> Words.of(key, name(part));
-            case Finding.MagnetoFed(var part, var volts) -> Words.of(key, name(part), say(volts));
-            case Finding.BundleTooHot(_, var bundle, var reaches, var limit, _) ->
-                    Words.of(key, bundle, say(reaches), say(limit));
-            case Finding.CoverTooWeak(_, var holds, var sees, _) ->
-                    Words.of(key, say(holds), say(sees));
-            case Finding.TerminalOverloaded(_, var terminal, var carried, var carries, _) ->
-                    Words.of(key, terminal, say(carried), say(carries));
-            case Finding.FuseOpensOnInrush(var fuse, var after, _) ->
-                    Words.of(key, fuse, say(after));
-            case Finding.ColourNotOfScheme(_, var purpose, var wears, var wanted, _) ->
-                    Words.of(key, Words.of("purpose", purpose), colour(wears), colour(wanted));
-            case Finding.GuardFar(_, var length) -> Words.of(key, say(length));
-            case Finding.FeedFromOtherPost(_, var wanted, _) ->
-                    Words.of(key, wanted, job.part(wanted.part()).name());
-            case Finding.FuseNotBreaker(var fuse, var wanted, _) ->
-                    Words.of(key, fuse, Words.of("fuse.family", wanted));
-            case Finding.ReturnsByBody(var part, _) -> Words.of(key, name(part));
-            case Finding.WakesOtherwise(var part) -> Words.of(key, name(part));
+        return Words.of(
+                "finding." + finding.rule() + ".reason",
+                finding.told().stream().map(this::word).toArray());
+    }
+
+    /** Anything a finding names, as it is said. */
+    private Object word(Object told) {
+        return switch (told) {
+            case Ratio share -> percent(share.value());
+            case Quantity quantity -> say(quantity);
+            case PartId part -> name(part);
+            case WireId wire -> led(wire);
+            case Terminal terminal ->
+                    Words.of("terminal.of", terminal, job.part(terminal.part()).name());
+            case WireColour colour -> colour(colour);
+            case WireSize size -> size(size);
+            case Termination termination -> Words.of("termination", termination);
+            case Conditions conditions -> conditions(conditions);
+            case Purpose purpose -> Words.of("purpose", purpose);
+            case FuseType family -> Words.of("fuse.family", family);
+            case Enum<?> constant ->
+                    Words.of("finding." + constant.getDeclaringClass().getSimpleName(), constant);
+            case Optional<?> some -> some.map(this::word).orElse("");
+            case List<?> several ->
+                    several.stream()
+                            .map(each -> String.valueOf(word(each)))
+                            .collect(Collectors.joining(", "));
+            default -> told.toString();
         };
     }
 
@@ -474,10 +436,5 @@ public final class Speech {
 
     private String name(CircuitId circuit) {
         return job.find(circuit).map(Circuit::name).orElse(circuit.value());
-    }
-
-    private String between(WireId wire) {
-        var found = job.wire(wire);
-        return Words.of("wire.between", found.from().terminal(), found.to().terminal());
     }
 }
