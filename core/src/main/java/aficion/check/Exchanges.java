@@ -9,6 +9,14 @@ import java.util.List;
 final class Exchanges {
     private Exchanges() {}
 
+    /** Exchanges two feeds, where wires lead to both. */
+    static List<Edit> feeds(Job job, Part part, String one, String other) {
+        boolean wired =
+                !job.wiresAt(part.terminal(one)).isEmpty()
+                        && !job.wiresAt(part.terminal(other)).isEmpty();
+        return wired ? List.of(new Edit.Exchange(part.id(), one, other)) : List.of();
+    }
+
     /** Exchanges two terminals, where wires and not the part's case lead to both. */
     static List<Edit> of(Job job, Part part, String one, String other) {
         boolean wired =

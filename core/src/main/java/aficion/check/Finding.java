@@ -11,13 +11,14 @@ import aficion.job.edit.Edit;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
-import aficion.quantity.Metres;
 import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Something about a job that is not as it should be, with its figures and what would mend it. Its
@@ -283,8 +284,11 @@ public interface Finding {
     /** A flasher unit that does not flash right with the lamps it has. */
     record FlasherLoad(PartId part, Watts load, Watts made) implements AboutPart, ToFix {}
 
-    /** A source that does not carry what is on at road speed: the battery pays the rest. */
-    record SourceTooSmall(PartId part, Amps drawn, Amps given) implements AboutPart, ToConsider {}
+    /**
+     * A source that at a speed of the engine does not carry what is on: the battery pays the rest.
+     */
+    record SourceTooSmall(PartId part, Amps drawn, Amps given, Rpm engine)
+            implements AboutPart, ToConsider {}
 
     /** An earth point that a gauge shares with a heavy load: its reading moves with the load. */
     record EarthShared(PartId part, PartId gauge, Amps amps) implements AboutPart, ToConsider {}
@@ -301,9 +305,6 @@ public interface Finding {
 
     /** A magneto whose kill lead gets volts. */
     record MagnetoFed(PartId part, Volts volts) implements AboutPart, Danger {}
-
-    /** A lead stated to end at its guard that is longer than within reach. */
-    record GuardFar(WireId wire, Metres length) implements AboutWire, ToConsider {}
 
     /** A bundle in whose middle a wire passes its limit. */
     record BundleTooHot(
@@ -324,8 +325,9 @@ public interface Finding {
     }
 
     /** A fuse that carries the load and opens on its inrush. */
-    record FuseOpensOnInrush(FuseSeat fuse, Seconds after, List<Edit> remedies)
-            implements AboutFuse, ToFix {
+    record FuseOpensOnInrush(
+            FuseSeat fuse, Optional<PartId> load, Seconds after, List<Edit> remedies)
+            implements AboutFuse, Danger {
         public FuseOpensOnInrush {
             remedies = List.copyOf(remedies);
         }

@@ -2,10 +2,10 @@ package aficion.check;
 
 import aficion.job.ControlKind;
 import aficion.job.Part;
+import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
-import aficion.quantity.Amps;
 import aficion.quantity.Watts;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
@@ -14,6 +14,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -24,6 +25,8 @@ final class FlasherRule implements Rule {
     private static final double LEAST = 0.85;
     private static final double MOST = 1.3;
     private static final double ON = 1;
+    private static final double DRAWS = 0.3;
+    private static final double LEAKS = 0.01;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
@@ -48,13 +51,42 @@ final class FlasherRule implements Rule {
                 .stream();
     }
 
+    /**
+     * What hangs on a flasher in a state, by its rating: what draws, and no longer does once the
+     * flasher's contact is open.
+     */
     private static Optional<Double> load(
             Solver solver, Conditions state, Part part, ControlKind.Flasher flasher) {
-        return solver.solve(state) instanceof Outcome.Solved(var point)
-                ? point.through(part.id(), "49-49a")
-                        .map(Amps::value)
-                        .map(amps -> Math.abs(amps) * flasher.rated().value())
-                : Optional.empty();
+        var netlist = solver.netlist();
+        int contact = netlist.inside(part.id()).get("49-49a");
+        if (!(solver.demand(state) instanceof Outcome.Solved(var point))) {
+            return Optional.empty();
+        }
+        var network = solver.network();
+        network.blink(contact, false);
+        boolean found = network.solve();
+        double watts =
+                IntStream.range(0, netlist.size())
+                        .filter(i -> draws(point.branch(i), point.branchAmps(i)))
+                        .filter(i -> !draws(point.branch(i), network.amps(i)))
+                        .mapToDouble(i -> watts(point.branch(i), point.branchAmps(i), flasher))
+                        .sum();
+        network.blink(contact, true);
+        return found ? Optional.of(watts) : Optional.empty();
+    }
+
+    private static boolean draws(Branch branch, double amps) {
+        return switch (branch) {
+            case Branch.Filament lamp -> Math.abs(amps) > DRAWS * lamp.ratedAmps();
+            case Branch.Rectifier _ -> Math.abs(amps) > LEAKS;
+            default -> false;
+        };
+    }
+
+    private static double watts(Branch branch, double amps, ControlKind.Flasher flasher) {
+        return branch instanceof Branch.Filament lamp
+                ? lamp.ratedVolts() * lamp.ratedAmps()
+                : Math.abs(amps) * flasher.rated().value();
     }
 
     private static Set<Conditions> states(Assessment assessment, Part part) {

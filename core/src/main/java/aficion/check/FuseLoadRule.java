@@ -1,7 +1,6 @@
 package aficion.check;
 
 import aficion.job.Part;
-import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
@@ -32,14 +31,14 @@ final class FuseLoadRule implements Rule {
                         .steady(fuse.seat().part(), fuse.seat().way())
                         .map(peak -> Math.abs(peak.amps().value()))
                         .orElse(0.0);
-        if (load <= share * fuse.carries().value()) {
+        if (load <= share * fuse.carries().value() || GuardOpensRule.opens(assessment, fuse)) {
             return List.of();
         }
         var remedies =
-                fuse.type().smallestCarrying(new Amps(load / share)).stream()
-                        .<Edit>map(marking ->
-                                new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
-                        .toList();
+                LargerFuse.of(
+                        assessment.job(),
+                        fuse,
+                        (type, marking) -> type.carries(marking).value() * share >= load);
         return List.of(
                 new Finding.FuseOverloaded(fuse.seat(), new Amps(load), fuse.carries(), remedies));
     }

@@ -1,64 +1,123 @@
 package aficion.check;
 
+import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
-import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
+import aficion.size.HeatBalance;
+import aficion.size.ShortCircuit;
 import aficion.size.WireSizing;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
-/** Fuses larger than a wire they guard. */
+/**
+ * Fuses larger than a wire they guard, and leads thinner than the one guard they end at. Above what
+ * a wire carries to the limit of its cover it is a danger; within the margin of the house, advice.
+ * A short lead whose load its own fuse bounds need only outlive a short until the guard before it
+ * opens.
+ */
 final class GuardSizeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.sizings().values().stream()
-                .filter(sizing -> !endsAtItsFuse(sizing.wire()))
                 .flatMap(sizing ->
-                        assessment.guard(sizing.wire().id()).fuse().stream()
-                                .filter(fuse -> fuse.carries().value() > carries(sizing).value())
-                                .map(fuse -> finding(assessment, sizing, fuse)));
+                        Stream.concat(
+                                behind(assessment, sizing).stream(),
+                                before(assessment, sizing).stream()));
     }
 
-    /**
-     * A short lead that is stated to end at its fuse: that fuse bounds its load, and it is too
-     * short to be hurt.
-     */
-    private static boolean endsAtItsFuse(Wire wire) {
-        return wire.unguarded().filter(why -> why == Unguarded.WITHIN_REACH).isPresent()
-                && wire.length().metres().value() <= 0.3;
+    private static Optional<Finding> behind(Assessment assessment, WireSizing sizing) {
+        var wire = sizing.wire();
+        return assessment
+                .guard(wire.id())
+                .fuse()
+                .flatMap(fuse ->
+                        assessment.ending(wire).isPresent()
+                                ? linked(assessment, sizing, fuse)
+                                : found(assessment, sizing, fuse));
+    }
+
+    /** A lead within reach of the fuse that bounds its load. */
+    private static Optional<Finding> linked(
+            Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+        var wire = sizing.wire();
+        return ShortCircuit.outlives(wire, wire.conductor(), fuse)
+                ? Optional.empty()
+                : Optional.of(
+                        larger(
+                                assessment,
+                                sizing,
+                                fuse,
+                                thicker(
+                                        wire,
+                                        conductor ->
+                                                ShortCircuit.outlives(wire, conductor, fuse))));
+    }
+
+    /** A lead without a guard before the guard it ends at, and never a thinner one. */
+    private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
+        var wire = sizing.wire();
+        return assessment.guard(wire.id()) instanceof Guard.Unguarded
+                ? assessment
+                        .next(wire)
+                        .filter(fuse ->
+                                !assessment.withstands(wire, wire.conductor(), fuse)
+                                        || !ShortCircuit.outlives(wire, wire.conductor(), fuse))
+                        .map(fuse ->
+                                larger(
+                                        assessment,
+                                        sizing,
+                                        fuse,
+                                        thicker(
+                                                wire,
+                                                conductor ->
+                                                        assessment.carries(wire, conductor, fuse)
+                                                                && ShortCircuit.outlives(
+                                                                        wire, conductor, fuse))))
+                : Optional.empty();
+    }
+
+    private static Optional<Finding> found(
+            Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+        var wire = sizing.wire();
+        if (fuse.carries().value() <= carries(sizing).value()) {
+            return Optional.empty();
+        }
+        var remedies = new ArrayList<Edit>();
+        smallerFuse(assessment, sizing, fuse).ifPresent(remedies::add);
+        remedies.addAll(thicker(wire, conductor -> assessment.carries(wire, conductor, fuse)));
+        return Optional.of(
+                assessment.withstands(wire, wire.conductor(), fuse)
+                        ? new PathFinding.GuardAboveMargin(
+                                wire.id(), fuse.seat(), fuse.carries(), carries(sizing), remedies)
+                        : larger(assessment, sizing, fuse, remedies));
+    }
+
+    private static Finding larger(
+            Assessment assessment, WireSizing sizing, Guard.Fitted fuse, List<Edit> remedies) {
+        var wire = sizing.wire();
+        return new Finding.GuardLargerThanWire(
+                wire.id(),
+                fuse.seat(),
+                fuse.carries(),
+                new Amps(HeatBalance.limit(wire.conductor(), wire).result().value()),
+                remedies);
     }
 
     private static Amps carries(WireSizing sizing) {
         return new Amps(sizing.carries().result().value());
     }
 
-    private static Finding finding(Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
-        var remedies = new ArrayList<Edit>();
-        smallerFuse(assessment, sizing, fuse).ifPresent(remedies::add);
-        largerWire(assessment, sizing.wire(), fuse).ifPresent(remedies::add);
-        return new Finding.GuardLargerThanWire(
-                sizing.wire().id(), fuse.seat(), fuse.carries(), carries(sizing), remedies);
-    }
-
     private static Optional<Edit> smallerFuse(
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
-        double load =
-                assessment
-                        .worst()
-                        .steady(fuse.seat().part(), fuse.seat().way())
-                        .map(peak -> Math.abs(peak.amps().value()))
-                        .orElse(0.0);
-        double held =
-                assessment
-                        .worst()
-                        .largest(fuse.seat().part(), fuse.seat().way())
-                        .map(peak -> Math.abs(peak.amps().value()))
-                        .orElse(0.0);
+        double load = magnitude(assessment, fuse, false);
+        double held = magnitude(assessment, fuse, true);
         double least = Math.max(held, load / assessment.job().rules().fuseLoad().value());
         var weakest = assessment.weakestBehind(fuse).orElse(carries(sizing));
         return fuse.type()
@@ -67,12 +126,21 @@ final class GuardSizeRule implements Rule {
                 .map(marking -> new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking));
     }
 
-    private static Optional<Edit> largerWire(Assessment assessment, Wire wire, Guard.Fitted fuse) {
+    private static double magnitude(Assessment assessment, Guard.Fitted fuse, boolean held) {
+        var seat = fuse.seat();
+        return (held
+                        ? assessment.worst().largest(seat.part(), seat.way())
+                        : assessment.worst().steady(seat.part(), seat.way()))
+                .map(peak -> Math.abs(peak.amps().value()))
+                .orElse(0.0);
+    }
+
+    private static List<Edit> thicker(Wire wire, Predicate<Conductor> enough) {
         return Conductors.of(wire.size().standard()).stream()
-                .filter(conductor ->
-                        conductor.copper().value() > wire.conductor().copper().value()
-                                && assessment.carries(wire, conductor, fuse))
-                .findFirst()
-                .map(conductor -> new Edit.Resize(wire.id(), conductor.size()));
+                .filter(conductor -> conductor.copper().value() > wire.conductor().copper().value())
+                .filter(enough)
+                .limit(1)
+                .<Edit>map(conductor -> new Edit.Resize(wire.id(), conductor.size()))
+                .toList();
     }
 }

@@ -1,15 +1,16 @@
 package aficion.check;
 
 import aficion.catalogue.TimeBand;
+import aficion.job.PartId;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
-import aficion.quantity.Amps;
 import aficion.quantity.Seconds;
 import aficion.simulate.Happening;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
 import aficion.size.Assessment;
+import aficion.size.FlowPath;
 import aficion.size.Guard;
 import aficion.solve.OperatingPoint;
 import java.util.LinkedHashMap;
@@ -59,30 +60,32 @@ final class InrushRule implements Rule {
         return part.kind().seats().stream()
                 .filter(seat -> seat.way().equals(opened.fuse().way()))
                 .map(seat -> Guard.Fitted.of(part, seat))
-                .filter(fuse -> lasting(assessment, fuse) <= fuse.carries().value())
+                .filter(fuse -> !GuardOpensRule.opens(assessment, fuse))
                 .findFirst()
                 .map(fuse ->
                         new Finding.FuseOpensOnInrush(
-                                fuse.seat(), opened.at(), larger(assessment, fuse)));
+                                fuse.seat(),
+                                load(assessment, fuse),
+                                opened.at(),
+                                larger(assessment, fuse)));
     }
 
-    private static double lasting(Assessment assessment, Guard.Fitted fuse) {
+    private static Optional<PartId> load(Assessment assessment, Guard.Fitted fuse) {
+        var seat = fuse.seat();
         return assessment
                 .worst()
-                .steady(fuse.seat().part(), fuse.seat().way())
-                .map(peak -> Math.abs(peak.amps().value()))
-                .orElse(0.0);
+                .steady(seat.part(), seat.way())
+                .flatMap(peak ->
+                        FlowPath.load(
+                                peak.point(),
+                                assessment.netlist().inside(seat.part()).get(seat.way())));
     }
 
-    /** The next larger fuse, where the wires behind it carry it. */
+    /** The next larger fuse; where the wires behind it do not carry it, they follow. */
     private static List<Edit> larger(Assessment assessment, Guard.Fitted fuse) {
-        var wire = assessment.weakestBehind(fuse).map(Amps::value).orElse(0.0);
-        return fuse.type().markings().stream()
-                .filter(marking -> marking.value() > fuse.marking().value())
-                .limit(1)
-                .filter(marking -> fuse.type().carries(marking).value() <= wire)
-                .<Edit>map(
-                        marking -> new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
-                .toList();
+        return LargerFuse.of(
+                assessment.job(),
+                fuse,
+                (type, marking) -> type.carries(marking).value() > fuse.carries().value() * 1.01);
     }
 }

@@ -49,7 +49,7 @@ final class NoGuardRule implements Rule {
                                 && feed.unguarded().isEmpty());
     }
 
-    private static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
+    static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
         var share = assessment.job().rules().fuseLoad();
         var carries = new Amps(sizing.carries().result().value());
         for (var type : List.of(FuseType.BLADE, FuseType.BOLTED)) {

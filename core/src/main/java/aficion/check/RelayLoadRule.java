@@ -1,38 +1,70 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.Part;
-import aficion.job.Terminal;
-import aficion.netlist.Netlist;
 import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Solver;
 import java.util.stream.Stream;
 
-/** One relay a fan: relays whose contact feeds two motors or more. */
+/** One relay a fan: relays without whose contact two motors or more stand still. */
 final class RelayLoadRule implements Rule {
+    private static final double RUNS = 0.3;
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.parts().stream()
+        return assessment.job().parts().stream()
                 .filter(part -> part.kind() instanceof ControlKind.Relay)
-                .map(part ->
-                        new Finding.TwoMotorsOneRelay(
-                                part.id(), (int) motors(job, part.terminal("87"))))
-                .filter(finding -> finding.motors() > 1)
-                .map(finding -> finding);
+                .flatMap(part ->
+                        assessment.worst().largest(part.id(), "30-87").stream()
+                                .map(peak -> stopped(assessment, part, peak.point()))
+                                .filter(motors -> motors > 1)
+                                .map(motors ->
+                                        new Finding.TwoMotorsOneRelay(
+                                                part.id(), (int) (long) motors)));
     }
 
-    private static long motors(Job job, Terminal contact) {
-        return Netlist.joined(job, contact).stream()
-                .map(terminal -> job.part(terminal.part()))
-                .filter(RelayLoadRule::isMotor)
-                .distinct()
+    /** How many motors that run in a state stand still once a relay's contact is open. */
+    private static long stopped(Assessment assessment, Part relay, OperatingPoint point) {
+        var netlist = assessment.netlist();
+        int contact = netlist.inside(relay.id()).get("30-87");
+        if (!point.conducts(contact)) {
+            return 0;
+        }
+        var solver = new Solver(netlist);
+        solver.arrive(point.conditions());
+        if (!solver.movesCoils()) {
+            return 0;
+        }
+        var network = solver.network();
+        network.disturb(contact, 0, 0, 0);
+        if (!network.solve()) {
+            return 0;
+        }
+        return assessment.job().parts().stream()
+                .filter(part -> runs(assessment, part, point::branchAmps))
+                .filter(part -> !runs(assessment, part, network::amps))
                 .count();
     }
 
-    private static boolean isMotor(Part part) {
-        return part.kind() instanceof LoadKind.Motor
-                || part.kind() instanceof LoadKind.TwoSpeedMotor;
+    private static boolean runs(
+            Assessment assessment, Part part, java.util.function.IntToDoubleFunction amps) {
+        return switch (part.kind()) {
+            case LoadKind.Motor motor ->
+                    Math.abs(amps.applyAsDouble(assessment.netlist().inside(part.id()).get("body")))
+                            > RUNS * motor.running().value();
+            case LoadKind.TwoSpeedMotor motor ->
+                    Stream.of("53", "53b")
+                            .mapToDouble(role ->
+                                    Math.abs(
+                                            amps.applyAsDouble(
+                                                    assessment
+                                                            .netlist()
+                                                            .inside(part.id())
+                                                            .get(role))))
+                            .anyMatch(drawn -> drawn > RUNS * motor.low().value());
+            default -> false;
+        };
     }
 }

@@ -1,42 +1,33 @@
 package aficion.check;
 
-import aficion.job.Kind;
 import aficion.job.Part;
-import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
-import java.util.Set;
+import java.util.Comparator;
+import java.util.Optional;
 import java.util.stream.Stream;
 
-/** What draws current with everything off: a clock by intent, a fan by mistake. */
+/**
+ * What draws current with everything off, from whatever state that was come to: a clock by intent,
+ * a fan or a latched relay by mistake.
+ */
 final class RestDrawRule implements Rule {
     private static final double DRAWS = 0.05;
-    private static final Set<String> ROLES =
-            Set.of("body", "coil", "rest", "58", "54", "56a", "56b", "53", "53b");
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.worst().bases().stream()
-                .filter(point -> point.conditions().equals(Conditions.REST))
-                .limit(1)
-                .flatMap(point ->
-                        assessment.job().parts().stream()
-                                .filter(part -> consumes(part.kind()))
-                                .flatMap(part ->
-                                        point.netlist().inside(part.id()).keySet().stream()
-                                                .filter(ROLES::contains)
-                                                .flatMap(role ->
-                                                        point.through(part.id(), role).stream())
-                                                .filter(amps -> Math.abs(amps.value()) > DRAWS)
-                                                .limit(1)
-                                                .map(amps -> finding(part, amps))));
+        return assessment.job().parts().stream()
+                .filter(part -> part.kind().consumes())
+                .flatMap(part -> drawn(assessment, part).stream());
     }
 
-    private static boolean consumes(Kind kind) {
-        return kind.consumes();
-    }
-
-    private static Finding finding(Part part, Amps amps) {
-        return new Finding.DrawsAtRest(part.id(), new Amps(Math.abs(amps.value())));
+    private static Optional<Finding> drawn(Assessment assessment, Part part) {
+        return assessment.netlist().inside(part.id()).keySet().stream()
+                .filter(role -> !role.equals("mount"))
+                .flatMap(role -> assessment.worst().atRest(part.id(), role).stream())
+                .map(peak -> Math.abs(peak.amps().value()))
+                .filter(amps -> amps > DRAWS)
+                .max(Comparator.naturalOrder())
+                .map(amps -> new Finding.DrawsAtRest(part.id(), new Amps(amps)));
     }
 }

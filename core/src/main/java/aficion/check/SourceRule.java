@@ -2,40 +2,70 @@ package aficion.check;
 
 import aficion.job.Part;
 import aficion.job.SourceKind;
+import aficion.netlist.Conditions;
+import aficion.netlist.OperatingStates;
+import aficion.quantity.Rpm;
 import aficion.size.Assessment;
 import aficion.size.Supply;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Sources that at road speed, with everything on that stays on and a full battery, give less than
- * is drawn.
+ * Sources that with everything on that stays on and a full battery give less than is drawn: on the
+ * road, else when cruising, else at idle; the fastest speed at which it is so is told.
  */
 final class SourceRule implements Rule {
     private static final double PAYS = 0.5;
+    private static final Rpm CRUISE = new Rpm(2000);
+    private static final Rpm IDLE = new Rpm(800);
+    private static final List<Rpm> SPEEDS = List.of(OperatingStates.ROAD, CRUISE, IDLE);
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var source = assessment.job().parts().stream().filter(SourceRule::charges).findFirst();
-        return source.stream()
+        var solver = new Solver(assessment.netlist());
+        return assessment.job().parts().stream()
+                .filter(SourceRule::charges)
+                .limit(1)
                 .flatMap(part ->
-                        assessment.worst().bases().stream()
-                                .filter(point ->
-                                        point.conditions().engine().value() > 0
-                                                && point.conditions().charge().value() == 1)
-                                .map(Supply::of)
-                                .filter(supply -> supply.generated().value() > PAYS)
-                                .max(Comparator.comparingDouble(supply -> supply.drawn().value()))
-                                .filter(supply -> supply.battery().value() > PAYS)
-                                .map(supply ->
-                                        new Finding.SourceTooSmall(
-                                                part.id(), supply.drawn(), supply.generated()))
-                                .stream());
+                        SPEEDS.stream()
+                                .flatMap(speed -> found(assessment, solver, part, speed).stream())
+                                .limit(1));
     }
 
     private static boolean charges(Part part) {
         return part.kind() instanceof SourceKind.Alternator
                 || part.kind() instanceof SourceKind.Dynamo
                 || part.kind() instanceof SourceKind.RegulatorRectifier;
+    }
+
+    /** The heaviest state at a speed, where the battery pays in it; not where it never charges. */
+    private static Optional<Finding> found(
+            Assessment assessment, Solver solver, Part source, Rpm speed) {
+        return assessment.worst().bases().stream()
+                .map(OperatingPoint::conditions)
+                .filter(state -> state.engine().value() > 0 && state.charge().value() == 1)
+                .filter(state -> !OperatingStates.isOff(assessment.job(), state))
+                .filter(state -> gives(solver, state))
+                .flatMap(state -> supply(solver, state.withEngine(speed)).stream())
+                .max(Comparator.comparingDouble(supply -> supply.drawn().value()))
+                .filter(supply -> supply.battery().value() > PAYS)
+                .map(supply ->
+                        new Finding.SourceTooSmall(
+                                source.id(), supply.drawn(), supply.generated(), speed));
+    }
+
+    private static boolean gives(Solver solver, Conditions state) {
+        return supply(solver, state).filter(found -> found.generated().value() > PAYS).isPresent();
+    }
+
+    private static Optional<Supply> supply(Solver solver, Conditions state) {
+        return solver.demand(state) instanceof Outcome.Solved(var point)
+                ? Optional.of(Supply.of(point))
+                : Optional.empty();
     }
 }

@@ -13,6 +13,9 @@ import java.util.stream.Stream;
 
 /** Blades, bullets and pins at the ends of wires that carry more than they can for good. */
 final class TerminationRule implements Rule {
+    private static final List<Termination> LARGER =
+            List.of(Termination.BLADE_6_3, Termination.BLADE_9_5, Termination.RING_M6);
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.sizings().values().stream().flatMap(TerminationRule::overloaded);
@@ -32,15 +35,19 @@ final class TerminationRule implements Rule {
                 wire.id(), end.terminal(), carried, carries, larger(wire, end, carried));
     }
 
-    /** The next larger blade that carries it, on a blade; other ends fit only what they fit. */
+    /** The next larger blade that carries it, else a ring; other ends fit only what they fit. */
     private static List<Edit> larger(Wire wire, End end, Amps carried) {
-        boolean blade = end.termination() == Termination.BLADE_6_3;
-        var wider = new End(end.terminal(), Termination.BLADE_9_5);
-        return blade
-                        && Terminals.carries(wider.termination().key())
-                                .filter(fits -> fits.value() >= carried.value())
-                                .isPresent()
-                ? List.of(new Edit.MoveEnd(wire.id(), end.equals(wire.from()), wider))
-                : List.of();
+        return LARGER.stream()
+                .dropWhile(each -> each != end.termination())
+                .skip(1)
+                .filter(each ->
+                        Terminals.carries(each.key())
+                                .filter(fits -> fits.value() < carried.value())
+                                .isEmpty())
+                .limit(1)
+                .<Edit>map(each ->
+                        new Edit.MoveEnd(
+                                wire.id(), end.equals(wire.from()), new End(end.terminal(), each)))
+                .toList();
     }
 }

@@ -1,34 +1,107 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
+import aficion.job.Job;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
+import aficion.job.Part;
 import aficion.job.SourceKind;
+import aficion.netlist.Conditions;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Parts made for other volts: a 6 V lamp on 12 V dies, a 12 V relay on 6 V does not pull in. */
+/**
+ * Parts made for other volts: a 6 V lamp on 12 V dies, a 12 V relay on 6 V does not pull in, a
+ * regulator of other volts boils or starves the battery. Of batteries in series their sum counts.
+ */
 final class VoltageRule implements Rule {
     private static final double LEAST = 0.75;
     private static final double MOST = 1.35;
 
+    /** What a regulator is set to, as a share of the nominal volts. */
+    private static final double LEAST_SET = 1.1;
+
+    private static final double MOST_SET = 1.28;
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var system = assessment.job().vehicle().system();
-        return assessment.job().parts().stream()
+        var job = assessment.job();
+        return Stream.concat(
+                job.parts().stream()
+                        .flatMap(part ->
+                                Stream.concat(
+                                                outside(job, made(part.kind()), LEAST, MOST),
+                                                outside(job, set(part.kind()), LEAST_SET, MOST_SET))
+                                        .map(volts -> found(job, part, volts))),
+                batteries(assessment));
+    }
+
+    private static Finding found(Job job, Part part, Volts made) {
+        return new Finding.WrongVoltage(part.id(), made, job.vehicle().system());
+    }
+
+    private static Stream<Volts> outside(
+            Job job, Optional<Volts> volts, double least, double most) {
+        double system = job.vehicle().system().value();
+        return volts.stream()
+                .filter(found -> found.value() < least * system || found.value() > most * system);
+    }
+
+    /**
+     * The battery at whose pole the volts of all that are in series stand, where they are wrong.
+     */
+    private static Stream<Finding> batteries(Assessment assessment) {
+        var job = assessment.job();
+        if (!(new Solver(assessment.netlist()).demand(Conditions.REST)
+                instanceof Outcome.Solved(var point))) {
+            return Stream.empty();
+        }
+        return job.parts().stream()
+                .filter(part -> part.kind() instanceof SourceKind.Battery)
+                .filter(part -> isLast(job, point, part))
                 .flatMap(part ->
-                        made(part.kind()).stream()
-                                .filter(volts ->
-                                        volts.value() < LEAST * system.value()
-                                                || volts.value() > MOST * system.value())
-                                .map(volts -> new Finding.WrongVoltage(part.id(), volts, system)));
+                        outside(job, Optional.of(new Volts(reached(point, part))), LEAST, MOST)
+                                .map(volts ->
+                                        found(job, part, new Volts(Math.rint(volts.value())))));
+    }
+
+    private static double reached(OperatingPoint point, Part battery) {
+        double nominal = ((SourceKind.Battery) battery.kind()).nominal().value();
+        return Math.max(
+                nominal,
+                battery.terminals().stream()
+                        .flatMap(pole -> point.voltsAt(pole).stream())
+                        .mapToDouble(volts -> Math.abs(volts.value()))
+                        .max()
+                        .orElse(0));
+    }
+
+    private static boolean isLast(Job job, OperatingPoint point, Part battery) {
+        double mine = reached(point, battery);
+        return job.parts().stream()
+                .filter(part -> part.kind() instanceof SourceKind.Battery && part != battery)
+                .noneMatch(other -> reached(point, other) > mine + 1);
+    }
+
+    private static Optional<Volts> set(Kind kind) {
+        return switch (kind) {
+            case SourceKind.Alternator alternator
+                    when alternator.wakes() != SourceKind.Alternator.Style.EXTERNAL ->
+                    Optional.of(alternator.setPoint());
+            case SourceKind.FieldRegulator regulator -> Optional.of(regulator.setPoint());
+            case SourceKind.ControlBox box -> Optional.of(box.setPoint());
+            case SourceKind.RegulatorRectifier regulator -> Optional.of(regulator.setPoint());
+            default -> Optional.empty();
+        };
     }
 
     private static Optional<Volts> made(Kind kind) {
         return switch (kind) {
-            case SourceKind.Battery battery -> Optional.of(battery.nominal());
             case ControlKind.Relay relay -> Optional.of(relay.rated());
             case ControlKind.LatchingRelay relay -> Optional.of(relay.rated());
             case ControlKind.Flasher flasher -> Optional.of(flasher.rated());

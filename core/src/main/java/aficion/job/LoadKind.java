@@ -103,6 +103,16 @@ public sealed interface LoadKind extends Kind {
         }
     }
 
+    /** Nothing but what turns an engine draws as much, watts (typical). */
+    double CRANKS = 500;
+
+    /** Whether a kind turns an engine: a starter, or the heavy motor of a direct one. */
+    static boolean cranks(Kind kind) {
+        return kind instanceof Starter
+                || kind instanceof Motor motor
+                        && motor.running().value() * motor.rated().value() > CRANKS;
+    }
+
     /** What makes a motor's field. */
     enum Excitation {
         /** Runs backwards when its leads are exchanged. */
@@ -188,8 +198,17 @@ public sealed interface LoadKind extends Kind {
         }
     }
 
-    /** Ignition coil, its primary. */
-    record IgnitionCoil(Ohms primary, Henries inductance) implements LoadKind {
+    /**
+     * Ignition coil, its primary.
+     *
+     * @param leads the core of its plug leads, where that has been said
+     */
+    record IgnitionCoil(Ohms primary, Henries inductance, Optional<PlugLeads> leads)
+            implements LoadKind {
+        public IgnitionCoil(Ohms primary, Henries inductance) {
+            this(primary, inductance, Optional.empty());
+        }
+
         public IgnitionCoil {
             Positive.require("primary resistance", primary);
             Positive.require("primary inductance", inductance);
@@ -204,6 +223,14 @@ public sealed interface LoadKind extends Kind {
         public boolean consumes() {
             return true;
         }
+    }
+
+    /** What plug leads have inside. */
+    enum PlugLeads {
+        /** Solid copper: it disturbs electronics. */
+        SOLID,
+        /** A core that resists. */
+        RESISTIVE
     }
 
     /**

@@ -273,7 +273,7 @@ final class ControlBranches {
                             return new Branch.Resistance(
                                     feed, earth, nominal / (draws * (0.2 + 0.8 * share)));
                         });
-                part.fixed("output", coil, earth, TRANSISTOR_OFF);
+                part.fixed("spark", coil, earth, TRANSISTOR_OFF);
             }
             case TRANSISTOR -> {
                 int inner = part.innerNode();

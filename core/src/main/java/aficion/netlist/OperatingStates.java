@@ -199,12 +199,26 @@ public final class OperatingStates {
                                 .orElse(false));
     }
 
-    /** Whether the key, where there is one, is at rest. */
+    /** Whether every control is at rest, no level is moved and the engine stands. */
+    public static boolean isAtRest(Job job, Conditions state) {
+        return state.engine().value() == 0
+                && state.levels().isEmpty()
+                && Controls.of(job).controls().stream()
+                        .allMatch(control ->
+                                Controls.position(control, state).equals(control.rest()));
+    }
+
+    /** Whether the key is at rest; where there is none, every control there is. */
     public static boolean isOff(Job job, Conditions state) {
-        return Controls.of(job)
-                .key()
-                .filter(key -> !Controls.position(key, state).equals(key.rest()))
-                .isEmpty();
+        var controls = Controls.of(job);
+        return controls.key()
+                .map(key -> Controls.position(key, state).equals(key.rest()))
+                .orElseGet(() ->
+                        !controls.controls().isEmpty()
+                                && controls.controls().stream()
+                                        .allMatch(control ->
+                                                Controls.position(control, state)
+                                                        .equals(control.rest())));
     }
 
     /**

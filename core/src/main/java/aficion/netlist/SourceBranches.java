@@ -112,13 +112,16 @@ final class SourceBranches {
                 a,
                 b,
                 List.of(),
-                Set.of(Aspect.CHARGE),
+                Set.of(Aspect.CHARGE, Aspect.AIR),
                 conditions ->
                         new Branch.Source(
                                 a,
                                 b,
                                 SourceCurves.restVolts(nominal, conditions.charge().value()),
-                                internal,
+                                SourceCurves.givingOhms(
+                                        internal,
+                                        conditions.charge().value(),
+                                        conditions.air().value()),
                                 SourceCurves.fillingOhms(
                                         nominal, internal, conditions.charge().value())));
     }

@@ -38,6 +38,16 @@ public final class SourceCurves {
     }
 
     /**
+     * What a lead-acid battery resists while it gives: more as it is drawn down, ten times as much
+     * flat, and 2 % more for each kelvin below 20 °C (typical), so that a flat one does not crank.
+     */
+    public static double givingOhms(double internal, double charge, double celsius) {
+        double empty = 1 - Math.clamp(charge, 0, 1);
+        double cold = Math.max(0, 20 - celsius);
+        return internal * (1 + 9 * empty * empty * empty) * (1 + 0.02 * cold);
+    }
+
+    /**
      * What a lead-acid battery resists while it is charged, ohms: at 14.2 V a flat 12 V battery
      * takes about 40 A, a half full one 16 A, a full one 4 A (typical).
      */

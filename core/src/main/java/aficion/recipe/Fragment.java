@@ -11,11 +11,17 @@ import java.util.Map;
  * the vehicle.
  *
  * @param mounts the parts whose case is bolted to the vehicle, and to what
+ * @param moves where leads of the vehicle that end at one place are led to another
  */
-public record Fragment(List<Part> parts, Map<PartId, JoinKind.Mass> mounts, List<Lead> leads) {
+public record Fragment(
+        List<Part> parts, Map<PartId, JoinKind.Mass> mounts, List<Lead> leads, List<Move> moves) {
     public Fragment {
         parts = List.copyOf(parts);
         mounts = Map.copyOf(mounts);
         leads = List.copyOf(leads);
+        moves = List.copyOf(moves);
     }
+
+    /** Leads that end at one place led to another. */
+    public record Move(Place from, Place to) {}
 }

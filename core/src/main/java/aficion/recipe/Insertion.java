@@ -37,6 +37,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 
 /**
@@ -104,6 +105,7 @@ public final class Insertion {
         make(new Edit.AddCircuit(circuit));
         fragment.parts().forEach(this::add);
         fragment.mounts().forEach((part, mass) -> mount(part, mass, circuit));
+        fragment.moves().forEach(this::move);
         for (var lead : fragment.leads()) {
             var from = place(lead.from(), circuit, lead);
             var to = place(lead.to(), circuit, lead);
@@ -123,6 +125,22 @@ public final class Insertion {
         }
         tidy(Tidying.recolour(now, circuit.id()));
         return new Fit.Fits(circuit, new Edit.Together(Edit.Deed.INSERT_RECIPE, edits), now);
+    }
+
+    /** Leads what ends at one place of the vehicle to another. */
+    private void move(Fragment.Move move) {
+        var from = there(move.from());
+        var to = there(move.to());
+        if (from.isEmpty() || to.isEmpty()) {
+            from.or(() -> lacks(move.from()));
+            to.or(() -> lacks(move.to()));
+            return;
+        }
+        var end = Ends.on(now, to.get());
+        for (var wire : now.wiresAt(from.get())) {
+            boolean first = wire.from().terminal().equals(from.get());
+            make(new Edit.MoveEnd(wire.id(), first, end));
+        }
     }
 
     private void tidy(Attempt attempt) {
@@ -196,7 +214,17 @@ public final class Insertion {
                 .map(Part::id);
     }
 
+    /** A place that is there already: no feed is made for it. */
+    private Optional<Terminal> there(Place place) {
+        return place(place, (feed, _) -> unfused(feed));
+    }
+
     private Optional<Terminal> place(Place place, Circuit circuit, Lead lead) {
+        return place(place, (feed, fused) -> feed(feed, fused, circuit, lead));
+    }
+
+    private Optional<Terminal> place(
+            Place place, BiFunction<Feed, Boolean, Optional<Terminal>> feeding) {
         var known = found.get(place);
         if (known != null) {
             return Optional.of(known);
@@ -205,7 +233,7 @@ public final class Insertion {
                 switch (place) {
                     case Place.Own(var own) ->
                             Optional.of(now.part(names.get(own.part())).terminal(own.pin()));
-                    case Place.FeedFrom(var feed, var fused) -> feed(feed, fused, circuit, lead);
+                    case Place.FeedFrom(var feed, var fused) -> feeding.apply(feed, fused);
                     case Place.EarthOn(var mass) ->
                             earth(mass).map(id -> now.part(id).terminal("E"));
                     case Place.SwitchPin(var control, var pin) -> switchPin(control, pin);
@@ -327,7 +355,10 @@ public final class Insertion {
                     Findings.of(Assessment.of(now)).stream()
                             .filter(finding -> !before.contains(finding.about()))
                             .flatMap(finding ->
-                                    finding.remedies().stream().filter(this::chooses).limit(1))
+                                    finding.remedies().stream()
+                                            .filter(this::chooses)
+                                            .filter(edit -> !tried.contains(edit))
+                                            .limit(1))
                             .distinct()
                             .filter(tried::add)
                             .toList();

@@ -185,19 +185,24 @@ final class Elements {
         }
     }
 
+    /** What a battery is: volts, ohms, ampere-hours at the twenty-hour rate, Peukert's exponent. */
+    record Lead(double nominal, double internal, double hours, double peukert) {}
+
     /** A battery by its charge; Peukert's law for what it gives faster than in twenty hours. */
     static final class Charge extends Element {
         private final double nominal;
         private final double internal;
         private final double hours;
         private final double peukert;
+        private final double celsius;
 
-        Charge(int branch, double nominal, double internal, double hours, double peukert) {
+        Charge(int branch, Lead battery, double celsius) {
             super(branch, 0.001);
-            this.nominal = nominal;
-            this.internal = internal;
-            this.hours = hours;
-            this.peukert = peukert;
+            this.nominal = battery.nominal();
+            this.internal = battery.internal();
+            this.hours = battery.hours();
+            this.peukert = battery.peukert();
+            this.celsius = celsius;
         }
 
         @Override
@@ -214,7 +219,7 @@ final class Elements {
                                 source.a(),
                                 source.b(),
                                 emf,
-                                internal,
+                                SourceCurves.givingOhms(internal, at, celsius),
                                 SourceCurves.fillingOhms(nominal, internal, at)));
             }
         }

@@ -119,7 +119,11 @@ public final class Simulation {
                             battery.capacity()
                                     .map(capacity -> capacity.peukert().value())
                                     .orElse(SourceCurves.USUAL_PEUKERT);
-                    var charge = new Elements.Charge(i, nominal, internal, hours, peukert);
+                    var charge =
+                            new Elements.Charge(
+                                    i,
+                                    new Elements.Lead(nominal, internal, hours, peukert),
+                                    script.before().air().value());
                     charge.value = script.charge().value();
                     elements.add(charge);
                 });

@@ -3,6 +3,7 @@ package aficion.size;
 import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
 import aficion.job.Job;
+import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
@@ -11,6 +12,7 @@ import aficion.solve.Solver;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * All that is worked out of one job, once: its worst case, the sizing of every wire and the guard
@@ -26,6 +28,9 @@ public record Assessment(
         Map<WireId, WireSizing> sizings,
         Map<WireId, Guard> guards,
         List<Bundle> bundles) {
+
+    /** How far a lead to its guard may be, metres: about 0.18 (typical), and its ends. */
+    public static final double REACH = 0.3;
 
     public static Assessment of(Job job) {
         var solver = new Solver(Netlist.of(job));
@@ -51,6 +56,47 @@ public record Assessment(
     public boolean carries(Wire wire, Conductor conductor, Guard.Fitted fuse) {
         return HeatBalance.carries(conductor, wire, job.rules()).result().value()
                 >= fuse.carries().value();
+    }
+
+    /** Whether a wire, were it of that conductor, carries what a fuse lets through to its limit. */
+    public boolean withstands(Wire wire, Conductor conductor, Guard.Fitted fuse) {
+        return HeatBalance.limit(conductor, wire).result().value() >= fuse.carries().value();
+    }
+
+    /**
+     * The fuse that a short lead ends at, which bounds its load: within reach of what feeds it
+     * (HANDBOOK section 2), so that a short is all that can harm it.
+     */
+    public Optional<Guard.Fitted> ending(Wire wire) {
+        return wire.length().metres().value() <= REACH
+                ? wire.terminals().stream()
+                        .flatMap(end ->
+                                job.part(end.part()).kind().seats().stream()
+                                        .filter(seat ->
+                                                seat.in().equals(end.pin())
+                                                        || seat.out().equals(end.pin()))
+                                        .map(seat -> Guard.Fitted.of(job.part(end.part()), seat)))
+                        .filter(fuse -> !guardedBy(wire, fuse))
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    /**
+     * The one guard an unguarded lead leads to, by way of joints; empty where it serves several.
+     */
+    public Optional<Guard.Fitted> next(Wire wire) {
+        var fuses = Guards.beyond(job, wire).guards();
+        return fuses.size() == 1 ? Optional.of(fuses.getFirst()) : Optional.empty();
+    }
+
+    /** What a lead leads to away from the source, up to the next guards. */
+    public Set<Terminal> beyond(Wire wire) {
+        return Guards.beyond(job, wire).terminals();
+    }
+
+    private boolean guardedBy(Wire wire, Guard.Fitted fuse) {
+        return guards.get(wire.id()) instanceof Guard.Guarded guarded
+                && guarded.fuses().contains(fuse);
     }
 
     private static List<Bundle> bundles(Job job, WorstCase worst) {

@@ -1,6 +1,9 @@
 package aficion.size;
 
+import aficion.job.LoadKind;
+import aficion.job.PartId;
 import aficion.job.Wire;
+import aficion.netlist.Netlist;
 import aficion.quantity.Metres;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
@@ -8,6 +11,9 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * The wires a current runs through on its way out and back: from a source, along the wire in
@@ -15,9 +21,12 @@ import java.util.List;
  * larger current.
  *
  * @param wires in the order of the current
+ * @param joints volts lost on the way in contacts, guards, joints, earths and the ends of wires;
+ *     not counted while a starter turns, which takes its own
+ * @param cranks whether a starter lies on the way
  * @param point the operating point it was followed in
  */
-public record FlowPath(List<Wire> wires, OperatingPoint point) {
+public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, OperatingPoint point) {
     private static final double NOTHING = 1e-9;
 
     public FlowPath {
@@ -25,11 +34,11 @@ public record FlowPath(List<Wire> wires, OperatingPoint point) {
     }
 
     /** The path through a wire; the wire alone when nothing flows. */
-    public static FlowPath through(OperatingPoint point, Wire wire) {
+    static FlowPath through(OperatingPoint point, Wire wire, Metal metal) {
         var netlist = point.netlist();
         int start = netlist.branch(wire);
         if (Math.abs(point.branchAmps(start)) < NOTHING) {
-            return new FlowPath(List.of(wire), point);
+            return new FlowPath(List.of(wire), new Volts(0), false, point);
         }
         var before = walk(point, start, false);
         Collections.reverse(before);
@@ -40,7 +49,53 @@ public record FlowPath(List<Wire> wires, OperatingPoint point) {
                         .flatMap(branch -> netlist.wireOf(branch).stream())
                         .map(netlist.job()::wire)
                         .toList();
-        return new FlowPath(wires, point);
+        return new FlowPath(
+                wires,
+                new Volts(turns(point) ? 0 : joints(point, before, metal)),
+                before.stream().anyMatch(branch -> cranks(netlist, branch)),
+                point);
+    }
+
+    private static boolean turns(OperatingPoint point) {
+        var netlist = point.netlist();
+        return IntStream.range(0, netlist.size())
+                .filter(branch -> cranks(netlist, branch))
+                .anyMatch(branch -> Math.abs(point.branchAmps(branch)) > NOTHING);
+    }
+
+    private static boolean cranks(Netlist netlist, int branch) {
+        var role = netlist.roleOf(branch);
+        return (role.equals("motor") || role.equals("body"))
+                && netlist.partOf(branch)
+                        .map(netlist.job()::part)
+                        .filter(part -> LoadKind.cranks(part.kind()))
+                        .isPresent();
+    }
+
+    private static double joints(OperatingPoint point, List<Integer> way, Metal metal) {
+        var netlist = point.netlist();
+        double end = netlist.job().rules().joint().value();
+        return way.stream()
+                .mapToDouble(branch ->
+                        netlist.wireOf(branch).isPresent()
+                                ? 2 * end * Math.abs(point.branchAmps(branch))
+                                : metal.joins(point, branch)
+                                        ? Math.abs(point.branchVolts(branch))
+                                        : 0)
+                .sum();
+    }
+
+    /**
+     * The part that the current through a branch works: the first that consumes, followed along the
+     * larger current towards its return.
+     */
+    public static Optional<PartId> load(OperatingPoint point, int branch) {
+        var job = point.netlist().job();
+        return Stream.of(true, false)
+                .flatMap(onward -> walk(point, branch, onward).stream())
+                .flatMap(each -> point.netlist().partOf(each).stream())
+                .filter(part -> job.part(part).kind().consumes())
+                .findFirst();
     }
 
     /** Length of all its wires. */

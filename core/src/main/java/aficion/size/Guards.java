@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Which fuse guards which wire. Followed over the job as if every switch and relay were closed:
@@ -59,6 +60,34 @@ public final class Guards {
             }
         }
         return Optional.ofNullable(worst);
+    }
+
+    /** What lies on the side of a live lead away from the source. */
+    record Beyond(List<Guard.Fitted> guards, Set<Terminal> terminals) {}
+
+    /**
+     * What a live lead leads to, on the side away from the source, through joints and contacts as
+     * if closed, up to the next guards; nothing where both its sides come to the source.
+     */
+    static Beyond beyond(Job job, Wire wire) {
+        var found = new Guards(job);
+        var live = found.liveTerminals();
+        return Stream.of(wire.to(), wire.from())
+                .map(end -> found.reachWithout(wire, end.terminal()))
+                .filter(side -> side.terminals.stream().noneMatch(live::contains))
+                .findFirst()
+                .map(side ->
+                        new Beyond(
+                                side.fuses.stream().map(Crossing::fuse).distinct().toList(),
+                                side.terminals))
+                .orElseGet(() -> new Beyond(List.of(), Set.of()));
+    }
+
+    private Reach reachWithout(Wire wire, Terminal start) {
+        wire.terminals().forEach(end -> wiresAt.get(end).remove(wire));
+        var reach = reach(List.of(start));
+        wire.terminals().forEach(end -> wiresAt.get(end).add(wire));
+        return reach;
     }
 
     /** The guard of every wire of a job. */

@@ -55,6 +55,12 @@ public final class HeatBalance {
         return carries(conductor, wire.zone().ambient(), rise(wire, rules));
     }
 
+    /** What a wire could carry for good up to the limit of its cover, were it of that conductor. */
+    public static Working limit(Conductor conductor, Wire wire) {
+        double rise = wire.insulation().limit().value() - wire.zone().ambient().value();
+        return carries(conductor, wire.zone().ambient(), new Kelvins(rise));
+    }
+
     /** How much warmer than the air around it a wire may get. */
     static Kelvins rise(Wire wire, HouseRules rules) {
         double limit = wire.insulation().limit().value() - rules.margin().value();

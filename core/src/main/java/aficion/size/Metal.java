@@ -1,5 +1,6 @@
 package aficion.size;
 
+import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.netlist.Branch;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntPredicate;
 
 /**
  * What hangs together by bare metal in a state: wires, closed contacts, guards, joints, nothing
@@ -44,6 +46,31 @@ public final class Metal {
                                         .map(Kind.Pass::role)
                                         .anyMatch(role::equals))
                 .isPresent();
+    }
+
+    /** The nodes that metal would join to one if everything were closed but some branches. */
+    public Set<Integer> closed(int start, IntPredicate without) {
+        var seen = new HashSet<>(Set.of(start));
+        var open = new ArrayDeque<>(seen);
+        while (!open.isEmpty()) {
+            int node = open.remove();
+            for (int i = 0; i < netlist.size(); i++) {
+                boolean meets = netlist.a(i) == node || netlist.b(i) == node;
+                if (meets && (metal[i] || isFuse(i)) && !without.test(i)) {
+                    int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
+                    if (seen.add(next)) {
+                        open.add(next);
+                    }
+                }
+            }
+        }
+        return seen;
+    }
+
+    private boolean isFuse(int branch) {
+        return netlist.partOf(branch)
+                .map(part -> netlist.job().part(part).kind() instanceof GuardKind)
+                .orElse(false);
     }
 
     /** Whether a branch is metal and conducts in a state. */
@@ -90,11 +117,16 @@ public final class Metal {
                 }
             }
             for (int i = 0; i < netlist.size(); i++) {
-                if (netlist.isSource(i)) {
+                if (netlist.isSource(i) && lasts(point.branch(i))) {
                     poles.add(root(netlist.a(i)));
                     poles.add(root(netlist.b(i)));
                 }
             }
+        }
+
+        /** Whether a source gives without being woken. */
+        private static boolean lasts(Branch source) {
+            return !(source instanceof Branch.Limited limited) || limited.needs().isEmpty();
         }
 
         private int root(int node) {
@@ -114,6 +146,17 @@ public final class Metal {
         /** Whether metal leads from a node to a pole that is not earthed. */
         public boolean live(int node) {
             return !earthed(node) && poles.contains(root(node));
+        }
+
+        /** The batteries whose live pole metal joins to a node, by their branches. */
+        public Set<Integer> batteries(int node) {
+            var found = new HashSet<Integer>();
+            for (var force : forces()) {
+                if (!earthed(node) && (force.a == root(node) || force.b == root(node))) {
+                    found.add(force.branch);
+                }
+            }
+            return found;
         }
 
         /** Whether metal leads from one node to another. */
@@ -181,8 +224,11 @@ public final class Metal {
         }
 
         private List<Integer> way(Force force) {
-            int from = netlist.a(force.branch);
-            int to = netlist.b(force.branch);
+            return way(netlist.a(force.branch), netlist.b(force.branch));
+        }
+
+        /** The branches of metal that lead the shortest way from one node to another. */
+        List<Integer> way(int from, int to) {
             var came = new HashMap<Integer, int[]>();
             var open = new ArrayDeque<Integer>(List.of(from));
             came.put(from, new int[] {Branch.NONE, from});

@@ -9,6 +9,7 @@ import aficion.job.WireId;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
 import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
 import aficion.working.Working;
@@ -49,7 +50,8 @@ public final class Sizing {
         var steadyAmps = magnitude(steady);
         var heldAmps = magnitude(held);
         var peak = heldAmps.value() > steadyAmps.value() ? held : steady;
-        var path = FlowPath.through(peak.map(WorstCase.Peak::point).orElse(rest), wire);
+        var path =
+                FlowPath.through(peak.map(WorstCase.Peak::point).orElse(rest), wire, worst.metal());
         var current = new Amps(Math.max(steadyAmps.value(), heldAmps.value()));
         Predicate<Conductor> cool =
                 conductor -> {
@@ -79,7 +81,8 @@ public final class Sizing {
                 drop(wire, wire.conductor(), current, path),
                 path,
                 needed,
-                reason(sizes, needed, cool, little));
+                reason(sizes, needed, cool, little),
+                Allowance.of(job, wire, path).kept(path));
     }
 
     private static WireSizing.Reason reason(
@@ -133,13 +136,17 @@ public final class Sizing {
     }
 
     /**
-     * ΔV = I·r(T)·L with the wire's own worst current and the length of the whole way out and back:
-     * if every wire of the way keeps this, their sum does.
+     * ΔV = I·r(T)·L + Uj with the wire's own worst current, the length of the whole way out and
+     * back and what its joints lose: if every wire of the way keeps this, their sum does. The wires
+     * alone are held to the rule of the house, with their joints to 0.5 V of 12 where that is more
+     * (HANDBOOK section 2); where joints take more than half of it, the wires are held to the other
+     * half. The cable of a starter may lose 0.5 V of 12 while it cranks (section 3).
      */
     private Working drop(Wire wire, Conductor conductor, Amps current, FlowPath path) {
-        var rules = job.rules();
-        var share = rules.drop(job.circuit(wire.circuit()).drops());
-        var limit = new Volts(share.value() * job.vehicle().system().value());
+        double system = job.vehicle().system().value();
+        double joints = path.joints().value();
+        double allowed = Allowance.of(job, wire, path).wires();
+        var share = new Ratio(allowed / system);
         Celsius warm = HeatBalance.temperature(conductor, wire.zone().ambient(), current);
         double lasting = Math.min(warm.value(), wire.insulation().limit().value());
         double perMetre = conductor.perMetre().value() * Conductor.warmth(lasting);
@@ -148,15 +155,17 @@ public final class Sizing {
                 path.wires().stream().allMatch(each -> each.length() instanceof RunLength.Measured);
         return new Working(
                 Working.Topic.DROP,
-                "ΔV = I · r(T) · L",
+                "ΔV = I · r(T) · L ≤ U − Uj",
                 List.of(
                         new Given("I", current, Origin.SOLVED),
                         new Given("A", conductor.copper(), Origin.JOB),
                         new Given("T", new Celsius(lasting), Origin.WORKED),
                         new Given("L", path.length(), measured ? Origin.MEASURED : Origin.ASSUMED),
-                        new Given("limit", share, Origin.HOUSE_RULE)),
+                        new Given("Uj", new Volts(joints), Origin.SOLVED),
+                        new Given(
+                                "limit", share, path.cranks() ? Origin.TABLE : Origin.HOUSE_RULE)),
                 List.of(new Step("r(T)", new Ohms(perMetre)), new Step("ΔV", new Volts(lost))),
-                Optional.of(new Working.Limit(limit, lost <= limit.value())),
+                Optional.of(new Working.Limit(new Volts(allowed), lost <= allowed)),
                 "Ohm; IEC 60028, ISO 6722-1");
     }
 }

@@ -19,6 +19,8 @@ import java.util.Optional;
  * @param path the way out and back at the worst
  * @param needed the smallest size that passes; empty when none that is sold does
  * @param reason what decides the size needed
+ * @param wayKept whether the way as it is loses no more than it may, whatever this wire would lose
+ *     were all of it like it
  */
 public record WireSizing(
         Wire wire,
@@ -29,7 +31,8 @@ public record WireSizing(
         Working drop,
         FlowPath path,
         Optional<Conductor> needed,
-        Reason reason) {
+        Reason reason,
+        boolean wayKept) {
 
     /** What decides a size. */
     public enum Reason {
@@ -46,7 +49,7 @@ public record WireSizing(
 
     /** Whether it loses little enough. */
     public boolean losesLittle() {
-        return drop.limit().map(Working.Limit::kept).orElse(true);
+        return wayKept || drop.limit().map(Working.Limit::kept).orElse(true);
     }
 
     /** The volts this wire loses of the way, at the worst. */

@@ -43,6 +43,7 @@ public final class WorstCase {
     private final Peak[] steady;
     private final Peak[] held;
     private final Peak[] off;
+    private final Peak[] rest;
     private final List<Trouble> troubles;
     private final List<Short> shorts;
     private final List<OperatingPoint> bases;
@@ -51,6 +52,7 @@ public final class WorstCase {
     private final double[] mostVolts;
     private final BitSet live;
     private final BitSet earthed;
+    private final BitSet together;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
     public record Peak(Amps amps, OperatingPoint point) {}
@@ -83,6 +85,7 @@ public final class WorstCase {
         this.steady = new Peak[netlist.size()];
         this.held = new Peak[netlist.size()];
         this.off = new Peak[netlist.size()];
+        this.rest = new Peak[netlist.size()];
         this.troubles = new ArrayList<>();
         this.shorts = new ArrayList<>();
         this.bases = new ArrayList<>();
@@ -91,6 +94,7 @@ public final class WorstCase {
         this.mostVolts = new double[netlist.size()];
         this.live = new BitSet();
         this.earthed = new BitSet();
+        this.together = new BitSet();
     }
 
     /** Solves every state of a job; {@code solver} is of that job's netlist. */
@@ -106,6 +110,7 @@ public final class WorstCase {
         for (var state : states(solver, bases)) {
             worst.demanded(solver, state).ifPresent(point -> worst.take(state, point));
         }
+        worst.rate();
         return worst;
     }
 
@@ -140,6 +145,9 @@ public final class WorstCase {
         if (OperatingStates.isOff(job, state)) {
             raise(off, point);
         }
+        if (OperatingStates.isAtRest(job, state)) {
+            raise(rest, point);
+        }
         var bond = metal.in(point);
         for (int node = 0; node < netlist.nodes(); node++) {
             if (bond.earthed(node)) {
@@ -147,6 +155,46 @@ public final class WorstCase {
             } else if (bond.live(node)) {
                 live.set(node);
             }
+        }
+        for (int i = 0; i < netlist.size(); i++) {
+            int a = netlist.a(i);
+            int b = netlist.b(i);
+            if (bond.live(a) && bond.earthed(b) || bond.earthed(a) && bond.live(b)) {
+                together.set(i);
+            }
+        }
+    }
+
+    /**
+     * Asks of the way from each source to the battery what the source is rated for, whatever
+     * happened to flow: a flat battery takes it all.
+     */
+    private void rate() {
+        for (var source : netlist.job().parts()) {
+            Charger.of(netlist.job(), source).ifPresent(this::rate);
+        }
+    }
+
+    private void rate(Charger charger) {
+        for (var base : bases) {
+            var bond = metal.in(base);
+            for (var battery : charger.batteries()) {
+                int out = netlist.node(charger.output());
+                int pole = netlist.node(battery);
+                if (base.conditions().engine().value() > 0 && bond.together(out, pole)) {
+                    bond.way(out, pole).forEach(branch -> rate(branch, charger, base));
+                    return;
+                }
+            }
+        }
+    }
+
+    private void rate(int branch, Charger charger, OperatingPoint point) {
+        var known = Optional.ofNullable(steady[branch]);
+        double amps = known.map(peak -> peak.amps().value()).orElse(0.0);
+        if (Math.abs(amps) < charger.rated().value()) {
+            steady[branch] =
+                    new Peak(new Amps(Math.copySign(charger.rated().value(), amps)), point);
         }
     }
 
@@ -277,6 +325,20 @@ public final class WorstCase {
         return earthed.get(netlist.node(terminal));
     }
 
+    /**
+     * Whether in some state metal leads one end of a branch inside a part to a live pole and the
+     * other to earth.
+     */
+    public boolean everTogether(PartId part, String role) {
+        var branch = netlist.inside(part).get(role);
+        return branch != null && together.get(branch);
+    }
+
+    /** The largest current of a branch inside a part with everything off and the engine still. */
+    public Optional<Peak> atRest(PartId part, String role) {
+        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> rest[branch]);
+    }
+
     /** The largest current of a branch inside a part while the key is off. */
     public Optional<Peak> keyOff(PartId part, String role) {
         return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> off[branch]);
@@ -315,6 +377,11 @@ public final class WorstCase {
     /** The largest lasting current of a branch inside a part. */
     public Optional<Peak> steady(PartId part, String role) {
         return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> steady[branch]);
+    }
+
+    /** The largest current of a branch inside a part while a hand holds something. */
+    public Optional<Peak> held(PartId part, String role) {
+        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> held[branch]);
     }
 
     /** The largest current of a branch inside a part, lasting or held. */

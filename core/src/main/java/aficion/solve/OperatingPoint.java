@@ -68,6 +68,13 @@ public final class OperatingPoint {
         }
     }
 
+    /** The point a network stands at, where it is believed. */
+    public static Optional<OperatingPoint> of(Conditions conditions, Network network) {
+        return checked(conditions, network) instanceof Outcome.Solved(var point)
+                ? Optional.of(point)
+                : Optional.empty();
+    }
+
     /** The point a network has been solved for, or why it is not believed. */
     static Outcome checked(Conditions conditions, Network network) {
         var point = new OperatingPoint(conditions, network);

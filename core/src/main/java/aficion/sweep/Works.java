@@ -77,7 +77,7 @@ final class Works {
                     add(part, "body", branch, draws.value(), Sort.RUNS);
             case LoadKind.Gauge gauge ->
                     add(part, "body", branch, gauge.fullScale().value(), Sort.POINTS);
-            case LoadKind.IgnitionCoil(var primary, _) ->
+            case LoadKind.IgnitionCoil(var primary, _, _) ->
                     add(part, "body", branch, nominal / primary.value(), Sort.RUNS);
             default -> {}
         }

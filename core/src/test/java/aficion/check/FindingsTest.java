@@ -138,7 +138,7 @@ class FindingsTest {
         var job =
                 JobBuilder.twelveVolts()
                         .load("X1", 2)
-                        .wire("B1.+", "X1.+", "1mm2", 2)
+                        .wire("B1.+", "X1.+", "1mm2", 0.25)
                         .stated(Unguarded.SHORT_AND_SLEEVED)
                         .build();
 

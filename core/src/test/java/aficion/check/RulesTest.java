@@ -389,7 +389,19 @@ class RulesTest {
         var finding = only(source(18), Finding.SourceTooSmall.class);
 
         assertThat(finding.drawn().value()).isGreaterThan(finding.given().value());
-        none(source(45), Finding.SourceTooSmall.class);
+        assertThat(finding.engine().value()).isEqualTo(3000);
+        none(source(120), Finding.SourceTooSmall.class);
+    }
+
+    /**
+     * 45 A at 3 000 rpm, and twice the engine's 800 rpm of idle give some 12 A of the 25 A drawn.
+     */
+    @Test
+    void aSourceThatIsTooSmallOnlyAtIdle() {
+        var finding = only(source(45), Finding.SourceTooSmall.class);
+
+        assertThat(finding.engine().value()).isEqualTo(800);
+        assertThat(finding.given().value()).isBetween(8.0, 16.0);
     }
 
     @Test
@@ -441,8 +453,8 @@ class RulesTest {
                         .stated(Unguarded.WITHIN_REACH)
                         .wire("F1.2", "X1.+", "2.5mm2", 1);
 
-        only(far, Finding.GuardFar.class);
-        none(fed(FAN, "+", "31"), Finding.GuardFar.class);
+        only(far, PathFinding.LeadBeyondItsLimits.class);
+        none(fed(FAN, "+", "31"), PathFinding.LeadBeyondItsLimits.class);
     }
 
     /** A 6 Ω resistor before a 21 W lamp leaves it about half its volts. */

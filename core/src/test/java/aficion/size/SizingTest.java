@@ -16,6 +16,7 @@ import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Ohms;
+import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.List;
@@ -147,8 +148,8 @@ class SizingTest {
                         .build();
         var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
 
-        var feed = FlowPath.through(point, job.wire(new WireId("w2")));
-        var small = FlowPath.through(point, job.wire(new WireId("w3")));
+        var feed = path(point, "w2");
+        var small = path(point, "w3");
 
         assertThat(feed.wires()).extracting(Wire::number).containsExactly("2", "4", "1");
         assertThat(small.wires()).extracting(Wire::number).containsExactly("2", "3", "1");
@@ -158,6 +159,11 @@ class SizingTest {
                                 .mapToDouble(wire -> Math.abs(point.lostIn(wire).value()))
                                 .sum(),
                         within(1e-12));
+    }
+
+    private static FlowPath path(OperatingPoint point, String wire) {
+        var netlist = point.netlist();
+        return FlowPath.through(point, netlist.job().wire(new WireId(wire)), new Metal(netlist));
     }
 
     @Test
@@ -171,9 +177,7 @@ class SizingTest {
                         .build();
         var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
 
-        assertThat(FlowPath.through(point, job.wire(new WireId("w3"))).wires())
-                .extracting(Wire::number)
-                .containsExactly("3");
+        assertThat(path(point, "w3").wires()).extracting(Wire::number).containsExactly("3");
     }
 
     private static Map<WireId, Guard> guards(Job job) {

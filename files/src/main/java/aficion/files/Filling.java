@@ -45,14 +45,22 @@ final class Filling {
     }
 
     private static double number(String text, Vehicle vehicle, Map<String, String> answers) {
-        var factors = text.substring(1).split("\\*", 2);
-        double value =
-                factors[0].equals("system")
-                        ? vehicle.system().value()
-                        : Double.parseDouble(answers.getOrDefault(factors[0], "NaN"));
-        if (Double.isNaN(value)) {
-            throw new IllegalArgumentException("nothing answers " + text);
+        double value = 1;
+        for (var factor : ("*" + text.substring(1)).split("(?=[*/])")) {
+            double each = factor(factor.substring(1), vehicle, answers);
+            if (Double.isNaN(each)) {
+                throw new IllegalArgumentException("nothing answers " + text);
+            }
+            value = factor.startsWith("*") ? value * each : value / each;
         }
-        return factors.length == 2 ? value * Double.parseDouble(factors[1]) : value;
+        return value;
+    }
+
+    private static double factor(String text, Vehicle vehicle, Map<String, String> answers) {
+        if (text.equals("system")) {
+            return vehicle.system().value();
+        }
+        boolean plain = !text.isEmpty() && (Character.isDigit(text.charAt(0)));
+        return Double.parseDouble(plain ? text : answers.getOrDefault(text, "NaN"));
     }
 }

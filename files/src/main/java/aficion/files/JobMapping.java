@@ -30,6 +30,7 @@ import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
+import aficion.quantity.Celsius;
 import aficion.quantity.Farads;
 import aficion.quantity.Henries;
 import aficion.quantity.Kelvins;
@@ -181,6 +182,7 @@ final class JobMapping {
         quantity(module, Metres.class, Metres::new);
         quantity(module, SquareMillimetres.class, SquareMillimetres::new);
         quantity(module, Kelvins.class, Kelvins::new);
+        quantity(module, Celsius.class, Celsius::new);
         quantity(module, Seconds.class, Seconds::new);
         quantity(module, Henries.class, Henries::new);
         quantity(module, Farads.class, Farads::new);
@@ -233,6 +235,7 @@ final class JobMapping {
                 ControlKind.Side.class,
                 ControlKind.IgnitionBox.Form.class,
                 LoadKind.Excitation.class,
+                LoadKind.PlugLeads.class,
                 LoadKind.Gauge.Movement.class);
         return module;
     }

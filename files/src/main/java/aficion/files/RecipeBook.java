@@ -215,7 +215,11 @@ public final class RecipeBook {
                 leads.add(lead(node));
             }
         }
-        return new Fragment(parts, mounts, leads);
+        var moves = new ArrayList<Fragment.Move>();
+        for (var node : tree.path("moves")) {
+            moves.add(new Fragment.Move(place(word(node, "from")), place(word(node, "to"))));
+        }
+        return new Fragment(parts, mounts, leads, moves);
     }
 
     private static Lead lead(JsonNode node) {

@@ -46,6 +46,7 @@ class RoadsterTest {
                         "LeadWithoutGuard",
                         "WireTooThinByDrop",
                         "TerminalUnconnected",
+                        "SourceTooSmall",
                         "NotSelective",
                         "SwitchedInEarth",
                         "DrawsAtRest");

@@ -9,7 +9,9 @@ import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.check.Finding;
+import aficion.check.PathFinding;
 import aficion.check.Severity;
+import aficion.check.SourceFinding;
 import aficion.diagram.Lane;
 import aficion.files.DemoJobs;
 import aficion.files.JobFileException;
@@ -44,6 +46,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -80,11 +83,18 @@ class WordsTest {
                 assertThat(Words.of("kind." + kind.getSimpleName())).isNotBlank();
             }
         }
-        for (var rule : Finding.class.getDeclaredClasses()) {
+        for (var rule : kinds()) {
             if (rule.isRecord()) {
                 assertThat(Words.of("finding." + rule.getSimpleName() + ".title")).isNotBlank();
+                assertThat(Words.of("finding." + rule.getSimpleName() + ".reason")).isNotBlank();
             }
         }
+    }
+
+    private static List<Class<?>> kinds() {
+        return Stream.of(Finding.class, PathFinding.class, SourceFinding.class)
+                .flatMap(group -> Arrays.stream(group.getDeclaredClasses()))
+                .toList();
     }
 
     @Test

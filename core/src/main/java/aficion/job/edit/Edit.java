@@ -151,8 +151,10 @@ public sealed interface Edit {
             return job.withWires(
                     job.wires().stream()
                             .map(wire ->
-                                    wire.withFrom(moved(wire.from(), first, second))
-                                            .withTo(moved(wire.to(), first, second)))
+                                    wire.terminals().containsAll(List.of(first, second))
+                                            ? wire
+                                            : wire.withFrom(moved(wire.from(), first, second))
+                                                    .withTo(moved(wire.to(), first, second)))
                             .toList());
         }
 

@@ -1,0 +1,78 @@
+package aficion.check;
+
+import aficion.job.ControlKind;
+import aficion.job.Job;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.size.Assessment;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * What is fed from the post of an ignition coil: an electronic box there misfires, and so may
+ * whatever else takes its feed there (HANDBOOK section 4: nothing else on the coil posts).
+ */
+final class CoilPostRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        return job.parts().stream()
+                .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
+                .flatMap(coil -> Stream.of("15", "1").map(coil::terminal))
+                .flatMap(post -> found(job, post));
+    }
+
+    private static Stream<Finding> found(Job job, Terminal post) {
+        return job.wiresAt(post).stream()
+                .map(wire -> other(wire, post))
+                .flatMap(end -> fed(job, end, post).stream())
+                .distinct()
+                .map(load ->
+                        load.kind() instanceof ControlKind.IgnitionBox
+                                ? new PathFinding.BoxOnCoilPost(load.id(), post.part())
+                                : new PathFinding.CoilPostFeeds(post.part(), load.id(), post));
+    }
+
+    /** What a wire from a post feeds, by way of joints: a load at its own feed. */
+    private static Optional<Part> fed(Job job, Terminal start, Terminal post) {
+        var seen = new HashSet<>(Set.of(post, start));
+        var at = start;
+        while (job.part(at.part()).kind() instanceof aficion.job.JoinKind.Splice) {
+            var here = at;
+            var next =
+                    job.wiresAt(at).stream()
+                            .map(wire -> other(wire, here))
+                            .filter(seen::add)
+                            .toList();
+            if (next.size() != 1) {
+                return Optional.empty();
+            }
+            at = next.getFirst();
+        }
+        var end = at;
+        return Optional.of(job.part(end.part())).filter(part -> takesFeed(part, end.pin()));
+    }
+
+    private static boolean takesFeed(Part part, String pin) {
+        return switch (part.kind()) {
+            case LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Magneto _,
+                    LoadKind.Starter _ ->
+                    false;
+            case LoadKind _ -> !pin.equals("31");
+            case ControlKind.IgnitionBox _, ControlKind.Module _ -> pin.equals("15");
+            case ControlKind.Relay _ -> pin.equals("86") || pin.equals("30");
+            default -> false;
+        };
+    }
+
+    private static Terminal other(Wire wire, Terminal end) {
+        return wire.from().terminal().equals(end) ? wire.to().terminal() : wire.from().terminal();
+    }
+}

@@ -1,0 +1,48 @@
+package aficion.check;
+
+import aficion.catalogue.FuseType;
+import aficion.job.GuardKind;
+import aficion.job.Job;
+import aficion.job.edit.Edit;
+import aficion.quantity.Amps;
+import aficion.size.Guard;
+import java.util.List;
+import java.util.function.BiPredicate;
+import java.util.stream.Stream;
+
+/** The next fuse that will do: of its own family, else a bolted one. */
+final class LargerFuse {
+    private LargerFuse() {}
+
+    static List<Edit> of(Job job, Guard.Fitted fuse, BiPredicate<FuseType, Amps> enough) {
+        var own =
+                fuse.type().markings().stream()
+                        .filter(marking -> enough.test(fuse.type(), marking))
+                        .limit(1)
+                        .<Edit>map(marking ->
+                                new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
+                        .toList();
+        return own.isEmpty() ? bolted(job, fuse, enough) : own;
+    }
+
+    private static List<Edit> bolted(
+            Job job, Guard.Fitted fuse, BiPredicate<FuseType, Amps> enough) {
+        var part = job.part(fuse.seat().part());
+        return Stream.of(FuseType.BOLTED)
+                .filter(type -> type != fuse.type())
+                .flatMap(type -> type.markings().stream())
+                .filter(marking -> enough.test(FuseType.BOLTED, marking))
+                .limit(1)
+                .flatMap(marking ->
+                        part.kind() instanceof GuardKind kind
+                                ? Stream.<Edit>of(
+                                        new Edit.Refit(
+                                                part.id(),
+                                                kind.fitted(
+                                                        fuse.seat().way(),
+                                                        FuseType.BOLTED,
+                                                        marking)))
+                                : Stream.empty())
+                .toList();
+    }
+}

@@ -1,0 +1,87 @@
+package aficion.check;
+
+import aficion.job.Job;
+import aficion.job.LoadKind;
+import aficion.job.School;
+import aficion.job.SourceKind;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.quantity.Metres;
+import aficion.size.Assessment;
+import aficion.size.Guard;
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * Leads stated to go without a guard that are not what they are stated to be: the starter's feed
+ * that leads to no starter, the lead within reach that is longer or ends at no guard, the short and
+ * sleeved one that is long. Such a lead burns unseen.
+ */
+final class LeadLimitRule implements Rule {
+    /** How long a lead that goes short and sleeved to its first guard may be, metres. */
+    private static final double SHORT = Assessment.REACH;
+
+    /** How long a charging lead may be where the house has it short and heavy, metres. */
+    private static final double CHARGING = 1;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.job().wires().stream()
+                .filter(wire -> assessment.guard(wire.id()) instanceof Guard.Unguarded)
+                .filter(wire -> wire.unguarded().isPresent() && !holds(assessment, wire))
+                .map(wire ->
+                        new PathFinding.LeadBeyondItsLimits(
+                                wire.id(),
+                                new Metres(wire.length().metres().value()),
+                                remedies(assessment, wire)));
+    }
+
+    private static boolean holds(Assessment assessment, Wire wire) {
+        var job = assessment.job();
+        double metres = wire.length().metres().value();
+        return switch (wire.unguarded().orElseThrow()) {
+            case STARTER_FEED -> cranks(assessment, wire);
+            case WITHIN_REACH -> metres <= SHORT && endsAtGuard(job, wire);
+            case SHORT_AND_SLEEVED ->
+                    metres <= SHORT
+                            || metres <= CHARGING
+                                    && job.rules().workBy(School.CHARGE_SHORT)
+                                    && charges(job, wire);
+        };
+    }
+
+    /** Whether away from the source it leads to what turns the engine. */
+    private static boolean cranks(Assessment assessment, Wire wire) {
+        return assessment.beyond(wire).stream()
+                .anyMatch(end ->
+                        LoadKind.cranks(assessment.job().part(end.part()).kind())
+                                && !end.pin().equals("50")
+                                && !end.pin().equals("15a"));
+    }
+
+    private static boolean endsAtGuard(Job job, Wire wire) {
+        return wire.terminals().stream()
+                .anyMatch(end ->
+                        job.part(end.part()).kind().seats().stream()
+                                .anyMatch(seat ->
+                                        seat.in().equals(end.pin())
+                                                || seat.out().equals(end.pin())));
+    }
+
+    private static boolean charges(Job job, Wire wire) {
+        return wire.terminals().stream()
+                .anyMatch(end ->
+                        job.part(end.part()).kind() instanceof SourceKind
+                                && (end.pin().equals("B+") || end.pin().equals("A")));
+    }
+
+    private static List<Edit> remedies(Assessment assessment, Wire wire) {
+        var sizing = assessment.sizings().get(wire.id());
+        return sizing == null
+                        || wire.unguarded()
+                                .filter(why -> why.name().equals("STARTER_FEED"))
+                                .isPresent()
+                ? List.of()
+                : NoGuardRule.remedies(assessment, sizing);
+    }
+}

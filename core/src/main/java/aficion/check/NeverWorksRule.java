@@ -1,0 +1,221 @@
+package aficion.check;
+
+import aficion.check.PathFinding.Lack;
+import aficion.job.ControlKind;
+import aficion.job.Job;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.PartId;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
+import aficion.job.edit.Edit;
+import aficion.netlist.Netlist;
+import aficion.size.Assessment;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Parts that get what they need in no state, and why. Where two leads of a relay put in each
+ * other's place bring them to life, the relay is named in their stead.
+ */
+final class NeverWorksRule implements Rule {
+    private static final List<List<String>> PAIRS =
+            List.of(
+                    List.of("85", "30"),
+                    List.of("86", "87"),
+                    List.of("86", "30"),
+                    List.of("85", "87"),
+                    List.of("30", "87a"),
+                    List.of("87", "87a"));
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var dead = dead(assessment);
+        if (dead.isEmpty()) {
+            return Stream.empty();
+        }
+        var exchanged = exchanged(assessment, dead);
+        var explained = new HashSet<PartId>();
+        exchanged.forEach(found -> {
+            explained.add(found.part());
+            explained.addAll(found.dead());
+        });
+        return Stream.concat(
+                exchanged.stream(),
+                dead.values().stream()
+                        .filter(want -> !explained.contains(want.part().id()))
+                        .map(want -> found(assessment, want)));
+    }
+
+    /** What never gets what it wants and is not found otherwise, by part. */
+    private static Map<PartId, Wants> dead(Assessment assessment) {
+        var job = assessment.job();
+        var otherwise = new HashSet<PartId>();
+        Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
+                .flatMap(rule -> rule.check(assessment))
+                .forEach(finding -> otherwise.addAll(parts(finding.subject())));
+        var dead = new LinkedHashMap<PartId, Wants>();
+        if (hasPoles(job)) {
+            Wants.of(job).stream()
+                    .filter(want -> !otherwise.contains(want.part().id()))
+                    .filter(want -> !want.met(assessment))
+                    .filter(want -> !hangsOn(job, want, otherwise))
+                    .forEach(want -> dead.putIfAbsent(want.part().id(), want));
+        }
+        return dead;
+    }
+
+    /** Whether a gauge or a coil hangs on a sender or contact that is found otherwise. */
+    private static boolean hangsOn(Job job, Wants want, Set<PartId> otherwise) {
+        return (want.part().kind() instanceof LoadKind.Gauge
+                        || want.part().kind() instanceof LoadKind.IgnitionCoil
+                        || want.part().kind() instanceof LoadKind.WarningLamp)
+                && Stream.of(want.feedEnd(), want.backEnd())
+                        .flatMap(end -> Netlist.joined(job, end).stream())
+                        .map(Terminal::part)
+                        .anyMatch(otherwise::contains);
+    }
+
+    private static boolean hasPoles(Job job) {
+        return job.parts().stream()
+                .anyMatch(part ->
+                        part.kind() instanceof SourceKind.Battery
+                                || part.kind() instanceof SourceKind.BenchSupply);
+    }
+
+    private static Set<PartId> parts(Subject subject) {
+        return switch (subject) {
+            case Subject.OfWire _ -> Set.of();
+            case Subject.OfPart(var part) -> Set.of(part);
+            case Subject.OfTerminal(var terminal) -> Set.of(terminal.part());
+        };
+    }
+
+    /** The relays whose exchanged leads explain what is dead. */
+    private static List<PathFinding.PinsExchanged> exchanged(
+            Assessment assessment, Map<PartId, Wants> dead) {
+        var found = new ArrayList<PathFinding.PinsExchanged>();
+        var left = new HashSet<>(dead.keySet());
+        for (var part : assessment.job().parts()) {
+            if (part.kind() instanceof ControlKind.Relay
+                    && concerns(assessment, part, left, dead)) {
+                tried(assessment, part, left)
+                        .ifPresent(exchange -> {
+                            left.removeAll(exchange.dead());
+                            found.add(exchange);
+                        });
+            }
+        }
+        return found;
+    }
+
+    /** Whether a relay is dead or stands beside what is. */
+    private static boolean concerns(
+            Assessment assessment, Part relay, Set<PartId> left, Map<PartId, Wants> dead) {
+        return relay.terminals().stream()
+                .flatMap(pin -> Netlist.joined(assessment.job(), pin).stream())
+                .map(Terminal::part)
+                .anyMatch(part -> left.contains(part) && dead.containsKey(part));
+    }
+
+    private static Optional<PathFinding.PinsExchanged> tried(
+            Assessment assessment, Part relay, Set<PartId> left) {
+        var job = assessment.job();
+        for (var pair : PAIRS) {
+            if (!relay.kind().pins().containsAll(pair)) {
+                continue;
+            }
+            var edit = new Edit.Exchange(relay.id(), pair.get(0), pair.get(1));
+            var after = Assessment.of(edit.apply(job));
+            var still = dead(after).keySet();
+            var mended =
+                    left.stream().filter(part -> !still.contains(part)).sorted(BY_NAME).toList();
+            boolean harms =
+                    !left.containsAll(still)
+                            || after.worst().shorts().size() > assessment.worst().shorts().size();
+            if (!mended.isEmpty() && !harms) {
+                return Optional.of(
+                        new PathFinding.PinsExchanged(
+                                relay.id(), pair.get(0), pair.get(1), mended, List.of(edit)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static final java.util.Comparator<PartId> BY_NAME =
+            java.util.Comparator.comparing(PartId::value);
+
+    private static Finding found(Assessment assessment, Wants want) {
+        var feed = want.feedEnd();
+        var back = want.backEnd();
+        boolean fed = served(assessment, feed);
+        var end = fed ? back : feed;
+        return new PathFinding.NeverWorks(
+                want.part().id(),
+                lack(assessment, want, fed, served(assessment, back)),
+                end,
+                List.of());
+    }
+
+    private static boolean served(Assessment assessment, Terminal end) {
+        return assessment.worst().everLive(end) || assessment.worst().everEarthed(end);
+    }
+
+    private static Lack lack(Assessment assessment, Wants want, boolean fed, boolean returned) {
+        if (want.part().kind() instanceof ControlKind.Relay && hangsOnItself(assessment, want)) {
+            return Lack.OWN_CONTACT;
+        }
+        if (fed && returned) {
+            boolean both =
+                    assessment.worst().everLive(want.feedEnd())
+                                    && assessment.worst().everEarthed(want.backEnd())
+                            || assessment.worst().everEarthed(want.feedEnd())
+                                    && assessment.worst().everLive(want.backEnd());
+            boolean weak = assessment.worst().everTogether(want.part().id(), want.role());
+            return both && weak ? Lack.TOO_LITTLE : Lack.NEVER_TOGETHER;
+        }
+        var end = fed ? want.backEnd() : want.feedEnd();
+        if (couldReach(assessment, want.part(), end, _ -> false)) {
+            return fed ? Lack.NEVER_EARTHED : Lack.NEVER_FED;
+        }
+        return Lack.THROUGH_LOADS;
+    }
+
+    /** Whether an end of a relay's coil could come to a pole only through its own contact. */
+    private static boolean hangsOnItself(Assessment assessment, Wants want) {
+        var contacts = new HashSet<Integer>();
+        assessment
+                .netlist()
+                .inside(want.part().id())
+                .forEach((role, branch) -> {
+                    if (role.startsWith("30-")) {
+                        contacts.add(branch);
+                    }
+                });
+        return Stream.of(want.feedEnd(), want.backEnd())
+                .anyMatch(end ->
+                        couldReach(assessment, want.part(), end, _ -> false)
+                                && !couldReach(assessment, want.part(), end, contacts::contains));
+    }
+
+    /** Whether with everything closed but some branches metal leads from an end to a pole. */
+    private static boolean couldReach(
+            Assessment assessment,
+            Part part,
+            Terminal end,
+            java.util.function.IntPredicate without) {
+        var netlist = assessment.netlist();
+        var reached = assessment.worst().metal().closed(netlist.node(end), without);
+        return reached.contains(0)
+                || assessment.job().parts().stream()
+                        .filter(source -> source.kind() instanceof SourceKind.Battery)
+                        .flatMap(source -> source.terminals().stream())
+                        .anyMatch(pole -> reached.contains(netlist.node(pole)));
+    }
+}

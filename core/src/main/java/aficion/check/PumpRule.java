@@ -1,0 +1,67 @@
+package aficion.check;
+
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.size.Assessment;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Fuel pumps that run with the key on and the engine still, no oil pressure and nothing else to say
+ * it turns: after a crash they go on. Known by their name.
+ */
+final class PumpRule implements Rule {
+    private static final double RUNS = 0.3;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var solver = new Solver(assessment.netlist());
+        return assessment.job().parts().stream()
+                .filter(PumpRule::isFuelPump)
+                .flatMap(part ->
+                        running(assessment, solver, part)
+                                .map(state -> new PathFinding.PumpRuns(part.id(), state))
+                                .stream());
+    }
+
+    private static boolean isFuelPump(Part part) {
+        boolean turns =
+                part.kind() instanceof LoadKind.Motor || part.kind() instanceof LoadKind.Load;
+        var name = part.name().toLowerCase(Locale.ROOT);
+        return turns && name.contains("pump") && (name.contains("fuel") || name.contains("petrol"));
+    }
+
+    private static Optional<Conditions> running(Assessment assessment, Solver solver, Part part) {
+        var controls = Controls.of(assessment.job());
+        return controls.key().stream()
+                .flatMap(key ->
+                        key.positions().stream()
+                                .filter(position -> !position.springs())
+                                .map(position -> Conditions.REST.with(key.name(), position.name())))
+                .map(state -> {
+                    var empty = state;
+                    for (var level : controls.levels()) {
+                        empty = empty.withLevel(level, 0);
+                    }
+                    return empty;
+                })
+                .filter(state ->
+                        solver.demand(state) instanceof Outcome.Solved(var point)
+                                && point.across(part.id(), "body")
+                                        .filter(volts ->
+                                                Math.abs(volts.value())
+                                                        > RUNS
+                                                                * assessment
+                                                                        .job()
+                                                                        .vehicle()
+                                                                        .system()
+                                                                        .value())
+                                        .isPresent())
+                .findFirst();
+    }
+}

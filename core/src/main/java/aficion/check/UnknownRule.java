@@ -1,0 +1,25 @@
+package aficion.check;
+
+import aficion.job.SourceKind;
+import aficion.size.Assessment;
+import aficion.size.WorstCase.Trouble;
+import aficion.solve.Outcome;
+import java.util.stream.Stream;
+
+/** States that could not be worked out: what is not known must not pass for sound. */
+final class UnknownRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var source =
+                assessment.job().parts().stream()
+                        .filter(part -> part.kind() instanceof SourceKind)
+                        .findFirst();
+        return assessment.worst().troubles().stream()
+                .filter(trouble -> trouble.outcome() instanceof Outcome.Unsolvable)
+                .limit(1)
+                .map(Trouble::conditions)
+                .flatMap(state ->
+                        source.stream()
+                                .map(part -> new PathFinding.StateUnknown(part.id(), state)));
+    }
+}
