@@ -95,14 +95,6 @@ public enum FuseType {
         return properties().band().seconds(Math.abs(amps) / marking.value(), edge);
     }
 
-    /**
-     * The most heat, I²·t in A²·s, that a fuse of that marking may let through where it opens
-     * within a time: what a wire must stand in a short.
-     */
-    public double letsThrough(Amps marking, double within) {
-        return properties().band().heat(within) * marking.value() * marking.value();
-    }
-
     /** The resistance of a whole fuse, from the volts it loses at its marking (typical). */
     public Ohms resistance(Amps marking) {
         return new Ohms(properties().drop() / marking.value());

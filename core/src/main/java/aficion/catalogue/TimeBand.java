@@ -6,8 +6,6 @@ package aficion.catalogue;
  * point the heat I²·t stays the same; below the first there is no time.
  */
 public final class TimeBand {
-    private static final double STEP = 1.02;
-
     private final double[] multiples;
     private final double[] fastest;
     private final double[] slowest;
@@ -54,19 +52,6 @@ public final class TimeBand {
             case SLOWEST -> seconds(multiple, slowest);
             case NOMINAL -> Math.sqrt(seconds(multiple, fastest) * seconds(multiple, slowest));
         };
-    }
-
-    /** The most I²·t, in multiples of the marking, of the slowest that opens within a time. */
-    double heat(double within) {
-        int last = multiples.length - 1;
-        double most = slowest[last] * multiples[last] * multiples[last];
-        for (double multiple = multiples[0]; multiple < multiples[last]; multiple *= STEP) {
-            double takes = seconds(multiple, slowest);
-            if (takes <= within) {
-                most = Math.max(most, multiple * multiple * takes);
-            }
-        }
-        return most;
     }
 
     private double seconds(double multiple, double[] times) {

@@ -35,10 +35,16 @@ final class ConnectionRule implements Rule {
         boolean pairless = part.kind() instanceof ControlKind.Switch && wired(job, part) == 1;
         return part.terminals().stream()
                 .filter(terminal -> job.wiresAt(terminal).isEmpty())
+                .filter(terminal -> !carriesCases(job, part))
                 .filter(terminal -> pairless || !part.kind().sparePins().contains(terminal.pin()))
                 .filter(terminal ->
                         part.mount().isEmpty()
                                 || !part.kind().casePin().equals(Optional.of(terminal.pin())));
+    }
+
+    /** Whether it is an earth point that cases are bolted to. */
+    private static boolean carriesCases(Job job, Part part) {
+        return job.parts().stream().anyMatch(each -> each.mount().equals(Optional.of(part.id())));
     }
 
     private static long wired(Job job, Part part) {

@@ -7,6 +7,7 @@ import aficion.job.edit.Edit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
+import aficion.size.Guards;
 import aficion.size.HeatBalance;
 import aficion.size.ShortCircuit;
 import aficion.size.WireSizing;
@@ -17,19 +18,39 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * Fuses larger than a wire they guard, and leads thinner than the one guard they end at. Above what
- * a wire carries to the limit of its cover it is a danger; within the margin of the house, advice.
- * A short lead whose load its own fuse bounds need only outlive a short until the guard before it
- * opens.
+ * Fuses larger than a wire they guard, leads thinner than the one guard they end at, and earths of
+ * the battery thinner than the largest guard that takes its feed there. Above what a wire carries
+ * to the limit of its cover it is a danger; within the margin of the house, advice. A short lead
+ * whose load its own fuse bounds need only outlive a short until the guard before it opens.
  */
 final class GuardSizeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.sizings().values().stream()
                 .flatMap(sizing ->
-                        Stream.concat(
-                                behind(assessment, sizing).stream(),
-                                before(assessment, sizing).stream()));
+                        Stream.of(
+                                        behind(assessment, sizing),
+                                        before(assessment, sizing),
+                                        returning(assessment, sizing))
+                                .flatMap(Optional::stream));
+    }
+
+    /** An earth by which the battery gets back what a short behind its largest guard draws. */
+    private static Optional<Finding> returning(Assessment assessment, WireSizing sizing) {
+        var wire = sizing.wire();
+        return assessment
+                .returned(wire)
+                .filter(fuse -> !ShortCircuit.of(wire).isGuardedBy(fuse))
+                .map(fuse ->
+                        larger(
+                                assessment,
+                                sizing,
+                                fuse,
+                                thicker(
+                                        wire,
+                                        conductor ->
+                                                ShortCircuit.of(wire, conductor)
+                                                        .isGuardedBy(fuse))));
     }
 
     private static Optional<Finding> behind(Assessment assessment, WireSizing sizing) {
@@ -47,7 +68,7 @@ final class GuardSizeRule implements Rule {
     private static Optional<Finding> linked(
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
-        return ShortCircuit.outlives(wire, wire.conductor(), fuse)
+        return ShortCircuit.of(wire).outlives(fuse)
                 ? Optional.empty()
                 : Optional.of(
                         larger(
@@ -57,18 +78,15 @@ final class GuardSizeRule implements Rule {
                                 thicker(
                                         wire,
                                         conductor ->
-                                                ShortCircuit.outlives(wire, conductor, fuse))));
+                                                ShortCircuit.of(wire, conductor).outlives(fuse))));
     }
 
     /** A lead without a guard before the guard it ends at, and never a thinner one. */
     private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
         var wire = sizing.wire();
         return assessment.guard(wire.id()) instanceof Guard.Unguarded
-                ? assessment
-                        .next(wire)
-                        .filter(fuse ->
-                                !assessment.withstands(wire, wire.conductor(), fuse)
-                                        || !ShortCircuit.outlives(wire, wire.conductor(), fuse))
+                ? Guards.next(assessment.job(), wire)
+                        .filter(fuse -> !ShortCircuit.of(wire).isGuardedBy(fuse))
                         .map(fuse ->
                                 larger(
                                         assessment,
@@ -77,23 +95,28 @@ final class GuardSizeRule implements Rule {
                                         thicker(
                                                 wire,
                                                 conductor ->
-                                                        assessment.carries(wire, conductor, fuse)
-                                                                && ShortCircuit.outlives(
-                                                                        wire, conductor, fuse))))
+                                                        ShortCircuit.of(wire, conductor)
+                                                                .isGuardedBy(fuse))))
                 : Optional.empty();
     }
 
     private static Optional<Finding> found(
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
-        if (fuse.carries().value() <= carries(sizing).value()) {
+        if (fuse.carries().value() <= carries(sizing).value()
+                && ShortCircuit.of(wire).isGuardedBy(fuse)) {
             return Optional.empty();
         }
         var remedies = new ArrayList<Edit>();
         smallerFuse(assessment, sizing, fuse).ifPresent(remedies::add);
-        remedies.addAll(thicker(wire, conductor -> assessment.carries(wire, conductor, fuse)));
+        remedies.addAll(
+                thicker(
+                        wire,
+                        conductor ->
+                                assessment.carries(wire, conductor, fuse)
+                                        && ShortCircuit.of(wire, conductor).isGuardedBy(fuse)));
         return Optional.of(
-                assessment.withstands(wire, wire.conductor(), fuse)
+                ShortCircuit.of(wire).isGuardedBy(fuse)
                         ? new PathFinding.GuardAboveMargin(
                                 wire.id(), fuse.seat(), fuse.carries(), carries(sizing), remedies)
                         : larger(assessment, sizing, fuse, remedies));

@@ -9,6 +9,7 @@ import aficion.job.edit.Edit;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;
 import aficion.size.Guard;
+import aficion.size.Guards;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -19,7 +20,7 @@ import java.util.stream.Stream;
  */
 final class LeadLimitRule implements Rule {
     /** How long a lead that goes short and sleeved to its first guard may be, metres. */
-    private static final double SHORT = Assessment.REACH;
+    private static final double SHORT = Guards.REACH;
 
     /** How long a charging lead may be where the house has it short and heavy, metres. */
     private static final double CHARGING = 1;

@@ -12,12 +12,14 @@ import aficion.job.edit.Edit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntPredicate;
 import java.util.stream.Stream;
 
 /**
@@ -104,7 +106,8 @@ final class NeverWorksRule implements Rule {
         var left = new HashSet<>(dead.keySet());
         for (var part : assessment.job().parts()) {
             if (part.kind() instanceof ControlKind.Relay
-                    && concerns(assessment, part, left, dead)) {
+                    && left.stream().anyMatch(each -> joins(assessment.job(), part, each))
+                    && !hangsOnItself(assessment, part)) {
                 tried(assessment, part, left)
                         .ifPresent(exchange -> {
                             left.removeAll(exchange.dead());
@@ -115,13 +118,12 @@ final class NeverWorksRule implements Rule {
         return found;
     }
 
-    /** Whether a relay is dead or stands beside what is. */
-    private static boolean concerns(
-            Assessment assessment, Part relay, Set<PartId> left, Map<PartId, Wants> dead) {
+    /** Whether a part is a relay, or is joined to one of its pins. */
+    private static boolean joins(Job job, Part relay, PartId part) {
         return relay.terminals().stream()
-                .flatMap(pin -> Netlist.joined(assessment.job(), pin).stream())
+                .flatMap(pin -> Netlist.joined(job, pin).stream())
                 .map(Terminal::part)
-                .anyMatch(part -> left.contains(part) && dead.containsKey(part));
+                .anyMatch(part::equals);
     }
 
     private static Optional<PathFinding.PinsExchanged> tried(
@@ -135,11 +137,17 @@ final class NeverWorksRule implements Rule {
             var after = Assessment.of(edit.apply(job));
             var still = dead(after).keySet();
             var mended =
-                    left.stream().filter(part -> !still.contains(part)).sorted(BY_NAME).toList();
+                    left.stream()
+                            .filter(part -> !still.contains(part))
+                            .sorted(Comparator.comparing(PartId::value))
+                            .toList();
+            boolean cures =
+                    still.stream()
+                            .noneMatch(part -> left.contains(part) && joins(job, relay, part));
             boolean harms =
                     !left.containsAll(still)
                             || after.worst().shorts().size() > assessment.worst().shorts().size();
-            if (!mended.isEmpty() && !harms) {
+            if (!mended.isEmpty() && cures && !harms) {
                 return Optional.of(
                         new PathFinding.PinsExchanged(
                                 relay.id(), pair.get(0), pair.get(1), mended, List.of(edit)));
@@ -147,9 +155,6 @@ final class NeverWorksRule implements Rule {
         }
         return Optional.empty();
     }
-
-    private static final java.util.Comparator<PartId> BY_NAME =
-            java.util.Comparator.comparing(PartId::value);
 
     private static Finding found(Assessment assessment, Wants want) {
         var feed = want.feedEnd();
@@ -168,7 +173,8 @@ final class NeverWorksRule implements Rule {
     }
 
     private static Lack lack(Assessment assessment, Wants want, boolean fed, boolean returned) {
-        if (want.part().kind() instanceof ControlKind.Relay && hangsOnItself(assessment, want)) {
+        if (want.part().kind() instanceof ControlKind.Relay
+                && hangsOnItself(assessment, want.part())) {
             return Lack.OWN_CONTACT;
         }
         if (fed && returned) {
@@ -181,35 +187,32 @@ final class NeverWorksRule implements Rule {
             return both && weak ? Lack.TOO_LITTLE : Lack.NEVER_TOGETHER;
         }
         var end = fed ? want.backEnd() : want.feedEnd();
-        if (couldReach(assessment, want.part(), end, _ -> false)) {
+        if (couldReach(assessment, end, _ -> false)) {
             return fed ? Lack.NEVER_EARTHED : Lack.NEVER_FED;
         }
         return Lack.THROUGH_LOADS;
     }
 
     /** Whether an end of a relay's coil could come to a pole only through its own contact. */
-    private static boolean hangsOnItself(Assessment assessment, Wants want) {
+    private static boolean hangsOnItself(Assessment assessment, Part relay) {
         var contacts = new HashSet<Integer>();
         assessment
                 .netlist()
-                .inside(want.part().id())
+                .inside(relay.id())
                 .forEach((role, branch) -> {
                     if (role.startsWith("30-")) {
                         contacts.add(branch);
                     }
                 });
-        return Stream.of(want.feedEnd(), want.backEnd())
+        return Stream.of("86", "85")
+                .map(relay::terminal)
                 .anyMatch(end ->
-                        couldReach(assessment, want.part(), end, _ -> false)
-                                && !couldReach(assessment, want.part(), end, contacts::contains));
+                        couldReach(assessment, end, _ -> false)
+                                && !couldReach(assessment, end, contacts::contains));
     }
 
     /** Whether with everything closed but some branches metal leads from an end to a pole. */
-    private static boolean couldReach(
-            Assessment assessment,
-            Part part,
-            Terminal end,
-            java.util.function.IntPredicate without) {
+    private static boolean couldReach(Assessment assessment, Terminal end, IntPredicate without) {
         var netlist = assessment.netlist();
         var reached = assessment.worst().metal().closed(netlist.node(end), without);
         return reached.contains(0)

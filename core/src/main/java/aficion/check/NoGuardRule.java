@@ -5,6 +5,7 @@ import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.RunLength;
+import aficion.job.SourceKind;
 import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
@@ -28,15 +29,26 @@ final class NoGuardRule implements Rule {
     /** Where a fuse is put: within reach of the source (HANDBOOK section 2, typical). */
     private static final Metres REACH = new Metres(0.15);
 
+    /** How long a link between two batteries may be, metres. */
+    private static final double LINK = 0.5;
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.sizings().values().stream()
                 .filter(sizing -> assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded)
                 .filter(sizing -> sizing.wire().unguarded().isEmpty())
+                .filter(sizing -> !linksBatteries(assessment.job(), sizing.wire()))
                 .filter(sizing -> nearestToSource(assessment, sizing.wire()))
                 .map(sizing ->
                         new Finding.LeadWithoutGuard(
                                 sizing.wire().id(), remedies(assessment, sizing)));
+    }
+
+    /** A short link between the posts of two batteries belongs to them. */
+    private static boolean linksBatteries(Job job, Wire wire) {
+        return wire.length().metres().value() <= LINK
+                && wire.terminals().stream()
+                        .allMatch(end -> job.part(end.part()).kind() instanceof SourceKind.Battery);
     }
 
     /** A lead that another unguarded and unstated lead feeds is mended with that one. */

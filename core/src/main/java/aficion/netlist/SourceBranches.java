@@ -47,7 +47,10 @@ final class SourceBranches {
     private static final double RESIDUAL = 0.08;
 
     /** Share of the nominal volts at the field from which a dynamo builds itself up. */
-    private static final double BUILDS = 0.03;
+    private static final double BUILDS = 0.06;
+
+    /** Share of the nominal volts at the field below which it loses itself again. */
+    private static final double HOLDS = 0.05;
 
     /**
      * What an ampere that a dynamo gives takes from the volts that keep its field, volts: into less
@@ -335,7 +338,7 @@ final class SourceBranches {
                                 speed(dynamo, conditions) > RESIDUAL
                                         ? BUILDS * nominal
                                         : Double.MAX_VALUE,
-                                BUILDS * nominal / 2)
+                                HOLDS * nominal)
                         .after(0));
         part.coil(
                 new Coil(out, earth, BUILDS * nominal, BUILDS * nominal / 2)
@@ -352,7 +355,7 @@ final class SourceBranches {
                         new Branch.Source(
                                 armature,
                                 earth,
-                                sign * RESIDUAL * nominal * speed(dynamo, conditions),
+                                sign * RESIDUAL * nominal * Math.min(2, speed(dynamo, conditions)),
                                 ARMATURE,
                                 ARMATURE));
     }

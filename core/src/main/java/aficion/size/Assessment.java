@@ -9,6 +9,7 @@ import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.solve.Solver;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,9 +29,6 @@ public record Assessment(
         Map<WireId, WireSizing> sizings,
         Map<WireId, Guard> guards,
         List<Bundle> bundles) {
-
-    /** How far a lead to its guard may be, metres: about 0.18 (typical), and its ends. */
-    public static final double REACH = 0.3;
 
     public static Assessment of(Job job) {
         var solver = new Solver(Netlist.of(job));
@@ -58,35 +56,9 @@ public record Assessment(
                 >= fuse.carries().value();
     }
 
-    /** Whether a wire, were it of that conductor, carries what a fuse lets through to its limit. */
-    public boolean withstands(Wire wire, Conductor conductor, Guard.Fitted fuse) {
-        return HeatBalance.limit(conductor, wire).result().value() >= fuse.carries().value();
-    }
-
-    /**
-     * The fuse that a short lead ends at, which bounds its load: within reach of what feeds it
-     * (HANDBOOK section 2), so that a short is all that can harm it.
-     */
+    /** The fuse that a short lead ends at, which bounds its load. */
     public Optional<Guard.Fitted> ending(Wire wire) {
-        return wire.length().metres().value() <= REACH
-                ? wire.terminals().stream()
-                        .flatMap(end ->
-                                job.part(end.part()).kind().seats().stream()
-                                        .filter(seat ->
-                                                seat.in().equals(end.pin())
-                                                        || seat.out().equals(end.pin()))
-                                        .map(seat -> Guard.Fitted.of(job.part(end.part()), seat)))
-                        .filter(fuse -> !guardedBy(wire, fuse))
-                        .findFirst()
-                : Optional.empty();
-    }
-
-    /**
-     * The one guard an unguarded lead leads to, by way of joints; empty where it serves several.
-     */
-    public Optional<Guard.Fitted> next(Wire wire) {
-        var fuses = Guards.beyond(job, wire).guards();
-        return fuses.size() == 1 ? Optional.of(fuses.getFirst()) : Optional.empty();
+        return Guards.ending(job, wire, guards.get(wire.id()));
     }
 
     /** What a lead leads to away from the source, up to the next guards. */
@@ -94,9 +66,15 @@ public record Assessment(
         return Guards.beyond(job, wire).terminals();
     }
 
-    private boolean guardedBy(Wire wire, Guard.Fitted fuse) {
-        return guards.get(wire.id()) instanceof Guard.Guarded guarded
-                && guarded.fuses().contains(fuse);
+    /**
+     * For a wire by which the body leads back to a battery, the largest guard that is fed from the
+     * battery: what a short behind it draws comes back here.
+     */
+    public Optional<Guard.Fitted> returned(Wire wire) {
+        return worst.returns(netlist.branch(wire))
+                ? Guards.first(job).stream()
+                        .max(Comparator.comparingDouble(fuse -> fuse.carries().value()))
+                : Optional.empty();
     }
 
     private static List<Bundle> bundles(Job job, WorstCase worst) {

@@ -14,22 +14,38 @@ import java.util.Optional;
  *
  * @param output the terminal it gives at
  * @param rated the most it gives
+ * @param back the terminal it takes it back at
  * @param batteries the live poles it may charge
+ * @param earthed the earthed poles of the same batteries
  */
-record Charger(Terminal output, Amps rated, List<Terminal> batteries) {
+record Charger(
+        Terminal output,
+        Terminal back,
+        Amps rated,
+        List<Terminal> batteries,
+        List<Terminal> earthed) {
     /** A part as one; empty for what does not charge. */
     static Optional<Charger> of(Job job, Part part) {
         boolean negative = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
-        var poles =
-                job.parts().stream()
-                        .filter(each -> each.kind() instanceof SourceKind.Battery)
-                        .map(each -> each.terminal(negative ? "+" : "-"))
-                        .toList();
+        var poles = poles(job, negative ? "+" : "-");
+        var earthed = poles(job, negative ? "-" : "+");
         return switch (part.kind()) {
             case SourceKind.Alternator alternator ->
-                    Optional.of(new Charger(part.terminal("B+"), alternator.rated(), poles));
+                    Optional.of(
+                            new Charger(
+                                    part.terminal("B+"),
+                                    part.terminal("31"),
+                                    alternator.rated(),
+                                    poles,
+                                    earthed));
             case SourceKind.Dynamo dynamo ->
-                    Optional.of(new Charger(part.terminal("D"), dynamo.rated(), poles));
+                    Optional.of(
+                            new Charger(
+                                    part.terminal("D"),
+                                    part.terminal("31"),
+                                    dynamo.rated(),
+                                    poles,
+                                    earthed));
             case SourceKind.RegulatorRectifier _ ->
                     job.parts().stream()
                             .filter(each -> each.kind() instanceof SourceKind.Flywheel)
@@ -37,8 +53,19 @@ record Charger(Terminal output, Amps rated, List<Terminal> batteries) {
                             .findFirst()
                             .map(amps ->
                                     new Charger(
-                                            part.terminal(negative ? "B+" : "B-"), amps, poles));
+                                            part.terminal(negative ? "B+" : "B-"),
+                                            part.terminal(negative ? "B-" : "B+"),
+                                            amps,
+                                            poles,
+                                            earthed));
             default -> Optional.empty();
         };
+    }
+
+    private static List<Terminal> poles(Job job, String pin) {
+        return job.parts().stream()
+                .filter(each -> each.kind() instanceof SourceKind.Battery)
+                .map(each -> each.terminal(pin))
+                .toList();
     }
 }

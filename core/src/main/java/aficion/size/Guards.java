@@ -30,6 +30,9 @@ import java.util.stream.Stream;
  * current.
  */
 public final class Guards {
+    /** How far a lead to its guard may be, metres: about 0.18 (typical), and its ends. */
+    public static final double REACH = 0.3;
+
     private final Job job;
     private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
     private final Map<WireId, Guard> guards = new HashMap<>();
@@ -60,6 +63,42 @@ public final class Guards {
             }
         }
         return Optional.ofNullable(worst);
+    }
+
+    /** The guards that nothing guards: those nearest to the live poles. */
+    static List<Guard.Fitted> first(Job job) {
+        var found = new Guards(job);
+        return found.reach(found.liveTerminals()).fuses.stream()
+                .map(Crossing::fuse)
+                .distinct()
+                .toList();
+    }
+
+    /**
+     * The one guard an unguarded lead leads to, by way of joints; empty where it serves several.
+     */
+    public static Optional<Guard.Fitted> next(Job job, Wire wire) {
+        var fuses = beyond(job, wire).guards();
+        return fuses.size() == 1 ? Optional.of(fuses.getFirst()) : Optional.empty();
+    }
+
+    /**
+     * The fuse that a short lead ends at, which bounds its load: within reach of what feeds it
+     * (HANDBOOK section 2), so that a short is all that can harm it.
+     */
+    public static Optional<Guard.Fitted> ending(Job job, Wire wire, Guard guard) {
+        if (wire.length().metres().value() > REACH) {
+            return Optional.empty();
+        }
+        return wire.terminals().stream()
+                .flatMap(end ->
+                        job.part(end.part()).kind().seats().stream()
+                                .filter(seat ->
+                                        seat.in().equals(end.pin()) || seat.out().equals(end.pin()))
+                                .map(seat -> Guard.Fitted.of(job.part(end.part()), seat)))
+                .filter(fuse ->
+                        !(guard instanceof Guard.Guarded(var fuses) && fuses.contains(fuse)))
+                .findFirst();
     }
 
     /** What lies on the side of a live lead away from the source. */
@@ -93,6 +132,7 @@ public final class Guards {
     /** The guard of every wire of a job. */
     public static Map<WireId, Guard> of(Job job) {
         var found = new Guards(job);
+        found.atEarth();
         found.liveSide();
         found.earthSide();
         job.wires().forEach(wire -> found.guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
@@ -126,7 +166,26 @@ public final class Guards {
         }
     }
 
+    /** What lies at earth whatever is closed: cables of earthed poles, straps, earths of cases. */
+    private void atEarth() {
+        var seen = new HashSet<Terminal>(earthTerminals());
+        var open = new ArrayDeque<>(seen);
+        while (!open.isEmpty()) {
+            var terminal = open.remove();
+            for (var wire : wiresAt.getOrDefault(terminal, List.of())) {
+                guards.putIfAbsent(wire.id(), new Guard.EarthSide());
+                wire.terminals().stream().filter(seen::add).forEach(open::add);
+            }
+        }
+    }
+
     private void earthSide() {
+        reach(earthTerminals())
+                .wires
+                .forEach(wire -> guards.putIfAbsent(wire, new Guard.EarthSide()));
+    }
+
+    private List<Terminal> earthTerminals() {
         var starts = new ArrayList<Terminal>();
         for (var part : job.parts()) {
             if (part.kind() instanceof JoinKind.EarthPoint) {
@@ -138,7 +197,7 @@ public final class Guards {
             part.mount()
                     .ifPresent(_ -> starts.add(part.terminal(part.kind().casePin().orElseThrow())));
         }
-        reach(starts).wires.forEach(wire -> guards.putIfAbsent(wire, new Guard.EarthSide()));
+        return starts;
     }
 
     private List<Terminal> liveTerminals() {

@@ -2,27 +2,88 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Insulation;
+import aficion.catalogue.TimeBand;
 import aficion.job.Wire;
+import aficion.quantity.Kelvins;
+import aficion.quantity.Seconds;
 
 /**
- * What a wire stands in a dead short: I²·t = (k·S)², as long as no heat leaves it (IEC 60364-5-54,
- * adiabatic).
+ * What a wire stands until a guard opens. In a dead short I²·t = (k·S)², as long as no heat leaves
+ * it (IEC 60364-5-54, adiabatic). Longer, as one lump that warms towards its rise: I = I∞/√(1 −
+ * e^(−t/τ)), where τ is such that in no time at all this is the adiabatic law of IEC 60949.
+ *
+ * @param stands (k·S)², in A²·s
+ * @param forGood what warms it to the limit of its cover where it runs, in amps
+ * @param seconds τ
  */
-public final class ShortCircuit {
+public record ShortCircuit(double stands, double forGood, double seconds) {
     /** So long no heat is said to leave a conductor, seconds. */
     public static final double ADIABATIC = 5;
 
-    private ShortCircuit() {}
+    /** A dead short draws at least so many times the marking of the guard before it (typical). */
+    private static final double DEAD = 2;
 
-    /** (k·S)², in A²·s. */
-    public static double stands(Conductor conductor, Insulation cover) {
+    private static final double OVERLOAD = 1.45;
+    private static final double MOST = 20;
+    private static final double STEP = 1.05;
+
+    /** A wire where it runs. */
+    public static ShortCircuit of(Wire wire) {
+        return of(wire, wire.conductor());
+    }
+
+    /** The same, were it of that conductor. */
+    public static ShortCircuit of(Wire wire, Conductor conductor) {
+        double forGood = HeatBalance.limit(conductor, wire).result().value();
+        double rise = wire.insulation().limit().value() - wire.zone().ambient().value();
+        double oneSecond =
+                ShortTime.carries(
+                                conductor, wire.zone().ambient(), new Kelvins(rise), new Seconds(1))
+                        .result()
+                        .value();
+        double seconds = forGood > 0 ? oneSecond * oneSecond / forGood / forGood : 0;
+        return new ShortCircuit(stands(conductor, wire.insulation()), forGood, seconds);
+    }
+
+    private static double stands(Conductor conductor, Insulation cover) {
         double heat = cover.adiabaticConstant() * conductor.copper().value();
         return heat * heat;
     }
 
-    /** Whether a wire, were it of that conductor, outlives what a fuse lets through in a short. */
-    public static boolean outlives(Wire wire, Conductor conductor, Guard.Fitted fuse) {
-        return fuse.type().letsThrough(fuse.marking(), ADIABATIC)
-                < stands(conductor, wire.insulation());
+    /**
+     * What it carries for so many seconds until a guard opens, in amps: at the least 1.45 times
+     * what it carries for good (IEC 60364-4-43, 433.1); no more than that where none opens.
+     */
+    public double carries(double within) {
+        return within == Double.POSITIVE_INFINITY
+                ? forGood
+                : forGood * Math.max(OVERLOAD, 1 / Math.sqrt(-Math.expm1(-within / seconds)));
+    }
+
+    /**
+     * Whether a fuse guards it: it carries no more than this does for good, so that an overload is
+     * bounded (IEC 60364-4-43, 433.1), and opens before a dead short harms it.
+     */
+    public boolean isGuardedBy(Guard.Fitted fuse) {
+        return forGood >= fuse.carries().value() && outlives(fuse);
+    }
+
+    /** Whether in any dead short it lasts until a fuse opens at its slowest. */
+    public boolean outlives(Guard.Fitted fuse) {
+        for (double multiple = DEAD; multiple < MOST; multiple *= STEP) {
+            double amps = multiple * fuse.marking().value();
+            double takes = fuse.type().seconds(fuse.marking(), amps, TimeBand.Edge.SLOWEST);
+            boolean lasts =
+                    takes > ADIABATIC ? amps <= carries(takes) : amps * amps * takes <= stands;
+            if (!lasts) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** What it is overloaded with at the most where a fuse guards it, in amps. */
+    public double overload(Guard.Fitted fuse) {
+        return isGuardedBy(fuse) ? DEAD * fuse.marking().value() : 0;
     }
 }

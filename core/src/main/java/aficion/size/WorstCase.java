@@ -3,6 +3,7 @@ package aficion.size;
 import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.Position;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.netlist.Conditions;
@@ -16,6 +17,7 @@ import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,6 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is asked of every branch over the operating states of all circuits, with every guard held
@@ -53,6 +56,7 @@ public final class WorstCase {
     private final BitSet live;
     private final BitSet earthed;
     private final BitSet together;
+    private @Nullable Set<Integer> returning;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
     public record Peak(Amps amps, OperatingPoint point) {}
@@ -183,10 +187,48 @@ public final class WorstCase {
                 int pole = netlist.node(battery);
                 if (base.conditions().engine().value() > 0 && bond.together(out, pole)) {
                     bond.way(out, pole).forEach(branch -> rate(branch, charger, base));
+                    returning(charger, bond).forEach(branch -> rate(branch, charger, base));
                     return;
                 }
             }
         }
+    }
+
+    /** The way back from the earthed poles of the batteries to the case of what charges. */
+    private List<Integer> returning(Charger charger, Metal.Bond bond) {
+        int back = netlist.node(charger.back());
+        return charger.earthed().stream()
+                .map(netlist::node)
+                .filter(pole -> bond.together(pole, back))
+                .findFirst()
+                .map(pole -> bond.way(pole, back))
+                .orElse(List.of());
+    }
+
+    /** Whether a wire lies on the way by which the body leads back to a battery. */
+    public boolean returns(int branch) {
+        if (returning == null) {
+            returning = returning();
+        }
+        return returning.contains(branch);
+    }
+
+    private Set<Integer> returning() {
+        var ways = new HashSet<Integer>();
+        any().ifPresent(point -> {
+            var bond = metal.in(point);
+            for (var part : netlist.job().parts()) {
+                if (part.kind() instanceof SourceKind.Battery) {
+                    for (var pole : part.terminals()) {
+                        int node = netlist.node(pole);
+                        if (bond.earthed(node)) {
+                            ways.addAll(bond.way(0, node));
+                        }
+                    }
+                }
+            }
+        });
+        return ways;
     }
 
     private void rate(int branch, Charger charger, OperatingPoint point) {

@@ -372,6 +372,11 @@ public final class Network {
         }
     }
 
+    /** Whether a branch is the one that is disturbed. */
+    public boolean disturbed(int branch) {
+        return disturbed == branch;
+    }
+
     /** Whether a branch conducts at all. */
     public boolean conducts(int branch) {
         return conducts[branch];

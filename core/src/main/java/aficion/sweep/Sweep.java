@@ -1,18 +1,23 @@
 package aficion.sweep;
 
 import aficion.catalogue.TimeBand;
+import aficion.catalogue.Zone;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Wire;
+import aficion.job.WireId;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
+import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
-import aficion.quantity.Kelvins;
 import aficion.quantity.Ohms;
 import aficion.quantity.Seconds;
-import aficion.size.HeatBalance;
+import aficion.size.Guard;
+import aficion.size.Guards;
+import aficion.size.ShortCircuit;
 import aficion.size.WorstCase;
 import aficion.solve.Expectation;
 import aficion.solve.Network;
@@ -28,6 +33,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Tries every fault in every state. The vehicle is at rest in the state when the fault comes, so
@@ -35,21 +41,31 @@ import java.util.stream.IntStream;
  *
  * <p>A wire chafed to earth leads all that battery, leads and joints let through. The guard that
  * opens is the one that needs least time at its slowest edge; a conductor passes its limit when
- * I²·t reaches (k·S)² before that (IEC 60364-5-54, adiabatic), or, when no guard opens, within
- * {@value #FOR_GOOD} s. What is left of the current when the guard has opened is tried again.
+ * I²·t reaches (k·S)² before that (IEC 60364-5-54, adiabatic), or its cover gets too hot where that
+ * takes longer ({@link ShortCircuit}). What is left of the current when the guard has opened is
+ * tried again.
  */
 public final class Sweep {
     /** A dead short, ohms. */
     private static final double DEAD_SHORT = 0.002;
 
-    /** So long no heat is said to leave a conductor, seconds. */
-    private static final double ADIABATIC = 5;
+    private static final double ADIABATIC = ShortCircuit.ADIABATIC;
+
+    /** What has opened within so many seconds was not seen to run or glow. */
+    private static final double SEEN = 0.5;
 
     /** A current that has not grown by as much is not the fault's. */
     private static final double GROWN = 1.5;
 
+    /** So long a starter is turned at a time, seconds (typical). */
+    private static final double CRANKED = 5;
+
     private static final double NOTHING = 1e-6;
     private static final double NO_VOLTS = 0.02;
+
+    /** How far the engine may stand from the body while it is cranked, share of the volts. */
+    private static final double ENGINE_VOLTS = 0.1;
+
     private static final int MOST_GUARDS = 8;
 
     /** What a bad joint adds. */
@@ -62,8 +78,8 @@ public final class Sweep {
     private final Expectation expectation;
     private final Works works;
     private final int[] wires;
-    private final double[] limits;
-    private final double[] carries;
+    private final ShortCircuit[] stands;
+    private final double[] overload;
     private final double[] before;
     private final int[] fuses;
     private final Map<Fault, Integer> order;
@@ -82,6 +98,12 @@ public final class Sweep {
 
     private Network.Memory base;
 
+    /** How long the state at hand may last, seconds. */
+    private double holds = Double.POSITIVE_INFINITY;
+
+    /** What lies bare at the moment, or did last. */
+    private Bare bare = new Bare(Branch.NONE, 0, 0, 0, 0);
+
     /** Where the last short came to: the next is mostly its neighbour. */
     private Network.Memory lastShort;
 
@@ -96,27 +118,28 @@ public final class Sweep {
         this.base = network.remember();
         this.lastShort = base;
         this.wires = job.wires().stream().mapToInt(netlist::branch).toArray();
-        this.limits = job.wires().stream().mapToDouble(Sweep::limit).toArray();
+        this.stands = job.wires().stream().map(ShortCircuit::of).toArray(ShortCircuit[]::new);
+        this.overload = new double[wires.length];
+        var guards = Guards.of(job);
+        for (int i = 0; i < wires.length; i++) {
+            overload[i] =
+                    bounds(job.wires().get(i), guards)
+                            .mapToDouble(stands[i]::overload)
+                            .max()
+                            .orElse(0);
+        }
         this.before = new double[wires.length];
-        this.carries = job.wires().stream().mapToDouble(Sweep::carries).toArray();
         this.fuses =
                 IntStream.range(0, netlist.size())
                         .filter(i -> network.branch(i) instanceof Branch.Trip)
                         .toArray();
     }
 
-    /** (k·S)², in A²·s. */
-    private static double limit(Wire wire) {
-        double heat = wire.insulation().adiabaticConstant() * wire.conductor().copper().value();
-        return heat * heat;
-    }
-
-    /** What warms a wire to the limit of its cover where it runs, in amps. */
-    private static double carries(Wire wire) {
-        double rise = wire.insulation().limit().value() - wire.zone().ambient().value();
-        return HeatBalance.carries(wire.conductor(), wire.zone().ambient(), new Kelvins(rise))
-                .result()
-                .value();
+    /** The guards that bound what a wire is overloaded with: its own, or the one it leads to. */
+    private Stream<Guard.Fitted> bounds(Wire wire, Map<WireId, Guard> guards) {
+        var guard = guards.get(wire.id());
+        var own = guard instanceof Guard.Unguarded ? Guards.next(job, wire) : guard.fuse();
+        return Stream.concat(own.stream(), Guards.ending(job, wire, guard).stream());
     }
 
     /**
@@ -178,6 +201,7 @@ public final class Sweep {
         if (!solver.comesToRest()) {
             return;
         }
+        holds = lasts(state);
         works.remember(network);
         for (int i = 0; i < wires.length; i++) {
             before[i] = Math.abs(network.amps(wires[i]));
@@ -194,6 +218,23 @@ public final class Sweep {
             keep(state, fault.fault(), settled());
             network.recall(base);
         });
+    }
+
+    /** How long a state may last: what a hand holds, and nobody cranks for long. */
+    private double lasts(Conditions state) {
+        boolean turns =
+                job.parts().stream()
+                        .filter(part -> LoadKind.cranks(part.kind()))
+                        .flatMap(part -> netlist.inside(part.id()).entrySet().stream())
+                        .filter(role ->
+                                role.getKey().equals("motor") || role.getKey().equals("body"))
+                        .anyMatch(role -> Math.abs(network.amps(role.getValue())) > NOTHING);
+        if (turns) {
+            return CRANKED;
+        }
+        return OperatingStates.isHeld(job, state)
+                ? job.rules().shortTime().value()
+                : Double.POSITIVE_INFINITY;
     }
 
     /** A branch that conducts less, or not at all. */
@@ -262,37 +303,52 @@ public final class Sweep {
     }
 
     /** A wire that lies bare against the body: what it is then between its ends, and from each. */
-    private record Bare(int branch, double conductance, double toEarthA, double toEarthB) {}
+    private record Bare(
+            int branch, double conductance, double toEarthA, double toEarthB, double half) {}
+
+    /** The current of the half of a chafed wire that carries more, where it is chafed half way. */
+    private double halves() {
+        double a = network.volts(netlist.a(bare.branch));
+        double b = network.volts(netlist.b(bare.branch));
+        double middle = (a + b) / (2 + bare.half / DEAD_SHORT);
+        return Math.max(Math.abs(a - middle), Math.abs(b - middle)) / bare.half;
+    }
 
     private Bare bare(int branch, Fault.Place place) {
         double ohms = ohms(branch);
         return switch (place) {
-            case FIRST_END -> new Bare(branch, 1 / ohms, 1 / DEAD_SHORT, 0);
-            case SECOND_END -> new Bare(branch, 1 / ohms, 0, 1 / DEAD_SHORT);
+            case FIRST_END -> new Bare(branch, 1 / ohms, 1 / DEAD_SHORT, 0, 0);
+            case SECOND_END -> new Bare(branch, 1 / ohms, 0, 1 / DEAD_SHORT, 0);
             case MIDDLE -> {
                 double leg = ohms / 2 + 2 * DEAD_SHORT;
                 double link = ohms + ohms * ohms / 4 / DEAD_SHORT;
-                yield new Bare(branch, 1 / link, 1 / leg, 1 / leg);
+                yield new Bare(branch, 1 / link, 1 / leg, 1 / leg, ohms / 2);
             }
         };
     }
 
-    private void disturb(Bare bare) {
+    private void disturb(Bare chafed) {
+        bare = chafed;
         network.disturb(bare.branch, bare.conductance, bare.toEarthA, bare.toEarthB);
     }
 
-    /** Whether what a chafe touches has no volts anyway. */
-    private boolean dead(Bare bare, Network.Memory state) {
+    /**
+     * Whether what a chafe touches has no volts anyway; on the engine, which is earth to what is
+     * earthed there.
+     */
+    private boolean dead(Bare bare, Network.Memory state, Zone zone) {
+        double none =
+                zone == Zone.ON_ENGINE ? ENGINE_VOLTS * job.vehicle().system().value() : NO_VOLTS;
         double a = bare.toEarthA > 0 ? state.volts(netlist.a(bare.branch)) : 0;
         double b = bare.toEarthB > 0 ? state.volts(netlist.b(bare.branch)) : 0;
-        return Math.abs(a) < NO_VOLTS && Math.abs(b) < NO_VOLTS;
+        return Math.abs(a) < none && Math.abs(b) < none;
     }
 
     private void chafed(Conditions state, Wire wire) {
         int branch = netlist.branch(wire);
         for (var place : Fault.Place.values()) {
             var bare = bare(branch, place);
-            if (!dead(bare, base)) {
+            if (!dead(bare, base, wire.zone())) {
                 var reached =
                         switch (place) {
                             case FIRST_END ->
@@ -317,8 +373,10 @@ public final class Sweep {
         if (!rests) {
             found.add(new Consequence.Restless());
         } else {
-            works.awakened(network::amps, found);
             int first = opens(found);
+            if (first < 0 || seconds(first) > SEEN) {
+                works.awakened(network::amps, found);
+            }
             if (first < 0) {
                 works.compare(network::amps, found);
             } else {
@@ -341,7 +399,7 @@ public final class Sweep {
                             network.calm();
                             return without(guard);
                         });
-        if (dead(bare, alone.state())) {
+        if (dead(bare, alone.state(), Zone.CABIN)) {
             return alone.consequences();
         }
         network.recall(before);
@@ -368,6 +426,7 @@ public final class Sweep {
             }
             open = opens(found);
         }
+        works.awakened(network::amps, found);
         works.compare(network::amps, found);
         var state = network.remember();
         lastWithout.put(guard, state);
@@ -407,24 +466,32 @@ public final class Sweep {
         return first;
     }
 
-    /** The wire that passes its limit first within a time. */
-    private Optional<Consequence> burnt(double within) {
+    private double amps(int wire) {
+        boolean halved =
+                bare.half > 0 && bare.branch == wires[wire] && network.disturbed(bare.branch);
+        return halved ? halves() : Math.abs(network.amps(wires[wire]));
+    }
+
+    /** The wire that passes its limit first within a time, or while a hand holds the state. */
+    private Optional<Consequence> burnt(double opens) {
+        double within = Math.min(opens, holds);
         int weakest = -1;
         double soonest = Math.min(within, ADIABATIC);
         int hottest = -1;
         double most = 1;
         for (int i = 0; i < wires.length; i++) {
-            double amps = Math.abs(network.amps(wires[i]));
+            double amps = amps(i);
             if (amps < GROWN * before[i]) {
                 continue;
             }
-            double lasts = limits[i] / (amps * amps);
+            double lasts = stands[i].stands() / (amps * amps);
             if (lasts < soonest) {
                 soonest = lasts;
                 weakest = i;
             }
-            if (amps > most * carries[i]) {
-                most = amps / carries[i];
+            double allowed = Math.max(overload[i], stands[i].carries(within));
+            if (within > ADIABATIC && amps > most * allowed) {
+                most = amps / allowed;
                 hottest = i;
             }
         }
@@ -432,15 +499,15 @@ public final class Sweep {
             return Optional.of(
                     new Consequence.Burns(
                             job.wires().get(weakest).id(),
-                            new Amps(Math.abs(network.amps(wires[weakest]))),
+                            new Amps(amps(weakest)),
                             new Seconds(soonest)));
         }
-        return hottest >= 0 && within > ADIABATIC
+        return hottest >= 0
                 ? Optional.of(
                         new Consequence.Overheats(
                                 job.wires().get(hottest).id(),
-                                new Amps(Math.abs(network.amps(wires[hottest]))),
-                                new Amps(carries[hottest])))
+                                new Amps(amps(hottest)),
+                                new Amps(stands[hottest].forGood())))
                 : Optional.empty();
     }
 

@@ -20,7 +20,7 @@ final class Works {
     /** From this share on it runs. */
     private static final double RUNS = 0.3;
 
-    private static final double GLOWS = 0.12;
+    private static final double GLOWS = 0.35;
     private static final double DARK = 0.25;
     private static final double WEAK = 0.9;
     private static final double MOVED = 0.1;

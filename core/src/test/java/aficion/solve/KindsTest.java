@@ -218,13 +218,16 @@ class KindsTest {
         assertThat(idle.closed(new PartId("N1"), "D-A")).isFalse();
     }
 
-    /** Without its field lead it has only the magnetism it kept: 8 % of 12 V at cut-in speed. */
+    /**
+     * Without its field lead it has only the magnetism it kept: 8 % of 12 V at cut-in speed, twice
+     * that from twice the speed on.
+     */
     @Test
     void aDynamoWithoutItsFieldLeadGivesNothing() {
         var point = solved(dynamo(), ROAD);
 
         assertThat(point.closed(new PartId("N1"), "D-A")).isFalse();
-        assertThat(volts(point, "G1.D")).isBetween(3.0, 4.0);
+        assertThat(volts(point, "G1.D")).isBetween(1.4, 2.0);
     }
 
     private static JobBuilder flywheel(String one, String other) {

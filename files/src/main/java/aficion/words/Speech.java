@@ -13,6 +13,7 @@ import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.Job;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -385,15 +386,15 @@ public final class Speech {
                     Words.of(key, number(wire), say(amps), say(carries));
             case Consequence.Opens(var guard, var amps, var within) ->
                     Words.of(key, guard, say(amps), say(within));
-            case Consequence.RunsByItself(var part, _, var amps) ->
-                    Words.of(key, name(part), say(amps));
-            case Consequence.Glows(var part, _, var share) ->
-                    Words.of(key, name(part), percent(share.value()));
+            case Consequence.RunsByItself(var part, var role, var amps) ->
+                    Words.of(key, name(part, role), say(amps));
+            case Consequence.Glows(var part, var role, var share) ->
+                    Words.of(key, name(part, role), percent(share.value()));
             case Consequence.Moves(var gauge, var from, var to) ->
                     Words.of(key, name(gauge), percent(from.value()), percent(to.value()));
-            case Consequence.GoesDark(var part, _) -> Words.of(key, name(part));
-            case Consequence.Weakens(var part, _, var left) ->
-                    Words.of(key, name(part), percent(left.value()));
+            case Consequence.GoesDark(var part, var role) -> Words.of(key, name(part, role));
+            case Consequence.Weakens(var part, var role, var left) ->
+                    Words.of(key, name(part, role), percent(left.value()));
             case Consequence.Restless() -> Words.of(key);
         };
     }
@@ -432,6 +433,19 @@ public final class Speech {
 
     private String name(PartId part) {
         return job.find(part).map(found -> part + " " + found.name()).orElse(part.value());
+    }
+
+    /** A part by its name, with which of its two filaments or speeds is meant. */
+    private String name(PartId part, String role) {
+        boolean two =
+                job.find(part)
+                        .map(Part::kind)
+                        .filter(kind ->
+                                kind instanceof LoadKind.TwoSpeedMotor
+                                        || kind instanceof LoadKind.Lamp lamp
+                                                && lamp.filaments().size() > 1)
+                        .isPresent();
+        return two ? Words.of("part.which", name(part), role) : name(part);
     }
 
     private String name(CircuitId circuit) {

@@ -1,0 +1,104 @@
+package aficion.files;
+
+import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.job.Job;
+import aficion.job.SourceKind;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.netlist.Netlist;
+import aficion.size.Assessment;
+import aficion.size.Guard;
+import aficion.sweep.Consequence;
+import aficion.sweep.Effect;
+import aficion.sweep.Fault;
+import aficion.sweep.Sweep;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What the sweep burns, check has called a danger there: at the wire that burns or is chafed, at an
+ * end of it or at its guard. Only a fault before the first guard is left out, where it burns a lead
+ * stated to have none or the battery's own earth.
+ */
+final class BurningLaw {
+    private final Assessment assessment;
+    private final Job job;
+    private final Set<String> dangers;
+
+    private BurningLaw(Job job) {
+        this.job = job;
+        this.assessment = Assessment.of(job);
+        this.dangers =
+                Findings.of(assessment).stream()
+                        .filter(finding -> finding.severity() == Severity.DANGER)
+                        .map(Finding::subject)
+                        .map(subject -> subject.place())
+                        .collect(Collectors.toSet());
+    }
+
+    /** What burns in a job without being called a danger. */
+    static List<String> broken(Job job) {
+        var law = new BurningLaw(job);
+        return Sweep.of(Netlist.of(job)).stream().flatMap(law::uncalled).toList();
+    }
+
+    private java.util.stream.Stream<String> uncalled(Effect effect) {
+        return effect.consequences().stream()
+                .flatMap(consequence -> burnt(consequence).stream())
+                .filter(burnt -> !isStated(effect.fault(), job.wire(burnt)))
+                .filter(burnt -> there(effect.fault(), burnt).stream().noneMatch(dangers::contains))
+                .map(burnt ->
+                        effect.fault()
+                                + " burns "
+                                + job.wire(burnt).number()
+                                + " in "
+                                + effect.state());
+    }
+
+    private static Optional<WireId> burnt(Consequence consequence) {
+        return switch (consequence) {
+            case Consequence.Burns(var wire, _, _) -> Optional.of(wire);
+            case Consequence.Overheats(var wire, _, _) -> Optional.of(wire);
+            default -> Optional.empty();
+        };
+    }
+
+    private boolean isStated(Fault fault, Wire burnt) {
+        return fault instanceof Fault.Chafed(var chafed, _)
+                && (assessment.guard(chafed) instanceof Guard.Unguarded
+                        || linksBatteries(job.wire(chafed)))
+                && (assessment.guard(burnt.id()) instanceof Guard.EarthSide
+                        || burnt.unguarded().isPresent()
+                        || linksBatteries(burnt));
+    }
+
+    private boolean linksBatteries(Wire wire) {
+        return wire.terminals().stream()
+                .allMatch(end -> job.part(end.part()).kind() instanceof SourceKind.Battery);
+    }
+
+    private Set<String> there(Fault fault, WireId burnt) {
+        var there = new HashSet<>(around(burnt));
+        if (fault instanceof Fault.Chafed(var chafed, _)) {
+            there.addAll(around(chafed));
+        }
+        return there;
+    }
+
+    private Set<String> around(WireId wire) {
+        var places = new HashSet<>(Set.of(wire.value()));
+        for (var end : job.wire(wire).terminals()) {
+            places.add(end.toString());
+            places.add(end.part().value());
+        }
+        if (assessment.guard(wire) instanceof Guard.Guarded(var fuses)) {
+            fuses.forEach(fuse -> places.add(fuse.seat().part().value()));
+        }
+        return places;
+    }
+}

@@ -1,0 +1,95 @@
+package aficion.files;
+
+import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.job.Job;
+import aficion.size.Assessment;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Honest mistakes in small jobs, each beside its right twin: {@code index.csv} names the finding a
+ * mistake is expected to bring; a case without one has to stay clean as it is.
+ */
+final class Corpus {
+    private static final Path FOLDER =
+            Path.of("..", "core", "src", "test", "resources", "mistakes");
+
+    private Corpus() {}
+
+    /**
+     * A case.
+     *
+     * @param expects the rule that finds it, and after {@code @} where, where that is held
+     */
+    record Case(String name, String kind, String expects, boolean hasTwin) {
+        boolean isMistake() {
+            return !expects.isEmpty();
+        }
+
+        Job job() {
+            return read(name + ".aficion");
+        }
+
+        Optional<Job> twin() {
+            return hasTwin ? Optional.of(read(name + ".twin.aficion")) : Optional.empty();
+        }
+
+        String rule() {
+            return expects.split("@")[0];
+        }
+
+        /** Whether a finding is the one that is expected. */
+        boolean names(Job job, Finding finding) {
+            var sides = expects.split("@");
+            return finding.rule().equals(sides[0])
+                    && (sides.length == 1 || where(job, finding).equals(sides[1]));
+        }
+
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    static List<Case> cases() {
+        try {
+            return Files.readAllLines(FOLDER.resolve("index.csv")).stream()
+                    .skip(1)
+                    .map(line -> line.split(",", -1))
+                    .map(row -> new Case(row[0], row[1], row[2], row[3].equals("yes")))
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static String where(Job job, Finding finding) {
+        var place = finding.subject().place();
+        return job.wires().stream()
+                .filter(wire -> wire.id().value().equals(place))
+                .findFirst()
+                .map(wire -> wire.number())
+                .orElse(place);
+    }
+
+    /** What has to be mended in a job. */
+    static List<Finding> toMend(Job job) {
+        return Findings.of(Assessment.of(job)).stream()
+                .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
+                .toList();
+    }
+
+    private static Job read(String file) {
+        try {
+            return JobCodec.read(Files.readString(FOLDER.resolve(file)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(file, e);
+        }
+    }
+}

@@ -1,0 +1,151 @@
+package aficion.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.check.Findings;
+import aficion.size.Assessment;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every honest mistake of the corpus is found, its right twin is clean, and what burns is called.
+ */
+class JudgementTest {
+    private static final Path TABLE = Path.of("..", "docs", "JUDGEMENT.md");
+
+    static Stream<Corpus.Case> cases() {
+        return Corpus.cases().stream();
+    }
+
+    static Stream<Corpus.Case> mistakes() {
+        return cases().filter(Corpus.Case::isMistake);
+    }
+
+    @Test
+    void thereAreAtLeastEightyMistakes() {
+        assertThat(mistakes()).hasSizeGreaterThanOrEqualTo(80);
+    }
+
+    @ParameterizedTest
+    @MethodSource("mistakes")
+    void aMistakeIsFound(Corpus.Case mistake) {
+        var job = mistake.job();
+
+        assertThat(Findings.of(Assessment.of(job)))
+                .anyMatch(finding -> mistake.names(job, finding));
+    }
+
+    @ParameterizedTest
+    @MethodSource("mistakes")
+    void itsRightTwinIsClean(Corpus.Case mistake) {
+        var twin = mistake.twin().orElseThrow();
+
+        assertThat(Corpus.toMend(twin)).isEmpty();
+        assertThat(Findings.of(Assessment.of(twin)))
+                .noneMatch(finding -> finding.rule().equals(mistake.rule()));
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void whatIsRightStaysClean(Corpus.Case each) {
+        assertThat(each.isMistake() ? List.of() : Corpus.toMend(each.job())).isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void whatBurnsIsCalledADanger(Corpus.Case each) {
+        assertThat(BurningLaw.broken(each.job())).isEmpty();
+        each.twin().ifPresent(twin -> assertThat(BurningLaw.broken(twin)).isEmpty());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"roadster", "motorcycle", "tractor"})
+    void whatBurnsInADemoIsCalledADanger(String demo) {
+        assertThat(BurningLaw.broken(DemoJobs.find(demo).orElseThrow())).isEmpty();
+    }
+
+    /** The table that ships with the documents, by kind of mistake. */
+    @Test
+    void theTableIsPrinted() throws IOException {
+        var rows = new TreeMap<String, Row>();
+        for (var each : Corpus.cases()) {
+            rows.merge(each.kind(), Row.of(each), Row::plus);
+        }
+        var all = rows.values().stream().reduce(Row.NONE, Row::plus);
+
+        Files.writeString(TABLE, text(rows, all));
+
+        assertThat(all.found).isEqualTo(all.mistakes);
+        assertThat(all.alarms).isZero();
+    }
+
+    private static String text(Map<String, Row> rows, Row all) {
+        var cases =
+                Corpus.cases().stream()
+                        .map(each ->
+                                "| %s | %s | %s |"
+                                        .formatted(
+                                                each.name().replace('-', ' '),
+                                                each.kind(),
+                                                each.isMistake() ? each.rule() : "stays clean"))
+                        .collect(Collectors.joining("\n"));
+        return """
+        # What the judgement finds
+
+        Printed by `JudgementTest` from the corpus in `core/src/test/resources/mistakes`: small jobs with one honest
+        mistake each, and beside each its right twin. *False alarms* are dangers and fixes in what is right.
+
+        | kind | mistakes | found | clean jobs | false alarms |
+        | --- | --- | --- | --- | --- |
+        %s
+        %s
+
+        | case | kind | found as |
+        | --- | --- | --- |
+        %s
+        """
+                .formatted(
+                        rows.entrySet().stream()
+                                .map(row -> row.getValue().line(row.getKey()))
+                                .collect(Collectors.joining("\n")),
+                        all.line("**all**"),
+                        cases);
+    }
+
+    private record Row(int mistakes, int found, int clean, int alarms) {
+        static final Row NONE = new Row(0, 0, 0, 0);
+
+        static Row of(Corpus.Case each) {
+            var job = each.job();
+            if (!each.isMistake()) {
+                return new Row(0, 0, 1, Corpus.toMend(job).size());
+            }
+            boolean found =
+                    Findings.of(Assessment.of(job)).stream()
+                            .anyMatch(finding -> each.names(job, finding));
+            return new Row(1, found ? 1 : 0, 1, Corpus.toMend(each.twin().orElseThrow()).size());
+        }
+
+        Row plus(Row other) {
+            return new Row(
+                    mistakes + other.mistakes,
+                    found + other.found,
+                    clean + other.clean,
+                    alarms + other.alarms);
+        }
+
+        String line(String kind) {
+            return "| %s | %d | %d | %d | %d |".formatted(kind, mistakes, found, clean, alarms);
+        }
+    }
+}
