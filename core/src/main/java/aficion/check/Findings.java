@@ -6,6 +6,7 @@ import aficion.job.edit.Edit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 
@@ -100,6 +101,40 @@ public final class Findings {
                             () -> open.add(finding));
         }
         return new Judged(open, standing);
+    }
+
+    /** The findings of a job, parted, with the remedies that may be offered. */
+    public static Judged offered(Assessment assessment) {
+        var judged = judged(assessment);
+        return new Judged(Mending.offered(assessment, judged.open()), judged.standing());
+    }
+
+    /**
+     * Findings that stand as one: of one cause with one remedy, in several places.
+     *
+     * @param findings one or more, the same remedy first in each
+     */
+    public record Group(List<Finding> findings) {
+        public Group {
+            findings = List.copyOf(findings);
+        }
+
+        public Finding first() {
+            return findings.getFirst();
+        }
+    }
+
+    /** Findings of one rule whose first remedy is the same, put together, in their order. */
+    public static List<Group> grouped(List<Finding> findings) {
+        var groups = new LinkedHashMap<Object, List<Finding>>();
+        for (var finding : findings) {
+            Object key =
+                    finding.remedies().isEmpty()
+                            ? finding
+                            : List.of(finding.rule(), finding.remedies().getFirst());
+            groups.computeIfAbsent(key, _ -> new ArrayList<>()).add(finding);
+        }
+        return groups.values().stream().map(Group::new).toList();
     }
 
     /** What was said of a finding when it was let stand, be its figures those of then or not. */

@@ -99,6 +99,17 @@ public final class Figures {
         return path.isEmpty() ? name : path + "." + name;
     }
 
+    /**
+     * A record of the same kind with one component changed.
+     *
+     * @throws IllegalArgumentException when the record refuses it
+     */
+    public static Object withComponent(Object described, String name, Object value) {
+        var values = components(described);
+        values.replace(name, value);
+        return make(described, values.values().toArray());
+    }
+
     /** The components of a record by their names, in its order. */
     public static Map<String, Object> components(Object described) {
         var found = new LinkedHashMap<String, Object>();

@@ -130,6 +130,11 @@ public record Conditions(
         return new Conditions(positions, levels, engine, charge, air, changed, before);
     }
 
+    /** The same, whatever was before. */
+    public Conditions alone() {
+        return new Conditions(positions, levels, engine, charge, air, pulled, Optional.empty());
+    }
+
     /** The same, come to from other conditions. */
     public Conditions after(Conditions earlier) {
         return new Conditions(positions, levels, engine, charge, air, pulled, Optional.of(earlier));

@@ -7,6 +7,7 @@ import aficion.catalogue.FuseType;
 import aficion.catalogue.Purpose;
 import aficion.catalogue.WireSize;
 import aficion.check.Finding;
+import aficion.check.Findings;
 import aficion.check.Subject;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
@@ -177,6 +178,14 @@ public final class Speech {
         };
     }
 
+    /** Where the findings of a group are, one after another. */
+    public String where(Findings.Group group) {
+        return group.findings().stream()
+                .map(finding -> where(finding.subject()))
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
     /**
      * What an edit does, as a button or an undo step names it. The job may be the one before or
      * after it.
@@ -235,6 +244,11 @@ public final class Speech {
             case Edit.RenameCircuit(var circuit, var name) ->
                     Words.of("edit.RenameCircuit", name(circuit), name);
             case Edit.RemoveCircuit(var circuit) -> Words.of("edit.RemoveCircuit", name(circuit));
+            case Edit.Together(var deed, var edits) when deed == Edit.Deed.MEND ->
+                    edits.stream()
+                            .map(this::edit)
+                            .reduce((one, next) -> Words.of("edit.Together.each", one, next))
+                            .orElseGet(() -> Words.of("edit.Together", deed));
             case Edit.Together(var deed, var edits) ->
                     edits.stream()
                             .filter(each ->

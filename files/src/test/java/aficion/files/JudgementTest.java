@@ -2,6 +2,9 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.job.Job;
+import aficion.check.Severity;
+import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.size.Assessment;
 import java.io.IOException;
@@ -66,6 +69,42 @@ class JudgementTest {
     void whatBurnsIsCalledADanger(Corpus.Case each) {
         assertThat(BurningLaw.broken(each.job())).isEmpty();
         each.twin().ifPresent(twin -> assertThat(BurningLaw.broken(twin)).isEmpty());
+    }
+
+    static Stream<Job> jobsToMend() {
+        return Stream.concat(
+                mistakes().map(Corpus.Case::job),
+                Stream.of("roadster", "motorcycle", "tractor")
+                        .map(demo -> DemoJobs.find(demo).orElseThrow()));
+    }
+
+    /** What is offered mends its finding and brings no danger and nothing to fix. */
+    @ParameterizedTest
+    @MethodSource("jobsToMend")
+    void aRemedyDoesNoHarm(Job job) {
+        var before = Corpus.toMend(job).stream().map(Finding::about).toList();
+        for (var finding : Findings.offered(Assessment.of(job)).open()) {
+            for (var remedy : finding.remedies()) {
+                var after = Findings.of(Assessment.of(remedy.apply(job)));
+
+                assertThat(after).noneMatch(each -> each.about().equals(finding.about()));
+                assertThat(after)
+                        .filteredOn(each -> each.severity().compareTo(Severity.FIX) <= 0)
+                        .extracting(Finding::about)
+                        .isSubsetOf(before);
+            }
+        }
+    }
+
+    /** The demos show their mistakes, what has one cause as one. */
+    @ParameterizedTest
+    @CsvSource({"roadster, 4", "motorcycle, 6", "tractor, 3"})
+    void theDemosShowTheirMistakes(String demo, int groups) {
+        var found = Findings.offered(Assessment.of(DemoJobs.find(demo).orElseThrow())).open();
+
+        assertThat(Findings.grouped(found))
+                .filteredOn(group -> group.first().severity().compareTo(Severity.FIX) <= 0)
+                .hasSize(groups);
     }
 
     @ParameterizedTest

@@ -373,7 +373,8 @@ public sealed interface Edit {
         OTHER_SIDE,
         COMBINE_EARTHS,
         ADD_PART,
-        IMPORT
+        IMPORT,
+        MEND
     }
 
     /** Several edits as one step, in order. */

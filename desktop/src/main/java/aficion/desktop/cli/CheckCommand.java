@@ -21,16 +21,16 @@ final class CheckCommand extends Commands.Printing {
     public Integer call() {
         var loaded = job.load();
         var speech = new Speech(loaded, UserUnits.METRIC);
-        var findings = Findings.judged(Assessment.of(loaded)).open();
-        for (var finding : findings) {
+        var findings = Findings.offered(Assessment.of(loaded)).open();
+        for (var group : Findings.grouped(findings)) {
+            var first = group.first();
             out().println(
                             String.join(
                                     "\t",
-                                    Words.of("severity", finding.severity())
-                                            .toLowerCase(Locale.ROOT),
-                                    finding.rule(),
-                                    speech.where(finding.subject()),
-                                    speech.title(finding) + ". " + speech.reason(finding)));
+                                    Words.of("severity", first.severity()).toLowerCase(Locale.ROOT),
+                                    first.rule(),
+                                    speech.where(group),
+                                    speech.title(first) + ". " + speech.reason(first)));
         }
         boolean danger =
                 findings.stream().anyMatch(finding -> finding.severity() == Severity.DANGER);

@@ -164,8 +164,7 @@ public final class ConditionsBar extends HBox {
             row.getChildren().addAll(group.buttons());
             switches.getChildren().add(new VBox(6, Texts.caption(control.name()), row));
         }
-        levels.forEach(level ->
-                switches.getChildren().add(new VBox(6, Texts.caption(level), level(level))));
+        levels.forEach(level -> switches.getChildren().add(levelBox(level)));
         groups = List.copyOf(built);
         refresh();
     }
@@ -180,6 +179,21 @@ public final class ConditionsBar extends HBox {
             refresh();
         });
         return button;
+    }
+
+    /** A level with its name and what it stands at: a temperature, or how full. */
+    private VBox levelBox(String name) {
+        var slider = level(name);
+        var caption = Texts.caption(said(name, slider.getValue()));
+        caption.setId("level-" + name + "-value");
+        slider.valueProperty()
+                .addListener((_, _, value) -> caption.setText(said(name, value.doubleValue())));
+        return new VBox(6, caption, slider);
+    }
+
+    private String said(String name, double value) {
+        var speech = new Speech(bench.job(), bench.units());
+        return Words.of("condition.one", name, speech.level(name, value));
     }
 
     private Slider level(String name) {

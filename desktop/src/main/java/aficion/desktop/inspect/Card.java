@@ -1,6 +1,7 @@
 package aficion.desktop.inspect;
 
 import aficion.check.Finding;
+import aficion.check.Findings;
 import aficion.check.Subject;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Assessed;
@@ -118,15 +119,15 @@ abstract class Card extends VBox {
         if (findings.isEmpty()) {
             add(Texts.label(Words.of("inspect.findings.none"), "quiet"));
         }
-        findings.forEach(finding -> add(finding(finding, withPlace)));
+        for (var group : Findings.grouped(findings)) {
+            add(
+                    withPlace
+                            ? FindingBox.placed(bench, group, this::choose)
+                            : new FindingBox(bench, group.first()));
+        }
     }
 
-    private Node finding(Finding finding, boolean withPlace) {
-        return withPlace
-                ? FindingBox.placed(
-                        bench,
-                        finding,
-                        () -> bench.selection().set(Selection.of(finding.subject())))
-                : new FindingBox(bench, finding);
+    private void choose(Finding finding) {
+        bench.selection().set(Selection.of(finding.subject()));
     }
 }

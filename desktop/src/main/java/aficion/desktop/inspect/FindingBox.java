@@ -10,6 +10,7 @@ import aficion.desktop.workbench.Workbench;
 import aficion.job.edit.Edit;
 import aficion.words.Words;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -122,12 +123,19 @@ final class FindingBox extends VBox {
         getChildren().addAll(let, reason);
     }
 
-    /** The same with the place it is about, to be pressed. */
-    static FindingBox placed(Workbench bench, Finding finding, Runnable go) {
-        var box = new FindingBox(bench, finding);
-        Button place = Texts.button(bench.speech().where(finding.subject()), "plain-button", go);
-        place.setMinWidth(USE_PREF_SIZE);
-        box.head.getChildren().addAll(Texts.spring(), place);
+    /** Findings that stand as one, with each place to be pressed. */
+    static FindingBox placed(Workbench bench, Findings.Group group, Consumer<Finding> go) {
+        var box = new FindingBox(bench, group.first());
+        box.head.getChildren().add(Texts.spring());
+        for (var finding : group.findings()) {
+            Button place =
+                    Texts.button(
+                            bench.speech().where(finding.subject()),
+                            "plain-button",
+                            () -> go.accept(finding));
+            place.setMinWidth(USE_PREF_SIZE);
+            box.head.getChildren().add(place);
+        }
         return box;
     }
 }

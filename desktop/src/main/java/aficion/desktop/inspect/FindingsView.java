@@ -76,12 +76,13 @@ public final class FindingsView extends BorderPane {
                                         Words.of(
                                                 "findings.group",
                                                 Words.of("severity", severity),
-                                                found.size())));
-                found.forEach(finding ->
-                        list.getChildren()
-                                .addAll(
-                                        FindingBox.placed(bench, finding, () -> go(finding)),
-                                        Texts.rule()));
+                                                Findings.grouped(found).size())));
+                Findings.grouped(found)
+                        .forEach(group ->
+                                list.getChildren()
+                                        .addAll(
+                                                FindingBox.placed(bench, group, this::go),
+                                                Texts.rule()));
             }
         }
         standing(assessed.get().standing());

@@ -233,7 +233,7 @@ public final class Shots {
                         .isPresent()
                 && (bench.point()
                                 .filter(point ->
-                                        point.conditions().equals(bench.conditions().get()))
+                                        point.conditions().alone().equals(bench.conditions().get()))
                                 .isPresent()
                         || bench.point().isEmpty() && bench.outcome().get().isPresent());
     }

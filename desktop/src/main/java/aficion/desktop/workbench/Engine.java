@@ -4,6 +4,7 @@ import aficion.bench.BenchPlan;
 import aficion.bench.Meter;
 import aficion.catalogue.TimeBand;
 import aficion.check.Findings;
+import aficion.check.Mending;
 import aficion.check.Preview;
 import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
@@ -57,6 +58,7 @@ final class Engine implements AutoCloseable {
     private final AtomicLong drawingAsked = new AtomicLong();
     private final AtomicLong wholeAsked = new AtomicLong();
     private final AtomicLong assessmentAsked = new AtomicLong();
+    private final AtomicLong offerAsked = new AtomicLong();
     private final AtomicLong planAsked = new AtomicLong();
     private final AtomicLong fitAsked = new AtomicLong();
     private final AtomicLong readingAsked = new AtomicLong();
@@ -99,9 +101,34 @@ final class Engine implements AutoCloseable {
                 assessmentAsked,
                 () -> {
                     var assessment = assessment(job);
-                    return new Assessed(assessment, Findings.judged(assessment));
+                    var judged = Findings.judged(assessment);
+                    return new Assessed(
+                            assessment,
+                            new Findings.Judged(
+                                    Mending.withoutRemedies(judged.open()), judged.standing()));
                 },
                 then);
+    }
+
+    /** The findings of an assessment with what may be offered against them, each tried. */
+    void offer(Assessment assessment, Consumer<Assessed> then) {
+        long ticket = offerAsked.incrementAndGet();
+        slow.execute(() -> {
+            try {
+                var judged = Findings.judged(assessment);
+                Mending.offered(assessment, judged.open(), () -> offerAsked.get() == ticket)
+                        .map(open -> new Findings.Judged(open, judged.standing()))
+                        .map(offered -> new Assessed(assessment, offered))
+                        .ifPresent(found -> Platform.runLater(() -> then.accept(found)));
+            } catch (RuntimeException e) {
+                LOG.error("the engine failed", e);
+            }
+        });
+    }
+
+    /** What is being tried is wanted no longer. */
+    void offerNoMore() {
+        offerAsked.incrementAndGet();
     }
 
     void plan(Job job, CircuitId circuit, Consumer<BenchPlan> then) {

@@ -47,6 +47,10 @@ public final class Workbench implements AutoCloseable {
     private final Function<Job, Lettering> letterings;
     private final ReadOnlyObjectWrapper<History> history;
     private final ReadOnlyObjectWrapper<Document> document;
+
+    /** How the conditions came to be: relays that hold and switches that heat has moved go on. */
+    private final Trail trail = new Trail();
+
     private final ObjectProperty<Conditions> conditions =
             new SimpleObjectProperty<>(Conditions.REST);
     private final ObjectProperty<Optional<CircuitId>> focus =
@@ -107,7 +111,10 @@ public final class Workbench implements AutoCloseable {
         this.history =
                 new ReadOnlyObjectWrapper<>(History.of(Job.empty(vehicle, HouseRules.USUAL)));
         this.document = new ReadOnlyObjectWrapper<>(Document.NEW);
-        conditions.addListener((_, _, _) -> solve());
+        conditions.addListener((_, before, _) -> {
+            trail.follow(before);
+            solve();
+        });
         focus.addListener((_, _, _) -> draw());
         whole.addListener((_, _, _) -> drawWhole());
         manner.addListener((_, _, _) -> {
@@ -292,6 +299,7 @@ public final class Workbench implements AutoCloseable {
         focus.set(Optional.empty());
         show(History.of(job));
         conditions.set(Conditions.REST);
+        trail.forget();
         focus.set(first(job));
     }
 
@@ -393,7 +401,19 @@ public final class Workbench implements AutoCloseable {
             draw();
             drawWhole();
         }
-        engine.assess(job(), found -> assessed.set(Optional.of(found)));
+        engine.offerNoMore();
+        engine.assess(
+                job(),
+                found -> {
+                    assessed.set(Optional.of(found));
+                    engine.offer(found.assessment(), this::offered);
+                });
+    }
+
+    private void offered(Assessed found) {
+        if (found.job() == job()) {
+            assessed.set(Optional.of(found));
+        }
     }
 
     /**
@@ -421,7 +441,10 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void solve() {
-        engine.solve(solved(), conditions.get(), found -> outcome.set(Optional.of(found)));
+        engine.solve(
+                solved(),
+                trail.leadingTo(conditions.get()),
+                found -> outcome.set(Optional.of(found)));
     }
 
     private void draw() {

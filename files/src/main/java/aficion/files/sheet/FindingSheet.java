@@ -29,11 +29,13 @@ final class FindingSheet {
     }
 
     void findings(Assessment assessment) throws IOException {
-        var judged = Findings.judged(assessment);
-        head(Words.of("sheet.findings.open", judged.open().size()));
-        for (var finding : judged.open()) {
+        var judged = Findings.offered(assessment);
+        var groups = Findings.grouped(judged.open());
+        head(Words.of("sheet.findings.open", groups.size()));
+        for (var group : groups) {
+            var finding = group.first();
             entry(
-                    speech.where(finding.subject()),
+                    speech.where(group),
                     Words.of("severity", finding.severity())
                             + ": "
                             + speech.title(finding)
