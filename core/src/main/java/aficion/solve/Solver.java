@@ -88,6 +88,14 @@ public final class Solver {
         return solve(conditions, false);
     }
 
+    /** The operating point under conditions as they were come to, told without what was before. */
+    public Outcome follow(Conditions conditions) {
+        var outcome = solve(conditions, true);
+        return outcome instanceof Outcome.Solved
+                ? OperatingPoint.checked(conditions.alone(), network)
+                : outcome;
+    }
+
     private Outcome solve(Conditions conditions, boolean fusesOpen) {
         arrive(conditions, fusesOpen);
         return switch (settle(fusesOpen)) {

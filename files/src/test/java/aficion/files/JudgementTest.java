@@ -2,10 +2,10 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.job.Job;
-import aficion.check.Severity;
 import aficion.check.Finding;
 import aficion.check.Findings;
+import aficion.check.Severity;
+import aficion.job.Job;
 import aficion.size.Assessment;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -119,7 +119,7 @@ abstract class Card extends VBox {
         if (findings.isEmpty()) {
             add(Texts.label(Words.of("inspect.findings.none"), "quiet"));
         }
-        for (var group : Findings.grouped(findings)) {
+        for (var group : Findings.grouped(bench.offered(findings))) {
             add(
                     withPlace
                             ? FindingBox.placed(bench, group, this::choose)

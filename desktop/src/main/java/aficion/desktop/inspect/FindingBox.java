@@ -47,6 +47,9 @@ final class FindingBox extends VBox {
                 .filter(before -> !before.covers(finding.figures()))
                 .map(before -> Words.of("stand.before", before.reason()))
                 .ifPresent(text -> getChildren().add(Texts.wrapped(text, "quiet")));
+        if (!bench.isOffered()) {
+            getChildren().add(Texts.wrapped(Words.of("remedy.trying"), "quiet"));
+        }
         var remedies = finding.remedies();
         for (int i = 0; i < remedies.size(); i++) {
             remedy(remedies.get(i), i == 0);

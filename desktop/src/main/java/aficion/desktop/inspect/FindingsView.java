@@ -52,6 +52,7 @@ public final class FindingsView extends BorderPane {
         setTop(head);
         setCenter(scroll);
         bench.assessed().addListener(following);
+        bench.offered().addListener(following);
         refresh();
     }
 
@@ -66,7 +67,7 @@ public final class FindingsView extends BorderPane {
         }
         for (var severity : Severity.values()) {
             var found =
-                    assessed.get().findings().stream()
+                    bench.offered(assessed.get().findings()).stream()
                             .filter(finding -> finding.severity() == severity)
                             .toList();
             if (!found.isEmpty()) {
@@ -133,5 +134,6 @@ public final class FindingsView extends BorderPane {
     /** Follows the job no longer; the view is not to be shown again. */
     public void dispose() {
         bench.assessed().removeListener(following);
+        bench.offered().removeListener(following);
     }
 }

@@ -45,6 +45,7 @@ public final class Inspector extends StackPane {
                 });
         bench.outcome().addListener((_, _, _) -> refreshUnlessWriting());
         bench.assessed().addListener((_, _, _) -> refreshUnlessWriting());
+        bench.offered().addListener((_, _, _) -> refreshUnlessWriting());
         bench.focus().addListener((_, _, _) -> refresh());
         bench.history().addListener((_, _, _) -> refresh());
         refresh();

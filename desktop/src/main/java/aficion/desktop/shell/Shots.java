@@ -221,7 +221,8 @@ public final class Shots {
     }
 
     private static boolean isReady(Workbench bench, Circuit circuit) {
-        return bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
+        return bench.isOffered()
+                && bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
                 && (!bench.whole().get() || bench.panorama().get().isPresent())
                 && bench.drawing()
                         .get()
@@ -233,7 +234,7 @@ public final class Shots {
                         .isPresent()
                 && (bench.point()
                                 .filter(point ->
-                                        point.conditions().alone().equals(bench.conditions().get()))
+                                        point.conditions().equals(bench.conditions().get()))
                                 .isPresent()
                         || bench.point().isEmpty() && bench.outcome().get().isPresent());
     }

@@ -79,7 +79,7 @@ final class Engine implements AutoCloseable {
     }
 
     void solve(Job job, Conditions conditions, Consumer<Outcome> then) {
-        ask(quick, pointAsked, () -> solverOf(job).solve(conditions), then);
+        ask(quick, pointAsked, () -> solverOf(job).follow(conditions), then);
     }
 
     void draw(

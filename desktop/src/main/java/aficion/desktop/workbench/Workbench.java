@@ -1,6 +1,7 @@
 package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
+import aficion.check.Finding;
 import aficion.diagram.Diagram;
 import aficion.diagram.Lettering;
 import aficion.diagram.Manner;
@@ -26,8 +27,10 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -58,6 +61,8 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<Selection> selection =
             new SimpleObjectProperty<>(new Selection.Nothing());
     private final ReadOnlyObjectWrapper<Optional<Outcome>> outcome =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Assessed>> offered =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Assessed>> assessed =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -157,6 +162,28 @@ public final class Workbench implements AutoCloseable {
 
     public ReadOnlyObjectProperty<Optional<Assessed>> assessed() {
         return assessed.getReadOnlyProperty();
+    }
+
+    /** The latest findings whose remedies have been tried; those of {@link #assessed} have none. */
+    public ReadOnlyObjectProperty<Optional<Assessed>> offered() {
+        return offered.getReadOnlyProperty();
+    }
+
+    /** Whether the remedies of the job as it is have been tried. */
+    public boolean isOffered() {
+        return offered.get().filter(found -> found.job() == job()).isPresent();
+    }
+
+    /** Findings with what may be offered against them, as far as it has been tried. */
+    public List<Finding> offered(List<Finding> findings) {
+        var tried =
+                offered.get().filter(found -> found.job() == job()).stream()
+                        .flatMap(found -> found.findings().stream())
+                        .collect(
+                                Collectors.toMap(Finding::about, Function.identity(), (a, _) -> a));
+        return findings.stream()
+                .map(finding -> tried.getOrDefault(finding.about(), finding))
+                .toList();
     }
 
     /** The path of the circuit in focus. */
@@ -412,7 +439,7 @@ public final class Workbench implements AutoCloseable {
 
     private void offered(Assessed found) {
         if (found.job() == job()) {
-            assessed.set(Optional.of(found));
+            offered.set(Optional.of(found));
         }
     }
 

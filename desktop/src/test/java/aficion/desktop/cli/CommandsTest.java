@@ -55,7 +55,7 @@ class CommandsTest {
         assertThat(ran.out().lines()).hasSize(8);
         assertThat(ran.out().lines().findFirst().orElseThrow().split("\t"))
                 .hasSize(4)
-                .startsWith("danger", "GuardLargerThanWire", "5.13");
+                .startsWith("danger", "GuardLargerThanWire", "5.13, 5.14");
     }
 
     @Test

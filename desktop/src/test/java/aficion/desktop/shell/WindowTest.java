@@ -136,7 +136,11 @@ abstract class WindowTest extends ApplicationTest {
     /** Waits until every result shown belongs to the job and conditions as they are. */
     void settle() {
         until(() ->
-                bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
+                bench.isOffered()
+                        && bench.assessed()
+                                .get()
+                                .filter(found -> found.job() == bench.job())
+                                .isPresent()
                         && bench.outcome().get().isPresent()
                         && (bench.point().isEmpty()
                                 || bench.point()

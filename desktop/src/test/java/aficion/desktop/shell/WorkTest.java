@@ -296,6 +296,7 @@ class WorkTest extends WindowTest {
             case Expected.Near(var value, _) -> String.format(Locale.ROOT, "%.2f", value.value());
             case Expected.AtLeast _ -> "OL";
             case Expected.AtMost _ -> "0.1";
+            case Expected.Opens _ -> "0";
         };
     }
 
