@@ -2,40 +2,83 @@ package aficion.catalogue;
 
 import aficion.quantity.Amps;
 import aficion.quantity.SquareMillimetres;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
-/**
- * What the terminals at the ends of wires take and carry; the figures stand in {@code
- * terminals.csv}.
- */
+/** What is crimped to the ends of wires; the figures stand in {@code terminals.csv}. */
 public final class Terminals {
-    private static final Map<String, Properties> TABLE =
-            Table.read("terminals.csv", Terminals::properties).stream()
-                    .collect(Collectors.toMap(Properties::key, Function.identity()));
+    private static final Map<String, Fitting> TABLE = table();
 
-    private record Properties(String key, SquareMillimetres takes, Optional<Amps> carries) {}
+    /** What a terminal is. */
+    public enum Family {
+        BLADE,
+        RING,
+        LUG,
+        CLAMP,
+        BULLET,
+        /** A pin in the cavity of a plug. */
+        CAVITY,
+        JOINT;
 
-    private static Properties properties(Table.Row row) {
-        return new Properties(
+        /** Whether it goes on a stud beside others; else all wires of a terminal share it. */
+        public boolean stacks() {
+            return this == RING || this == LUG;
+        }
+
+        /** Whether it holds one wire, or all that are crimped into it together. */
+        public boolean isBarrel() {
+            return this == BLADE || this == BULLET || this == CAVITY;
+        }
+    }
+
+    /**
+     * A terminal.
+     *
+     * @param hole the stud it goes on, for a ring or a lug
+     * @param least the thinnest copper that is crimped into it
+     * @param takes the thickest
+     * @param carries what it carries; empty for those that carry what their wire does
+     * @param sealed whether it stands in the wet
+     */
+    public record Fitting(
+            String key,
+            Family family,
+            Optional<String> hole,
+            SquareMillimetres least,
+            SquareMillimetres takes,
+            Optional<Amps> carries,
+            boolean sealed) {}
+
+    private static Map<String, Fitting> table() {
+        var table = new LinkedHashMap<String, Fitting>();
+        Table.read("terminals.csv", Terminals::fitting)
+                .forEach(fitting -> table.put(fitting.key(), fitting));
+        return table;
+    }
+
+    private static Fitting fitting(Table.Row row) {
+        return new Fitting(
                 row.text("key"),
+                row.constant("family", Family.class),
+                row.has("hole") ? Optional.of(row.text("hole")) : Optional.empty(),
+                new SquareMillimetres(row.number("least", 0.1, 200)),
                 new SquareMillimetres(row.number("takes", 0.1, 200)),
                 row.has("carries")
                         ? Optional.of(new Amps(row.number("carries", 1, 1000)))
-                        : Optional.empty());
+                        : Optional.empty(),
+                row.text("sealed").equals("yes"));
     }
 
     private Terminals() {}
 
-    /** What a terminal of that key carries; empty for those that carry what their wire does. */
-    public static Optional<Amps> carries(String key) {
-        return Catalogue.required(TABLE, key, "terminals.csv").carries();
+    /** Every terminal, in the order of the table. */
+    public static List<Fitting> all() {
+        return List.copyOf(TABLE.values());
     }
 
-    /** The thickest copper that a terminal of that key takes. */
-    public static SquareMillimetres takes(String key) {
-        return Catalogue.required(TABLE, key, "terminals.csv").takes();
+    public static Optional<Fitting> find(String key) {
+        return Optional.ofNullable(TABLE.get(key));
     }
 }

@@ -16,7 +16,9 @@ public enum Zone {
     ON_ENGINE,
     FRONT,
     BOOT,
-    UNDERBODY;
+    UNDERBODY,
+    /** Where a wire bends with a door, a lid or the engine on its rubbers. */
+    MOVING;
 
     private record Ambient(String key, Celsius ambient) {}
 
@@ -33,6 +35,11 @@ public enum Zone {
     /** The short name used in files. */
     public String key() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Whether spray comes there. */
+    public boolean isWet() {
+        return this == FRONT || this == UNDERBODY;
     }
 
     /** The air around a wire there, typical, on a hot day with the engine warm. */

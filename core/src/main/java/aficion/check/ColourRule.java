@@ -2,6 +2,7 @@ package aficion.check;
 
 import aficion.catalogue.Purpose;
 import aficion.identify.Purposes;
+import aficion.job.Colouring;
 import aficion.job.Pinned.Trait;
 import aficion.job.Wire;
 import aficion.job.WireColour;
@@ -24,7 +25,7 @@ final class ColourRule implements Rule {
                 .filter(wire -> purposes.containsKey(wire.id()) && !wire.holds(Trait.COLOUR))
                 .flatMap(wire ->
                         colouring.get().colour(purposes.get(wire.id())).stream()
-                                .filter(wanted -> !wanted.equals(wire.colour()))
+                                .filter(wanted -> !wears(colouring.get(), wire, wanted))
                                 .map(wanted -> found(wire, purposes.get(wire.id()), wanted)));
     }
 
@@ -35,5 +36,12 @@ final class ColourRule implements Rule {
                 wire.colour(),
                 wanted,
                 List.of(new Edit.Recolour(wire.id(), wanted)));
+    }
+
+    /** Where bands tell wires apart, its colour is that of the reel, whatever its bands. */
+    private static boolean wears(Colouring colouring, Wire wire, WireColour wanted) {
+        return colouring instanceof Colouring.Banded
+                ? wire.colour().base() == wanted.base()
+                : wire.colour().equals(wanted);
     }
 }

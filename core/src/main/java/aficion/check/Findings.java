@@ -31,6 +31,8 @@ public final class Findings {
                     new NeedsOtherRule(),
                     new CrossedLeadsRule(),
                     new GaugeRule(),
+                    new EndRule(),
+                    new LookRule(),
                     new PumpRule(),
                     new HeatRule(),
                     new BundleRule(),

@@ -26,6 +26,11 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
         return Set.of();
     }
 
+    /** The size of the stud a pin mostly is (typical); empty for blades and where it varies. */
+    default Optional<String> stud(String pin) {
+        return Optional.empty();
+    }
+
     /** Where fuses sit in it. */
     default List<Seat> seats() {
         return List.of();

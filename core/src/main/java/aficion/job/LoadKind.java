@@ -183,6 +183,11 @@ public sealed interface LoadKind extends Kind {
         }
 
         @Override
+        public Optional<String> stud(String pin) {
+            return pin.equals("30") ? Optional.of("m8") : Optional.empty();
+        }
+
+        @Override
         public Set<String> sparePins() {
             return Set.of("15a");
         }

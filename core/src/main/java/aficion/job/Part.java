@@ -2,7 +2,9 @@ package aficion.job;
 
 import aficion.catalogue.Zone;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * A part of the vehicle's electrics.
@@ -12,13 +14,36 @@ import java.util.Optional;
  * @param zone where it sits
  * @param mount the earth point its case is bolted to, for parts that return through their case
  * @param kind what it does
+ * @param studs the size of a terminal's own stud, by pin, such as {@code m8}, where it is known
  */
-public record Part(PartId id, String name, Zone zone, Optional<PartId> mount, Kind kind) {
+public record Part(
+        PartId id,
+        String name,
+        Zone zone,
+        Optional<PartId> mount,
+        Kind kind,
+        Optional<Map<String, String>> studs) {
     public Part {
+        studs = studs.map(Map::copyOf);
+        for (var pin : studs.orElse(Map.of()).keySet()) {
+            if (!kind.pins().contains(pin)) {
+                throw new IllegalArgumentException(id + " has no terminal " + pin);
+            }
+        }
         if (mount.isPresent() && kind.casePin().isEmpty()) {
             throw new IllegalArgumentException(
                     id + " has no case that returns to earth, so it cannot be mounted to one");
         }
+    }
+
+    /** A part whose studs are not known. */
+    public Part(PartId id, String name, Zone zone, Optional<PartId> mount, Kind kind) {
+        this(id, name, zone, mount, kind, Optional.empty());
+    }
+
+    /** The size of a terminal's own stud, where it is known. */
+    public Optional<String> stud(String pin) {
+        return Optional.ofNullable(studs.orElse(Map.of()).get(pin)).or(() -> kind.stud(pin));
     }
 
     /**
@@ -40,19 +65,30 @@ public record Part(PartId id, String name, Zone zone, Optional<PartId> mount, Ki
     }
 
     public Part withKind(Kind changed) {
-        return new Part(id, name, zone, mount, changed);
+        return new Part(id, name, zone, mount, changed, fitting(changed));
     }
 
     public Part withMount(PartId earth) {
-        return new Part(id, name, zone, Optional.of(earth), kind);
+        return new Part(id, name, zone, Optional.of(earth), kind, studs);
     }
 
     public Part withName(String changed) {
-        return new Part(id, changed, zone, mount, kind);
+        return new Part(id, changed, zone, mount, kind, studs);
     }
 
     /** The same part with its case bolted to nothing. */
     public Part unmounted() {
-        return new Part(id, name, zone, Optional.empty(), kind);
+        return new Part(id, name, zone, Optional.empty(), kind, studs);
+    }
+
+    /** The studs that another kind still has. */
+    private Optional<Map<String, String>> fitting(Kind other) {
+        return studs.map(known ->
+                        known.entrySet().stream()
+                                .filter(stud -> other.pins().contains(stud.getKey()))
+                                .collect(
+                                        Collectors.toUnmodifiableMap(
+                                                Map.Entry::getKey, Map.Entry::getValue)))
+                .filter(left -> !left.isEmpty());
     }
 }

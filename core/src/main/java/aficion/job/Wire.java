@@ -5,6 +5,7 @@ import aficion.catalogue.Conductors;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
+import aficion.quantity.Metres;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,6 +25,7 @@ import java.util.Optional;
  * @param unguarded why it may go without a guard, when the user has stated that it does
  * @param bundle the name of the bundle it runs in, where it does
  * @param pinned what of it the user has settled
+ * @param slack what it has to spare where it runs through a moving place
  */
 public record Wire(
         WireId id,
@@ -38,7 +40,8 @@ public record Wire(
         Zone zone,
         Optional<Unguarded> unguarded,
         Optional<String> bundle,
-        Optional<Pinned> pinned) {
+        Optional<Pinned> pinned,
+        Optional<Metres> slack) {
 
     public Wire {
         Names.require(number);
@@ -75,6 +78,7 @@ public record Wire(
                 length,
                 zone,
                 unguarded,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -153,7 +157,8 @@ public record Wire(
                 zone,
                 unguarded,
                 bundle,
-                pinned);
+                pinned,
+                slack);
     }
 
     /** What is cut from a reel, and where it is laid. */
@@ -183,6 +188,7 @@ public record Wire(
                 zone,
                 unguarded,
                 cut.bundle,
-                cut.pinned);
+                cut.pinned,
+                slack);
     }
 }

@@ -2,7 +2,6 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
-import aficion.catalogue.Terminals;
 import aficion.job.End;
 import aficion.job.HouseRules;
 import aficion.job.School;
@@ -15,6 +14,9 @@ import java.util.Optional;
  * of was not.
  */
 public final class HouseSize {
+    /** What an ordinary barrel of a blade takes, mm² (blue, HANDBOOK section 8). */
+    private static final double BARREL = 2.5;
+
     private HouseSize() {}
 
     /** Empty when no wire that is sold will do. */
@@ -36,8 +38,14 @@ public final class HouseSize {
                 .orElse(needed);
     }
 
+    /** What an end takes with ease; a lug or a clamp is chosen to the wire, not the wire to it. */
     private static double takes(End end) {
-        return Terminals.takes(end.termination().key()).value();
+        var fitting = end.termination().fitting();
+        return switch (fitting.family()) {
+            case BLADE, BULLET, CAVITY -> Math.min(fitting.takes().value(), BARREL);
+            case RING, JOINT -> fitting.takes().value();
+            case LUG, CLAMP -> 0;
+        };
     }
 
     private static Conductor guarded(Assessment assessment, Wire wire, Conductor wanted) {

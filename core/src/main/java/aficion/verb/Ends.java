@@ -21,7 +21,9 @@ public final class Ends {
     private Ends() {}
 
     public static End on(Job job, Terminal terminal) {
-        return new End(terminal, usual(job.part(terminal.part()), terminal.pin()));
+        var part = job.part(terminal.part());
+        var usual = usual(part, terminal.pin());
+        return new End(terminal, part.zone().isWet() ? usual.sealed() : usual);
     }
 
     /** The thinnest that the house allows, in the standard it buys by. */
@@ -48,7 +50,7 @@ public final class Ends {
                     pin.equals("30") ? Termination.RING_M8 : Termination.BLADE_6_3;
             case SourceKind.Alternator _ ->
                     pin.equals("B+") ? Termination.RING_M6 : Termination.BLADE_6_3;
-            case SourceKind.Dynamo _, SourceKind.ControlBox _ -> Termination.BLADE_9_5;
+            case SourceKind.Dynamo _, SourceKind.ControlBox _ -> Termination.RING_M5;
             case JoinKind.EarthPoint _ -> Termination.RING_M6;
             case JoinKind.Splice _ -> Termination.SPLICE;
             case GuardKind.Fuse fuse when fuse.marking().value() > 30 -> Termination.RING_M6;

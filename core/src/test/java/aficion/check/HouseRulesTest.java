@@ -180,6 +180,8 @@ class HouseRulesTest {
         var attempt = Tidying.resize(Assessment.of(thin), new CircuitId("1"));
         assertThat(attempt).isInstanceOf(Attempt.Possible.class);
         var large = ((Attempt.Possible) attempt).edit().apply(thin);
-        assertThat(large.wires()).extracting(wire -> wire.size().designation()).containsOnly("2.5");
+        assertThat(large.wires())
+                .extracting(wire -> wire.size().designation())
+                .containsOnly("0.5", "2.5");
     }
 }

@@ -1,6 +1,7 @@
 package aficion.job;
 
 import aficion.catalogue.Colour;
+import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
@@ -143,8 +144,8 @@ public final class JobBuilder {
                         new WireId("w" + number),
                         String.valueOf(number),
                         new CircuitId("1"),
-                        new End(Terminal.parse(from).orElseThrow(), Termination.BLADE_6_3),
-                        new End(Terminal.parse(to).orElseThrow(), Termination.BLADE_6_3),
+                        new End(Terminal.parse(from).orElseThrow(), end(size)),
+                        new End(Terminal.parse(to).orElseThrow(), end(size)),
                         WireColour.plain(Colour.RED),
                         WireSize.parse(size).orElseThrow(),
                         insulation,
@@ -152,6 +153,13 @@ public final class JobBuilder {
                         zone,
                         Optional.empty()));
         return this;
+    }
+
+    private static Termination end(String size) {
+        double copper = Conductors.get(WireSize.parse(size).orElseThrow()).copper().value();
+        return copper <= Termination.BLADE_6_3.fitting().takes().value()
+                ? Termination.BLADE_6_3
+                : Termination.LUG;
     }
 
     /** States of the last wire that it goes without a guard. */

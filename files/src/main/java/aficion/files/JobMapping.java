@@ -206,6 +206,7 @@ final class JobMapping {
                                 WireSize.parse(value),
                                 value,
                                 "a wire size such as 1.5mm2 or 14awg"));
+        text(module, Termination.class, Termination::key, Termination::new);
         text(module, WireColour.class, JobMapping::colour, JobMapping::colour);
         enums(
                 module,
@@ -217,7 +218,6 @@ final class JobMapping {
                 Vehicle.Sort.class,
                 Circuit.Drops.class,
                 Circuit.Stage.class,
-                Termination.class,
                 Unguarded.class,
                 Colour.class,
                 ColourScheme.class,

@@ -103,11 +103,15 @@ public final class Speech {
     }
 
     public String ends(Wire wire) {
-        var from = Words.of("termination", wire.from().termination());
-        var to = Words.of("termination", wire.to().termination());
+        var from = termination(wire.from().termination());
+        var to = termination(wire.to().termination());
         return from.equals(to)
                 ? Words.of("wire.ends.alike", from)
                 : Words.of("wire.between", from, to);
+    }
+
+    public String termination(Termination termination) {
+        return Words.of("termination." + termination.key());
     }
 
     /** The fuse that guards a wire, or why there is none. */
@@ -154,7 +158,7 @@ public final class Speech {
                     Words.of("terminal.of", terminal, job.part(terminal.part()).name());
             case WireColour colour -> colour(colour);
             case WireSize size -> size(size);
-            case Termination termination -> Words.of("termination", termination);
+            case Termination termination -> termination(termination);
             case Conditions conditions -> conditions(conditions);
             case Purpose purpose -> Words.of("purpose", purpose);
             case FuseType family -> Words.of("fuse.family", family);

@@ -16,6 +16,8 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -23,6 +25,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /**
  * Every honest mistake of the corpus is found, its right twin is clean, and what burns is called.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class JudgementTest {
     private static final Path TABLE = Path.of("..", "docs", "JUDGEMENT.md");
 

@@ -30,10 +30,13 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every recipe goes into a vehicle that has what it needs, and does no harm there. */
+@Execution(ExecutionMode.CONCURRENT)
 class RecipeBookTest {
     private static final Map<String, Recipe> BOOK =
             RecipeBook.shipped().stream()

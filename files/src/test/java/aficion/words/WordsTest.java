@@ -6,9 +6,11 @@ import aficion.bench.TestStep;
 import aficion.catalogue.Colour;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Insulation;
+import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.check.Finding;
+import aficion.check.FitFinding;
 import aficion.check.PathFinding;
 import aficion.check.Severity;
 import aficion.check.SourceFinding;
@@ -24,7 +26,6 @@ import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
-import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
@@ -66,7 +67,6 @@ class WordsTest {
                         Map.entry("colour", Colour.values()),
                         Map.entry("zone", Zone.values()),
                         Map.entry("insulation", Insulation.values()),
-                        Map.entry("termination", Termination.values()),
                         Map.entry("unguarded", Unguarded.values()),
                         Map.entry("topic", Working.Topic.values()),
                         Map.entry("origin", Working.Origin.values()),
@@ -78,6 +78,8 @@ class WordsTest {
         constants.forEach((prefix, values) ->
                 assertThat(Arrays.stream(values).map(value -> Words.of(prefix, value)))
                         .allSatisfy(words -> assertThat(words).isNotBlank()));
+        Terminals.all()
+                .forEach(each -> assertThat(Words.of("termination." + each.key())).isNotBlank());
         for (var group : Kind.class.getPermittedSubclasses()) {
             for (var kind : group.getPermittedSubclasses()) {
                 assertThat(Words.of("kind." + kind.getSimpleName())).isNotBlank();
@@ -92,7 +94,7 @@ class WordsTest {
     }
 
     private static List<Class<?>> kinds() {
-        return Stream.of(Finding.class, PathFinding.class, SourceFinding.class)
+        return Stream.of(Finding.class, PathFinding.class, SourceFinding.class, FitFinding.class)
                 .flatMap(group -> Arrays.stream(group.getDeclaredClasses()))
                 .toList();
     }

@@ -1,0 +1,87 @@
+package aficion.check;
+
+import aficion.catalogue.Purpose;
+import aficion.catalogue.Zone;
+import aficion.job.Colouring;
+import aficion.job.Job;
+import aficion.job.Wire;
+import aficion.job.WireColour;
+import aficion.size.Assessment;
+import aficion.size.Guard;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * What a look shows: live wires in the colour of the earths, the same bands twice in a bundle, and
+ * wires that bend with a door or a lid and have nothing to spare.
+ */
+final class LookRule implements Rule {
+    private static final int FEW = 2;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        return Stream.of(earthColours(assessment), bands(job), slack(job)).flatMap(found -> found);
+    }
+
+    private static Stream<Finding> earthColours(Assessment assessment) {
+        var job = assessment.job();
+        return earths(assessment).stream()
+                .flatMap(earth ->
+                        job.wires().stream()
+                                .filter(wire -> wire.colour().equals(earth))
+                                .filter(wire -> isLive(assessment.guard(wire.id())))
+                                .map(wire ->
+                                        new FitFinding.EarthColourOnLive(
+                                                wire.id(), wire.colour())));
+    }
+
+    private static boolean isLive(Guard guard) {
+        return guard instanceof Guard.Guarded || guard instanceof Guard.Unguarded;
+    }
+
+    /** The colour of earths: the scheme's, or the one that all earths of the job wear. */
+    private static Optional<WireColour> earths(Assessment assessment) {
+        var colouring = assessment.job().rules().colours();
+        if (colouring.isPresent()) {
+            return colouring.get() instanceof Colouring.Banded
+                    ? Optional.empty()
+                    : colouring.get().colour(Purpose.EARTH);
+        }
+        var worn =
+                assessment.job().wires().stream()
+                        .filter(wire -> assessment.guard(wire.id()) instanceof Guard.EarthSide)
+                        .map(Wire::colour)
+                        .toList();
+        return worn.size() >= FEW && worn.stream().distinct().count() == 1
+                ? worn.stream().findFirst()
+                : Optional.empty();
+    }
+
+    private static Stream<Finding> bands(Job job) {
+        if (!(job.rules().colours().orElse(null) instanceof Colouring.Banded)) {
+            return Stream.empty();
+        }
+        var found = new ArrayList<Finding>();
+        var seen = new HashMap<List<Object>, Wire>();
+        for (var wire : job.wires()) {
+            wire.bundle()
+                    .ifPresent(bundle -> {
+                        var known = seen.putIfAbsent(List.of(bundle, wire.colour()), wire);
+                        if (known != null) {
+                            found.add(new FitFinding.SameBands(wire.id(), known.id(), bundle));
+                        }
+                    });
+        }
+        return found.stream();
+    }
+
+    private static Stream<Finding> slack(Job job) {
+        return job.wires().stream()
+                .filter(wire -> wire.zone() == Zone.MOVING && wire.slack().isEmpty())
+                .map(wire -> new FitFinding.NoSlack(wire.id()));
+    }
+}
