@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import aficion.job.JoinKind;
 
 /**
  * What is fed from the post of an ignition coil: an electronic box there misfires, and so may
@@ -41,7 +42,7 @@ final class CoilPostRule implements Rule {
     private static Optional<Part> fed(Job job, Terminal start, Terminal post) {
         var seen = new HashSet<>(Set.of(post, start));
         var at = start;
-        while (job.part(at.part()).kind() instanceof aficion.job.JoinKind.Splice) {
+        while (job.part(at.part()).kind() instanceof JoinKind.Splice) {
             var here = at;
             var next =
                     job.wiresAt(at).stream()

@@ -18,6 +18,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import java.util.Locale;
+import aficion.size.Guards;
 
 /**
  * Ends that do not fit: copper too thick for its terminal, a ring for another stud, two wires in
@@ -81,7 +83,7 @@ final class EndRule implements Rule {
                                 wire.id(),
                                 end.terminal(),
                                 end.termination(),
-                                stud.get().toUpperCase(java.util.Locale.ROOT),
+                                stud.get().toUpperCase(Locale.ROOT),
                                 LargerEnd.of(job, wire, end, each -> each.hole().equals(stud))))
                 : Optional.empty();
     }
@@ -206,7 +208,7 @@ final class EndRule implements Rule {
                                 .filter(wire ->
                                         assessment.guard(wire.id()) instanceof Guard.Unguarded)
                                 .filter(wire ->
-                                        aficion.size.Guards.next(job, wire)
+                                        Guards.next(job, wire)
                                                 .filter(fuse -> fuse.carries().value() <= ACCESSORY)
                                                 .isPresent())
                                 .count();

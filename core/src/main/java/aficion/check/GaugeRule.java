@@ -13,6 +13,9 @@ import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.Optional;
 import java.util.stream.Stream;
+import aficion.job.Action;
+import aficion.quantity.Rpm;
+import java.util.Comparator;
 
 /**
  * Gauges that do not hold still: thermal ones fed unstabilised, which follow the charging, and
@@ -48,7 +51,7 @@ final class GaugeRule implements Rule {
             return Optional.empty();
         }
         return on(assessment, solver, part, gauge)
-                .map(state -> state.withEngine(new aficion.quantity.Rpm(0)))
+                .map(state -> state.withEngine(new Rpm(0)))
                 .flatMap(state -> {
                     var still = reads(solver, state, part, gauge);
                     var charging =
@@ -77,7 +80,7 @@ final class GaugeRule implements Rule {
                 .flatMap(state -> {
                     var quiet = state;
                     for (var control : controls.controls()) {
-                        if (control.action() != aficion.job.Action.KEY) {
+                        if (control.action() != Action.KEY) {
                             quiet = quiet.with(control.name(), control.rest());
                         }
                     }
@@ -85,7 +88,7 @@ final class GaugeRule implements Rule {
                     return reads(solver, alone, part, gauge)
                             .flatMap(before ->
                                     controls.controls().stream()
-                                            .filter(each -> each.action() != aficion.job.Action.KEY)
+                                            .filter(each -> each.action() != Action.KEY)
                                             .flatMap(control ->
                                                     control.positions().stream()
                                                             .filter(position -> !position.springs())
@@ -124,7 +127,7 @@ final class GaugeRule implements Rule {
                 assessment.job().parts().stream()
                         .filter(each -> each.kind().consumes())
                         .max(
-                                java.util.Comparator.comparingDouble(each ->
+                                Comparator.comparingDouble(each ->
                                         assessment.netlist().inside(each.id()).values().stream()
                                                 .mapToDouble(branch ->
                                                         Math.abs(point.branchAmps(branch)))

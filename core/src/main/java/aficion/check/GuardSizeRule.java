@@ -37,20 +37,10 @@ final class GuardSizeRule implements Rule {
 
     /** An earth by which the battery gets back what a short behind its largest guard draws. */
     private static Optional<Finding> returning(Assessment assessment, WireSizing sizing) {
-        var wire = sizing.wire();
         return assessment
-                .returned(wire)
-                .filter(fuse -> !ShortCircuit.of(wire).isGuardedBy(fuse))
-                .map(fuse ->
-                        larger(
-                                assessment,
-                                sizing,
-                                fuse,
-                                thicker(
-                                        wire,
-                                        conductor ->
-                                                ShortCircuit.of(wire, conductor)
-                                                        .isGuardedBy(fuse))));
+                .returned(sizing.wire())
+                .flatMap(fuse ->
+                        melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)));
     }
 
     private static Optional<Finding> behind(Assessment assessment, WireSizing sizing) {
@@ -60,15 +50,27 @@ final class GuardSizeRule implements Rule {
                 .fuse()
                 .flatMap(fuse ->
                         assessment.ending(wire).isPresent()
-                                ? linked(assessment, sizing, fuse)
+                                ? melting(assessment, sizing, fuse, heat -> heat.outlives(fuse))
                                 : found(assessment, sizing, fuse));
     }
 
-    /** A lead within reach of the fuse that bounds its load. */
-    private static Optional<Finding> linked(
-            Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+    /** A lead without a guard before the guard it ends at, and never a thinner one. */
+    private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
+        return assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded
+                ? Guards.next(assessment.job(), sizing.wire())
+                        .flatMap(fuse ->
+                                melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)))
+                : Optional.empty();
+    }
+
+    /** A wire that a short melts before its fuse opens. */
+    private static Optional<Finding> melting(
+            Assessment assessment,
+            WireSizing sizing,
+            Guard.Fitted fuse,
+            Predicate<ShortCircuit> holds) {
         var wire = sizing.wire();
-        return ShortCircuit.of(wire).outlives(fuse)
+        return holds.test(ShortCircuit.of(wire))
                 ? Optional.empty()
                 : Optional.of(
                         larger(
@@ -78,26 +80,7 @@ final class GuardSizeRule implements Rule {
                                 thicker(
                                         wire,
                                         conductor ->
-                                                ShortCircuit.of(wire, conductor).outlives(fuse))));
-    }
-
-    /** A lead without a guard before the guard it ends at, and never a thinner one. */
-    private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
-        var wire = sizing.wire();
-        return assessment.guard(wire.id()) instanceof Guard.Unguarded
-                ? Guards.next(assessment.job(), wire)
-                        .filter(fuse -> !ShortCircuit.of(wire).isGuardedBy(fuse))
-                        .map(fuse ->
-                                larger(
-                                        assessment,
-                                        sizing,
-                                        fuse,
-                                        thicker(
-                                                wire,
-                                                conductor ->
-                                                        ShortCircuit.of(wire, conductor)
-                                                                .isGuardedBy(fuse))))
-                : Optional.empty();
+                                                holds.test(ShortCircuit.of(wire, conductor)))));
     }
 
     private static Optional<Finding> found(

@@ -7,6 +7,8 @@ import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.stream.Stream;
+import java.util.TreeSet;
+import java.util.List;
 
 /**
  * A magneto stops when its kill lead is earthed: with everything at rest a closed path must lead
@@ -45,7 +47,7 @@ final class MagnetoRule implements Rule {
     /** Whether conducting branches other than the primary lead to earth. */
     private static boolean earthed(OperatingPoint point, int kill, int primary) {
         Netlist netlist = point.netlist();
-        var reached = new java.util.TreeSet<>(java.util.List.of(kill));
+        var reached = new TreeSet<>(List.of(kill));
         boolean grown = true;
         while (grown) {
             grown = false;

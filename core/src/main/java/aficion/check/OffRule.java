@@ -13,6 +13,8 @@ import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
 import java.util.Optional;
 import java.util.stream.Stream;
+import aficion.netlist.Controls;
+import java.util.List;
 
 /**
  * Ignition that is fed although the key is off, in whatever state that leaves: through the charge
@@ -54,7 +56,7 @@ final class OffRule implements Rule {
         var state = peak.point().conditions();
         boolean turns = state.engine().value() > 0;
         return turns
-                ? new Finding.KeepsRunning(part.id(), amps, java.util.List.of())
+                ? new Finding.KeepsRunning(part.id(), amps, List.of())
                 : new SourceFinding.FedWithKeyOff(part.id(), amps, state);
     }
 
@@ -87,7 +89,7 @@ final class OffRule implements Rule {
     }
 
     private static boolean hasKey(Job job) {
-        return aficion.netlist.Controls.of(job).key().isPresent();
+        return Controls.of(job).key().isPresent();
     }
 
     private static boolean turnsByItself(LoadKind.Motor motor) {

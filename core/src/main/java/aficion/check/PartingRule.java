@@ -19,6 +19,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import aficion.size.Metal;
 
 /**
  * What parts the battery from a source that charges: an isolator, a relay in the output lead. The
@@ -150,7 +151,7 @@ final class PartingRule implements Rule {
     }
 
     /** Whether some battery has its other pole at earth, by way of others in series or not. */
-    private static boolean circuit(Assessment assessment, aficion.size.Metal.Bond bond) {
+    private static boolean circuit(Assessment assessment, Metal.Bond bond) {
         var netlist = assessment.netlist();
         return assessment.job().parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
@@ -224,7 +225,7 @@ final class PartingRule implements Rule {
 
     private static boolean atSource(
             Assessment assessment,
-            aficion.size.Metal.Bond bond,
+            Metal.Bond bond,
             int branch,
             Part source,
             String out) {

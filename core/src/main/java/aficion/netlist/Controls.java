@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.LinkedHashSet;
 
 /** What a hand can work on a vehicle, and the levels its senders feel. */
 public record Controls(List<Control> controls, List<String> levels) {
@@ -93,7 +94,7 @@ public record Controls(List<Control> controls, List<String> levels) {
         Set<String> levels =
                 parts.stream()
                         .flatMap(part -> level(part).stream())
-                        .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
         for (var part : parts) {
             if (part.kind()
                     instanceof ControlKind.Switch(var action, var control, _, var positions, _)) {

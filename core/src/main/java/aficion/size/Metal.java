@@ -5,6 +5,7 @@ import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.netlist.Branch;
 import aficion.netlist.Netlist;
+import aficion.solve.Islands;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -102,18 +103,15 @@ public final class Metal {
     /** What hangs together by metal in one state. */
     public final class Bond {
         private final OperatingPoint point;
-        private final int[] parent;
+        private final Islands islands;
         private final Set<Integer> poles = new HashSet<>();
 
         private Bond(OperatingPoint point) {
             this.point = point;
-            this.parent = new int[netlist.nodes()];
-            for (int node = 0; node < parent.length; node++) {
-                parent[node] = node;
-            }
+            this.islands = new Islands(netlist.nodes());
             for (int i = 0; i < netlist.size(); i++) {
                 if (joins(point, i)) {
-                    parent[root(netlist.a(i))] = root(netlist.b(i));
+                    islands.join(netlist.a(i), netlist.b(i));
                 }
             }
             for (int i = 0; i < netlist.size(); i++) {
@@ -130,12 +128,7 @@ public final class Metal {
         }
 
         private int root(int node) {
-            int at = node;
-            while (parent[at] != at) {
-                parent[at] = parent[parent[at]];
-                at = parent[at];
-            }
-            return at;
+            return islands.root(node);
         }
 
         /** Whether metal leads from a node to the vehicle's earth. */

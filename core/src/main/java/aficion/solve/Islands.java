@@ -3,10 +3,10 @@ package aficion.solve;
 /**
  * Which nodes hang together: a forest in which each node points towards the least of its island.
  */
-final class Islands {
+public final class Islands {
     private final int[] parent;
 
-    Islands(int nodes) {
+    public Islands(int nodes) {
         parent = new int[nodes];
         part();
     }
@@ -18,13 +18,15 @@ final class Islands {
         }
     }
 
-    void join(int one, int other) {
+    /** Joins the islands of two nodes. */
+    public void join(int one, int other) {
         int first = root(one);
         int second = root(other);
         parent[Math.max(first, second)] = Math.min(first, second);
     }
 
-    private int root(int node) {
+    /** The least node of the island of a node. */
+    public int root(int node) {
         int at = node;
         while (parent[at] != at) {
             parent[at] = parent[parent[at]];

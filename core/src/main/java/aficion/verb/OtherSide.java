@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.HashMap;
 
 /**
  * Does the other side as one side is: a part with its wires, the name and the colours mirrored. A
@@ -48,7 +49,7 @@ public final class OtherSide {
     }
 
     private static Map<WireColour, WireColour> both(Map<WireColour, WireColour> oneWay) {
-        var all = new java.util.HashMap<>(oneWay);
+        var all = new HashMap<>(oneWay);
         oneWay.forEach((one, other) -> all.put(other, one));
         return Map.copyOf(all);
     }
