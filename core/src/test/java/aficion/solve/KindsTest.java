@@ -178,6 +178,49 @@ class KindsTest {
         assertThat(cold - warm).isCloseTo(14.2 * 0.0005 * 50, within(0.05));
     }
 
+    /**
+     * Its field diodes feed D+ and its own field: shorted, what is left is what they give at once.
+     */
+    @Test
+    void aShortedLampTerminalEndsTheField() {
+        var job =
+                charging(alternator(Style.LAMP))
+                        .part("L1", new LoadKind.WarningLamp(new Watts(2.2), TWELVE))
+                        .wire("B1.+", "L1.1", "1mm2", 1)
+                        .wire("L1.2", "G1.D+", "1mm2", 1);
+        assertThat(volts(solved(job, ROAD), "B1.+")).isBetween(13.9, 14.3);
+
+        var shorted = job.wire("G1.D+", "E1.E", "1mm2", 1).build();
+        var point = solved(job, ROAD);
+
+        assertThat(Math.abs(point.through(shorted.wires().getLast()).value())).isLessThan(6);
+        assertThat(volts(point, "B1.+")).isLessThan(12.7);
+    }
+
+    /** A dynamo feeds its own field: shorted at D it collapses, in speed as at rest. */
+    @Test
+    void aShortedDynamoCollapses() {
+        var job = dynamo().wire("G1.F", "N1.F", "1mm2", 1).wire("G1.D", "E1.E", "1mm2", 0.5);
+        var shorted = job.build().wires().getLast();
+
+        assertThat(Math.abs(solved(job, ROAD).through(shorted).value())).isLessThan(22);
+        assertThat(volts(solved(job, ROAD), "G1.D")).isLessThan(1);
+    }
+
+    /** The emptier and the colder a battery is, the more it sags under the same load. */
+    @Test
+    void aFlatBatteryInTheColdSags() {
+        var job = JobBuilder.twelveVolts().load("X1", 200).wire("B1.+", "X1.+", "35mm2", 0.5);
+        double full = volts(solved(job), "B1.+");
+        double half = volts(solved(job, Conditions.REST.withCharge(new Ratio(0.5))), "B1.+");
+        double cold = volts(solved(job, Conditions.REST.withAir(new Celsius(-18))), "B1.+");
+
+        assertThat(half).isLessThan(full);
+        assertThat(cold).isLessThan(full - 0.3);
+        assertThat(volts(solved(job, Conditions.REST.withCharge(new Ratio(0))), "B1.+"))
+                .isLessThan(half);
+    }
+
     private static JobBuilder dynamo() {
         return JobBuilder.twelveVolts()
                 .mounted(
