@@ -2,6 +2,7 @@ package aficion.check;
 
 import aficion.job.ControlKind;
 import aficion.job.Job;
+import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
@@ -11,7 +12,6 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import aficion.job.JoinKind;
 
 /**
  * What is fed from the post of an ignition coil: an electronic box there misfires, and so may

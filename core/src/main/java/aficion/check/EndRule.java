@@ -14,12 +14,12 @@ import aficion.job.edit.Edit;
 import aficion.quantity.SquareMillimetres;
 import aficion.size.Assessment;
 import aficion.size.Guard;
+import aficion.size.Guards;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import java.util.Locale;
-import aficion.size.Guards;
 
 /**
  * Ends that do not fit: copper too thick for its terminal, a ring for another stud, two wires in

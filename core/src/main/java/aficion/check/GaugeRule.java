@@ -1,5 +1,6 @@
 package aficion.check;
 
+import aficion.job.Action;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -7,15 +8,14 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.size.Assessment;
 import aficion.size.GaugeReading;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.Stream;
-import aficion.job.Action;
-import aficion.quantity.Rpm;
-import java.util.Comparator;
 
 /**
  * Gauges that do not hold still: thermal ones fed unstabilised, which follow the charging, and

@@ -39,8 +39,7 @@ final class GuardSizeRule implements Rule {
     private static Optional<Finding> returning(Assessment assessment, WireSizing sizing) {
         return assessment
                 .returned(sizing.wire())
-                .flatMap(fuse ->
-                        melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)));
+                .flatMap(fuse -> melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)));
     }
 
     private static Optional<Finding> behind(Assessment assessment, WireSizing sizing) {

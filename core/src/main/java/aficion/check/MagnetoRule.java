@@ -6,9 +6,9 @@ import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
-import java.util.stream.Stream;
-import java.util.TreeSet;
 import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * A magneto stops when its kill lead is earthed: with everything at rest a closed path must lead

@@ -5,16 +5,16 @@ import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.WorstCase;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import aficion.netlist.Controls;
-import java.util.List;
 
 /**
  * Ignition that is fed although the key is off, in whatever state that leaves: through the charge

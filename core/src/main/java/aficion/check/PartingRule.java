@@ -11,6 +11,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
+import aficion.size.Metal;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -19,7 +20,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import aficion.size.Metal;
 
 /**
  * What parts the battery from a source that charges: an isolator, a relay in the output lead. The
@@ -224,11 +224,7 @@ final class PartingRule implements Rule {
     }
 
     private static boolean atSource(
-            Assessment assessment,
-            Metal.Bond bond,
-            int branch,
-            Part source,
-            String out) {
+            Assessment assessment, Metal.Bond bond, int branch, Part source, String out) {
         var netlist = assessment.netlist();
         int live = netlist.node(source.terminal(out));
         return bond.together(netlist.a(branch), live)

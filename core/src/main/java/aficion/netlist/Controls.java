@@ -9,12 +9,12 @@ import aficion.job.Part;
 import aficion.job.Position;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.LinkedHashSet;
 
 /** What a hand can work on a vehicle, and the levels its senders feel. */
 public record Controls(List<Control> controls, List<String> levels) {

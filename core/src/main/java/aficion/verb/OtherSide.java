@@ -15,10 +15,10 @@ import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.HashMap;
 
 /**
  * Does the other side as one side is: a part with its wires, the name and the colours mirrored. A

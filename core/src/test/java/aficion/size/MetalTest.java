@@ -39,7 +39,9 @@ class MetalTest {
                 .wire("S1.2", "H1.58", "1mm2", 1);
     }
 
-    /** A lamp is no metal: what it leads to is neither live nor earthed while the switch is open. */
+    /**
+     * A lamp is no metal: what it leads to is neither live nor earthed while the switch is open.
+     */
     @Test
     void aSwitchMakesLiveWhatALampDoesNotEarth() {
         var job = lit().build();
@@ -88,8 +90,6 @@ class MetalTest {
     }
 
     private static Job across(String atPlus, String atMinus) {
-        return two().wire("B1.+", atPlus, "25mm2", 0.3)
-                .wire("B1.-", atMinus, "25mm2", 0.3)
-                .build();
+        return two().wire("B1.+", atPlus, "25mm2", 0.3).wire("B1.-", atMinus, "25mm2", 0.3).build();
     }
 }

@@ -82,7 +82,9 @@ class ShortCircuitTest {
             for (var conductor : Conductors.of(Standard.METRIC)) {
                 boolean now =
                         ShortCircuit.of(wire, conductor).isGuardedBy(fuse(type, marking.value()));
-                assertThat(now || !guarded).as("%s behind %s %s", conductor, type, marking).isTrue();
+                assertThat(now || !guarded)
+                        .as("%s behind %s %s", conductor, type, marking)
+                        .isTrue();
                 guarded = now;
             }
             assertThat(guarded).as("the thickest behind %s %s", type, marking).isTrue();

@@ -88,8 +88,7 @@ class HistoryTest {
 
         assertThat(amps(solved(job, Conditions.REST), "X1", "body")).isCloseTo(0, within(1e-6));
         assertThat(amps(solved(job, pushed), "X1", "body")).isGreaterThan(4);
-        assertThat(amps(solved(job, Conditions.REST.after(pushed)), "X1", "body"))
-                .isGreaterThan(4);
+        assertThat(amps(solved(job, Conditions.REST.after(pushed)), "X1", "body")).isGreaterThan(4);
     }
 
     /** Told without what was before, an operating point names its own conditions alone. */
@@ -98,7 +97,8 @@ class HistoryTest {
         var job = JobBuilder.twelveVolts().load("X1", 5).wire("B1.+", "X1.+", "1mm2", 1);
         var before = Conditions.REST.with("start", "on");
 
-        var point = point(new Solver(Netlist.of(job.build())).follow(Conditions.REST.after(before)));
+        var point =
+                point(new Solver(Netlist.of(job.build())).follow(Conditions.REST.after(before)));
 
         assertThat(point.conditions()).isEqualTo(Conditions.REST);
     }
@@ -114,7 +114,8 @@ class HistoryTest {
                         .wire("F1.2", "X1.+", "6mm2", 0.2);
         var solver = new Solver(Netlist.of(job.build()));
 
-        assertThat(amps(point(solver.solve(Conditions.REST)), "X1", "body")).isCloseTo(0, within(1e-6));
+        assertThat(amps(point(solver.solve(Conditions.REST)), "X1", "body"))
+                .isCloseTo(0, within(1e-6));
         assertThat(amps(point(solver.demand(Conditions.REST)), "X1", "body"))
                 .isCloseTo(20, within(1.5));
     }

@@ -37,6 +37,7 @@ import aficion.size.Guard;
 import aficion.sweep.Consequence;
 import aficion.sweep.Fault;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -251,7 +252,8 @@ public final class Speech {
             case Edit.Together(var deed, var edits) when deed == Edit.Deed.MEND ->
                     edits.stream()
                             .map(this::edit)
-                            .reduce((one, next) -> Words.of("edit.Together.each", one, next))
+                            .reduce((one, next) ->
+                                    Words.of("edit.Together.each", one, goesOn(next)))
                             .orElseGet(() -> Words.of("edit.Together", deed));
             case Edit.Together(var deed, var edits) ->
                     edits.stream()
@@ -263,6 +265,11 @@ public final class Speech {
                             .map(this::edit)
                             .orElseGet(() -> Words.of("edit.Together", deed));
         };
+    }
+
+    /** A sentence as the end of another. */
+    private static String goesOn(String sentence) {
+        return sentence.substring(0, 1).toLowerCase(Locale.ROOT) + sentence.substring(1);
     }
 
     /** Where a lead of a recipe wants to go, as something the vehicle lacks. */

@@ -100,6 +100,7 @@ public final class Shots {
             picture(bench[0], scene[0], View.TRACE, circuit, "trace-" + circuit.id());
         }
         whole(bench[0], scene[0]);
+        findings(bench[0], scene[0]);
         var small = smallest();
         if (small.isPresent()) {
             picture(bench[0], scene[0], View.MAKE, small.get(), "make");
@@ -134,7 +135,27 @@ public final class Shots {
         }
     }
 
+    /** The list of all that was found, in front of the first circuit. */
+    private void findings(Workbench bench, Scene scene) throws IOException, InterruptedException {
+        if (!job.circuits().isEmpty()) {
+            var first = job.circuits().getFirst();
+            stand(bench, scene, View.TRACE, first);
+            onScreen(() -> {
+                ((Shell) scene.getRoot()).findings();
+                return null;
+            });
+            settle(bench, first);
+            write(scene, "findings");
+        }
+    }
+
     private void picture(Workbench bench, Scene scene, View view, Circuit circuit, String name)
+            throws IOException, InterruptedException {
+        stand(bench, scene, view, circuit);
+        write(scene, name);
+    }
+
+    private void stand(Workbench bench, Scene scene, View view, Circuit circuit)
             throws IOException, InterruptedException {
         onScreen(() -> {
             ((Shell) scene.getRoot()).show(view);
@@ -144,6 +165,9 @@ public final class Shots {
             return null;
         });
         settle(bench, circuit);
+    }
+
+    private void write(Scene scene, String name) throws IOException, InterruptedException {
         var image = onScreen(() -> scene.snapshot(new WritableImage((int) WIDTH, (int) HEIGHT)));
         var path = folder.resolve(name + ".png");
         ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", path.toFile());
