@@ -77,7 +77,7 @@ public final class FindingsView extends BorderPane {
                                         Words.of(
                                                 "findings.group",
                                                 Words.of("severity", severity),
-                                                Findings.grouped(found).size())));
+                                                found.size())));
                 Findings.grouped(found)
                         .forEach(group ->
                                 list.getChildren()

@@ -87,7 +87,7 @@ public final class MakeView extends VBox {
         var length =
                 measured(
                         "make.length",
-                        110,
+                        84,
                         Line::length,
                         line -> line.row().wire().length().metres().value());
         table.getColumns()
@@ -99,8 +99,8 @@ public final class MakeView extends VBox {
                                 column("make.colour", 104, Line::colour),
                                 size,
                                 length,
-                                column("make.ends", 150, Line::ends),
-                                column("make.fuse", 100, Line::fuse)));
+                                column("make.ends", 170, Line::ends),
+                                column("make.fuse", 106, Line::fuse)));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
     }
 
