@@ -1,12 +1,10 @@
 package aficion.check;
 
 import aficion.catalogue.FuseType;
-import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.RunLength;
 import aficion.job.SourceKind;
-import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
@@ -16,7 +14,9 @@ import aficion.quantity.Metres;
 import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.size.GuardChoice;
+import aficion.size.Guards;
 import aficion.size.WireSizing;
+import aficion.verb.Ends;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -54,11 +54,13 @@ final class NoGuardRule implements Rule {
     /** A lead that another unguarded and unstated lead feeds is mended with that one. */
     private static boolean nearestToSource(Assessment assessment, Wire wire) {
         var job = assessment.job();
-        return job.wiresAt(wire.from().terminal()).stream()
+        var near = Guards.fed(job, wire).terminal();
+        return job.wiresAt(near).stream()
+                .filter(feed -> !feed.id().equals(wire.id()))
                 .noneMatch(feed ->
-                        feed.to().terminal().equals(wire.from().terminal())
+                        feed.unguarded().isEmpty()
                                 && assessment.guard(feed.id()) instanceof Guard.Unguarded
-                                && feed.unguarded().isEmpty());
+                                && !Guards.fed(job, feed).terminal().equals(near));
     }
 
     static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
@@ -76,14 +78,14 @@ final class NoGuardRule implements Rule {
 
     private static Edit insert(Job job, Wire wire, FuseType type, Amps marking) {
         var fuse = NewNames.part(job, "F", wire.zone(), new GuardKind.Fuse(type, marking));
-        var end = new End(fuse.terminal("1"), Termination.BLADE_6_3);
+        var near = Guards.fed(job, wire);
         var lead =
                 new Wire(
                         NewNames.wire(job),
                         NewNames.number(job, wire.circuit()),
                         wire.circuit(),
-                        wire.from(),
-                        end,
+                        near,
+                        Ends.on(fuse, "1"),
                         wire.colour(),
                         wire.size(),
                         wire.insulation(),

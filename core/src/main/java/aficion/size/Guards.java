@@ -1,5 +1,6 @@
 package aficion.size;
 
+import aficion.job.End;
 import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
@@ -120,6 +121,16 @@ public final class Guards {
                                 side.fuses.stream().map(Crossing::fuse).distinct().toList(),
                                 side.terminals))
                 .orElseGet(() -> new Beyond(List.of(), Set.of()));
+    }
+
+    /** The end of an unguarded lead that the source feeds; its first where both are fed. */
+    public static End fed(Job job, Wire wire) {
+        var found = new Guards(job);
+        var live = found.liveTerminals();
+        return found.reachWithout(wire, wire.from().terminal()).terminals.stream()
+                        .anyMatch(live::contains)
+                ? wire.from()
+                : wire.to();
     }
 
     private Reach reachWithout(Wire wire, Terminal start) {

@@ -21,9 +21,13 @@ public final class Ends {
     private Ends() {}
 
     public static End on(Job job, Terminal terminal) {
-        var part = job.part(terminal.part());
-        var usual = usual(part, terminal.pin());
-        return new End(terminal, part.zone().isWet() ? usual.sealed() : usual);
+        return on(job.part(terminal.part()), terminal.pin());
+    }
+
+    /** The end that a pin of a part takes where the part is. */
+    public static End on(Part part, String pin) {
+        var usual = usual(part, pin);
+        return new End(part.terminal(pin), part.zone().isWet() ? usual.sealed() : usual);
     }
 
     /** The thinnest that the house allows, in the standard it buys by. */

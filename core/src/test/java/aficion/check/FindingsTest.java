@@ -133,6 +133,26 @@ class FindingsTest {
         assertThat(findings(found.remedies().getFirst().apply(job))).isEmpty();
     }
 
+    /** Written from the load to the source, it is still cut where the source is. */
+    @Test
+    void theFuseGoesWhereTheSourceIsWhicheverEndIsWrittenFirst() {
+        var job =
+                JobBuilder.twelveVolts()
+                        .load("X1", 2)
+                        .part("J1", new JoinKind.Splice())
+                        .wire("X1.+", "J1.J", "1mm2", 2)
+                        .wire("J1.J", "B1.+", "1mm2", 1)
+                        .build();
+
+        var found = only(job, Finding.LeadWithoutGuard.class);
+        var mended = found.remedies().getFirst().apply(job);
+
+        assertThat(found.wire()).isEqualTo(new WireId("w3"));
+        assertThat(mended.wire(new WireId("w3")).to().terminal()).hasToString("F1.2");
+        assertMended(job, found);
+        assertThat(findings(mended)).isEmpty();
+    }
+
     @Test
     void aLeadThatIsStatedUnguardedIsLeftAlone() {
         var job =

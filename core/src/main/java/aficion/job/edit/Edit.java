@@ -80,13 +80,14 @@ public sealed interface Edit {
     }
 
     /**
-     * Cuts a wire near its first end and puts a part there.
+     * Cuts a wire near one of its ends and puts a part there.
      *
-     * @param wire the wire to cut; what is left of it leads from the part to where it went
+     * @param wire the wire to cut; what is left of it leads from the part to where it went, and
+     *     ends at the part as the lead does
      * @param part the part
      * @param in the pin that the lead comes to
      * @param out the pin that what is left of the wire begins at
-     * @param lead the piece from the wire's first end to the part
+     * @param lead the piece from the end of the wire that it begins at to the part
      */
     record InsertPart(WireId wire, Part part, String in, String out, Wire lead) implements Edit {
         @Override
@@ -94,8 +95,13 @@ public sealed interface Edit {
             var parts = with(job.parts(), part);
             var rest = job.wire(wire);
             part.terminal(in);
-            var behind = new End(part.terminal(out), rest.from().termination());
-            var shortened = changed(job.withParts(parts), wire, found -> found.withFrom(behind));
+            var behind = new End(part.terminal(out), lead.to().termination());
+            boolean first = lead.from().terminal().equals(rest.from().terminal());
+            var shortened =
+                    changed(
+                            job.withParts(parts),
+                            wire,
+                            found -> first ? found.withFrom(behind) : found.withTo(behind));
             return shortened.withWires(with(shortened.wires(), lead));
         }
     }
