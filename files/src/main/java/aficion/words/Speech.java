@@ -153,6 +153,7 @@ public final class Speech {
         return switch (told) {
             case Ratio share -> percent(share.value());
             case Quantity quantity -> say(quantity);
+            case Integer count -> count;
             case PartId part -> name(part);
             case WireId wire -> led(wire);
             case Terminal terminal ->

@@ -6,7 +6,9 @@ import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.job.Job;
+import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
+import aficion.words.Speech;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -96,6 +98,17 @@ class JudgementTest {
                         .extracting(Finding::about)
                         .isSubsetOf(before);
             }
+        }
+    }
+
+    /** Every finding has its words, and every figure in them its place. */
+    @ParameterizedTest
+    @MethodSource("jobsToMend")
+    void whatIsFoundCanBeSaid(Job job) {
+        var speech = new Speech(job, UserUnits.METRIC);
+        for (var finding : Findings.of(Assessment.of(job))) {
+            assertThat(speech.title(finding)).isNotBlank();
+            assertThat(speech.reason(finding)).isNotBlank().doesNotContain("{", "}", "[", "null");
         }
     }
 
