@@ -78,11 +78,10 @@ public final class SpiceNetlist {
                 line(".model m%d D(IS=%s N=%s)", i, saturation, thermal / THERMAL);
                 resistor(i, 1 / Branch.Rectifier.LEAK);
             }
-            case Branch.Source source ->
-                    behind(
-                            i,
-                            source.emf(),
-                            point.branchVolts(i) > source.emf() ? source.filling() : source.ohms());
+            case Branch.Source source -> {
+                double emf = source.sense().isPresent() ? point.settled(i) : source.emf();
+                behind(i, emf, point.branchVolts(i) > emf ? source.filling() : source.ohms());
+            }
             case Branch.Limited source -> limited(i, source);
             case Branch.Capacitance(_, _, var farads) -> line("C%d %s %s", i, ends(i), farads);
         }

@@ -17,12 +17,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** The netlist, and a general circuit solver's volts against ours where one is installed. */
 class SpiceNetlistTest {
@@ -63,42 +66,84 @@ class SpiceNetlistTest {
     })
     void aGeneralCircuitSolverFindsOurVolts(String demo, double rpm) throws Exception {
         assumeThat(installed()).as("ngspice is installed").isTrue();
+
+        compare(busy(DemoJobs.find(demo).orElseThrow(), rpm));
+    }
+
+    /** With next to nothing on, regulators hold their volts where they sense them. */
+    @ParameterizedTest
+    @CsvSource({"roadster", "motorcycle", "tractor"})
+    void itFindsOurVoltsWhereRegulatorsHoldThem(String demo) throws Exception {
+        assumeThat(installed()).as("ngspice is installed").isTrue();
         var job = DemoJobs.find(demo).orElseThrow();
-        var point = busy(job, rpm);
-
-        var volts = solved(SpiceNetlist.of(point));
-
-        int compared = 0;
-        for (int node = 1; node < point.netlist().nodes(); node++) {
-            var theirs = volts.get("n" + node);
-            if (theirs != null && !point.floats(node)) {
-                assertThat(theirs)
-                        .as("node %d", node)
-                        .isCloseTo(
-                                point.nodeVolts(node),
-                                within(0.001 + 0.001 * Math.abs(point.nodeVolts(node))));
-                compared++;
+        var key = Controls.of(job).key().orElseThrow();
+        for (var position : key.positions()) {
+            for (double rpm : new double[] {0, 1500, 6000}) {
+                var state = Conditions.REST.withEngine(new Rpm(rpm));
+                var outcome =
+                        new Solver(Netlist.of(job)).solve(state.with(key.name(), position.name()));
+                compare(((Outcome.Solved) outcome).point());
             }
         }
-        assertThat(compared).isGreaterThan(point.netlist().nodes() / 2);
+    }
+
+    static Stream<Corpus.Case> cases() {
+        return Corpus.cases().stream();
+    }
+
+    /**
+     * The same of every mistake of the corpus and its twin, still and running, wherever it rests.
+     */
+    @ParameterizedTest
+    @MethodSource("cases")
+    void itFindsOurVoltsInTheCorpus(Corpus.Case each) throws Exception {
+        assumeThat(installed()).as("ngspice is installed").isTrue();
+        var jobs = Stream.concat(Stream.of(each.job()), each.twin().stream()).toList();
+        int compared = 0;
+        for (var job : jobs) {
+            for (double rpm : new double[] {0, 2500}) {
+                var state = heaviest(job, new Solver(Netlist.of(job)), rpm);
+                if (new Solver(Netlist.of(job)).solve(state) instanceof Outcome.Solved(var point)) {
+                    compare(point);
+                    compared++;
+                }
+            }
+        }
+        assertThat(compared).isPositive();
+    }
+
+    private void compare(OperatingPoint point) throws Exception {
+        var volts = solved(SpiceNetlist.of(point));
+        for (int node = 1; node < point.netlist().nodes(); node++) {
+            if (!point.floats(node)) {
+                double ours = point.nodeVolts(node);
+                assertThat(volts).containsKey("n" + node);
+                assertThat(volts.get("n" + node))
+                        .as("node %d", node)
+                        .isCloseTo(ours, within(0.001 + 0.001 * Math.abs(ours)));
+            }
+        }
+    }
+
+    private static OperatingPoint busy(Job job, double rpm) {
+        var solver = new Solver(Netlist.of(job));
+        return ((Outcome.Solved) solver.solve(heaviest(job, solver, rpm))).point();
     }
 
     /** The key where the most is on, and everything a hand can leave on. */
-    private static OperatingPoint busy(Job job, double rpm) {
-        var solver = new Solver(Netlist.of(job));
+    private static Conditions heaviest(Job job, Solver solver, double rpm) {
         var running = Conditions.REST.withEngine(new Rpm(rpm));
-        var key = Controls.of(job).key().orElseThrow();
-        var best = running;
-        double most = 0;
-        for (var position : key.positions()) {
-            var state = running.with(key.name(), position.name());
-            var heaviest = OperatingStates.heaviest(job, state, each -> drawn(solver, each));
-            if (!position.springs() && drawn(solver, heaviest) > most) {
-                most = drawn(solver, heaviest);
-                best = heaviest;
-            }
-        }
-        return ((Outcome.Solved) solver.solve(best)).point();
+        var turned =
+                Controls.of(job).key().stream()
+                        .flatMap(key ->
+                                key.positions().stream()
+                                        .filter(position -> !position.springs())
+                                        .map(position ->
+                                                running.with(key.name(), position.name())));
+        return Stream.concat(Stream.of(running), turned)
+                .map(state -> OperatingStates.heaviest(job, state, each -> drawn(solver, each)))
+                .max(Comparator.comparingDouble(state -> drawn(solver, state)))
+                .orElseThrow();
     }
 
     private static double drawn(Solver solver, Conditions state) {
