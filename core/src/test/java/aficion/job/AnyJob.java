@@ -1,12 +1,17 @@
 package aficion.job;
 
+import aficion.catalogue.Colour;
 import aficion.catalogue.FuseType;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.Terminals;
+import aficion.catalogue.Zone;
 import aficion.netlist.Conditions;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
 import aficion.quantity.Farads;
 import aficion.quantity.Henries;
+import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
@@ -15,6 +20,7 @@ import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Supplier;
@@ -164,7 +170,46 @@ public final class AnyJob {
                 builder.wire(from, to, any(SIZES), 0.1 + random.nextDouble(4));
             }
         }
-        return builder.build();
+        return dressed(builder.build());
+    }
+
+    /** The same in any place, with any cover, colour, end and stud. */
+    private Job dressed(Job job) {
+        return job.withParts(job.parts().stream().map(this::dressed).toList())
+                .withWires(job.wires().stream().map(this::dressed).toList());
+    }
+
+    private Part dressed(Part part) {
+        var studs = Map.of(any(part.kind().pins()), any(List.of("m4", "m5", "m8")));
+        return new Part(
+                part.id(),
+                part.name(),
+                any(Zone.values()),
+                part.mount(),
+                part.kind(),
+                maybe(studs));
+    }
+
+    private Wire dressed(Wire wire) {
+        return new Wire(
+                wire.id(),
+                wire.number(),
+                wire.circuit(),
+                dressed(wire.from()),
+                dressed(wire.to()),
+                new WireColour(any(Colour.values()), maybe(any(Colour.values()))),
+                wire.size(),
+                any(Insulation.values()),
+                wire.length(),
+                any(Zone.values()),
+                random.nextInt(8) == 0 ? Optional.of(any(Unguarded.values())) : wire.unguarded(),
+                maybe(any(List.of("one", "two"))),
+                wire.pinned(),
+                maybe(new Metres(random.nextDouble())));
+    }
+
+    private End dressed(End end) {
+        return new End(end.terminal(), new Termination(any(Terminals.all()).key()));
     }
 
     private void add(Kind kind) {
