@@ -43,6 +43,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -71,6 +72,19 @@ class JobCodecTest {
     void aJobComesBackAsItWas() throws JobFileException {
         assertThat(JobCodec.read(text)).isEqualTo(demo);
         assertThat(JobCodec.write(JobCodec.read(text))).isEqualTo(text);
+    }
+
+    /** Studs, slack, temperatures, ends of every sort: what the corpus states, the schema knows. */
+    @Test
+    void theCorpusComesBackAsItWas() throws JobFileException {
+        for (var each : Corpus.cases()) {
+            for (var job : Stream.concat(Stream.of(each.job()), each.twin().stream()).toList()) {
+                var written = JobCodec.write(job);
+
+                assertThat(JobCodec.read(written)).as(each.name()).isEqualTo(job);
+                assertThat(violations(written)).as(each.name()).isEmpty();
+            }
+        }
     }
 
     /** Every kind of part, and a bench run, through the file and back. */
