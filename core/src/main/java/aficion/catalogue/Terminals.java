@@ -3,9 +3,12 @@ package aficion.catalogue;
 import aficion.quantity.Amps;
 import aficion.quantity.SquareMillimetres;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What is crimped to the ends of wires; the figures stand in {@code terminals.csv}. */
 public final class Terminals {
@@ -72,6 +75,13 @@ public final class Terminals {
     }
 
     private Terminals() {}
+
+    /** The studs that rings and lugs are sold for. */
+    public static Set<String> holes() {
+        return TABLE.values().stream()
+                .flatMap(fitting -> fitting.hole().stream())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
 
     /** Every terminal, in the order of the table. */
     public static List<Fitting> all() {

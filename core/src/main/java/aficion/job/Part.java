@@ -1,5 +1,6 @@
 package aficion.job;
 
+import aficion.catalogue.Terminals;
 import aficion.catalogue.Zone;
 import java.util.List;
 import java.util.Map;
@@ -25,11 +26,16 @@ public record Part(
         Optional<Map<String, String>> studs) {
     public Part {
         studs = studs.map(Map::copyOf);
-        for (var pin : studs.orElse(Map.of()).keySet()) {
-            if (!kind.pins().contains(pin)) {
-                throw new IllegalArgumentException(id + " has no terminal " + pin);
-            }
-        }
+        studs.orElse(Map.of())
+                .forEach((pin, stud) -> {
+                    if (!kind.pins().contains(pin)) {
+                        throw new IllegalArgumentException(id + " has no terminal " + pin);
+                    }
+                    if (!Terminals.holes().contains(stud)) {
+                        throw new IllegalArgumentException(
+                                "\"" + stud + "\" is none of " + Terminals.holes());
+                    }
+                });
         if (mount.isPresent() && kind.casePin().isEmpty()) {
             throw new IllegalArgumentException(
                     id + " has no case that returns to earth, so it cannot be mounted to one");

@@ -42,6 +42,7 @@ public record Wire(
         Optional<String> bundle,
         Optional<Pinned> pinned,
         Optional<Metres> slack) {
+    private static final double MOST_SLACK = 10;
 
     public Wire {
         Names.require(number);
@@ -51,6 +52,12 @@ public record Wire(
             throw new IllegalArgumentException(
                     "wire " + number + " has both ends on " + from.terminal());
         }
+        slack.ifPresent(spare -> {
+            if (!(spare.value() >= 0 && spare.value() <= MOST_SLACK)) {
+                throw new IllegalArgumentException(
+                        "wire " + number + " has 0 to 10 m to spare, not " + spare.value());
+            }
+        });
     }
 
     /** A wire that runs alone. */

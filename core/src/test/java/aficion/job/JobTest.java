@@ -13,6 +13,7 @@ import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -200,5 +201,49 @@ class JobTest {
         wires.clear();
 
         assertThat(copied.wires()).hasSize(2);
+    }
+
+    /** A stud that no ring is sold for, and slack that is none, are refused as what they are. */
+    @Test
+    void studsAndSlackAreSensible() {
+        var job = JobBuilder.twelveVolts().load("X1", 2).wire("B1.+", "X1.+", "1mm2", 1).build();
+        var part = job.part(new PartId("X1"));
+        var wire = job.wires().getLast();
+
+        assertThatThrownBy(() -> studded(part, "+", "m7"))
+                .hasMessageContaining("\"m7\" is none of");
+        assertThatThrownBy(() -> studded(part, "9", "m6")).hasMessageContaining("no terminal 9");
+        assertThat(studded(part, "+", "m6").stud("+")).contains("m6");
+        assertThatThrownBy(() -> spare(wire, -0.1)).hasMessageContaining("0 to 10 m to spare");
+        assertThatThrownBy(() -> spare(wire, 11)).hasMessageContaining("0 to 10 m to spare");
+        assertThat(spare(wire, 0).slack()).contains(new Metres(0));
+    }
+
+    private static Part studded(Part part, String pin, String stud) {
+        return new Part(
+                part.id(),
+                part.name(),
+                part.zone(),
+                part.mount(),
+                part.kind(),
+                Optional.of(Map.of(pin, stud)));
+    }
+
+    private static Wire spare(Wire wire, double metres) {
+        return new Wire(
+                wire.id(),
+                wire.number(),
+                wire.circuit(),
+                wire.from(),
+                wire.to(),
+                wire.colour(),
+                wire.size(),
+                wire.insulation(),
+                wire.length(),
+                wire.zone(),
+                wire.unguarded(),
+                wire.bundle(),
+                wire.pinned(),
+                Optional.of(new Metres(metres)));
     }
 }
