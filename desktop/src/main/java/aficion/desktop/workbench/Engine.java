@@ -112,18 +112,18 @@ final class Engine implements AutoCloseable {
 
     /** The findings of an assessment with what may be offered against them, each tried. */
     void offer(Assessment assessment, Consumer<Assessed> then) {
-        long ticket = offerAsked.incrementAndGet();
-        slow.execute(() -> {
-            try {
-                var judged = Findings.judged(assessment);
-                Mending.offered(assessment, judged.open(), () -> offerAsked.get() == ticket)
-                        .map(open -> new Findings.Judged(open, judged.standing()))
-                        .map(offered -> new Assessed(assessment, offered))
-                        .ifPresent(found -> Platform.runLater(() -> then.accept(found)));
-            } catch (RuntimeException e) {
-                LOG.error("the engine failed", e);
-            }
-        });
+        long ticket = offerAsked.get() + 1;
+        ask(
+                slow,
+                offerAsked,
+                () -> {
+                    var judged = Findings.judged(assessment);
+                    return Mending.offered(
+                                    assessment, judged.open(), () -> offerAsked.get() == ticket)
+                            .map(open -> new Findings.Judged(open, judged.standing()))
+                            .map(offered -> new Assessed(assessment, offered));
+                },
+                offered -> offered.ifPresent(then));
     }
 
     /** What is being tried is wanted no longer. */
@@ -229,9 +229,13 @@ final class Engine implements AutoCloseable {
         return kept;
     }
 
+    /** Asks a hand; what has been asked since, or of an engine that is closed, is not answered. */
     private static <T> void ask(
             ExecutorService hand, AtomicLong asked, Supplier<T> work, Consumer<T> then) {
         long ticket = asked.incrementAndGet();
+        if (hand.isShutdown()) {
+            return;
+        }
         hand.execute(() -> {
             if (asked.get() != ticket) {
                 return;
@@ -239,7 +243,7 @@ final class Engine implements AutoCloseable {
             try {
                 var result = work.get();
                 Platform.runLater(() -> {
-                    if (asked.get() == ticket) {
+                    if (asked.get() == ticket && !hand.isShutdown()) {
                         then.accept(result);
                     }
                 });
@@ -251,6 +255,7 @@ final class Engine implements AutoCloseable {
 
     @Override
     public void close() {
+        offerNoMore();
         quick.shutdownNow();
         slow.shutdownNow();
     }
