@@ -190,18 +190,12 @@ final class Elements {
 
     /** A battery by its charge; Peukert's law for what it gives faster than in twenty hours. */
     static final class Charge extends Element {
-        private final double nominal;
-        private final double internal;
-        private final double hours;
-        private final double peukert;
+        private final Lead battery;
         private final double celsius;
 
         Charge(int branch, Lead battery, double celsius) {
             super(branch, 0.001);
-            this.nominal = battery.nominal();
-            this.internal = battery.internal();
-            this.hours = battery.hours();
-            this.peukert = battery.peukert();
+            this.battery = battery;
             this.celsius = celsius;
         }
 
@@ -211,7 +205,7 @@ final class Elements {
         @Override
         void apply(Network network, double at, double step) {
             var source = (Branch.Source) network.branch(branch);
-            double emf = SourceCurves.restVolts(nominal, at);
+            double emf = SourceCurves.restVolts(battery.nominal(), at);
             if (Math.abs(emf - source.emf()) > 1e-6) {
                 network.set(
                         branch,
@@ -219,17 +213,18 @@ final class Elements {
                                 source.a(),
                                 source.b(),
                                 emf,
-                                SourceCurves.givingOhms(internal, at, celsius),
-                                SourceCurves.fillingOhms(nominal, internal, at)));
+                                SourceCurves.givingOhms(battery.internal(), at, celsius),
+                                SourceCurves.fillingOhms(
+                                        battery.nominal(), battery.internal(), at)));
             }
         }
 
         @Override
         double rate(Network network, double at) {
             double given = -network.amps(branch);
-            double slow = hours / 20;
-            double faster = given > slow ? Math.pow(given / slow, peukert - 1) : 1;
-            double rate = -given * faster / hours / 3600;
+            double slow = battery.hours() / 20;
+            double faster = given > slow ? Math.pow(given / slow, battery.peukert() - 1) : 1;
+            double rate = -given * faster / battery.hours() / 3600;
             return at <= 0 ? Math.max(0, rate) : at >= 1 ? Math.min(0, rate) : rate;
         }
 
