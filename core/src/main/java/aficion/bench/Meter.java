@@ -9,7 +9,6 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
-import aficion.job.Vehicle.Pole;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
 import aficion.netlist.Conditions;
@@ -84,7 +83,7 @@ public final class Meter {
     }
 
     private static Job batteryOff(Job job) {
-        var earthed = job.vehicle().earthed() == Pole.NEGATIVE ? "-" : "+";
+        var earthed = job.vehicle().earthedPin();
         return job.withWires(
                 job.wires().stream()
                         .filter(wire ->

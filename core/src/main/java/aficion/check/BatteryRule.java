@@ -3,7 +3,6 @@ package aficion.check;
 import aficion.job.Job;
 import aficion.job.Part;
 import aficion.job.SourceKind;
-import aficion.job.Vehicle;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
 import aficion.size.Assessment;
@@ -22,8 +21,8 @@ final class BatteryRule implements Rule {
             return Stream.empty();
         }
         var bond = assessment.worst().metal().in(point);
-        var live = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE ? "+" : "-";
-        var back = live.equals("+") ? "-" : "+";
+        var live = job.vehicle().livePin();
+        var back = job.vehicle().earthedPin();
         return job.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .filter(part ->

@@ -2,6 +2,7 @@ package aficion.check;
 
 import aficion.job.Action;
 import aficion.job.ControlKind;
+import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -15,9 +16,9 @@ import aficion.size.Metal;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -39,11 +40,21 @@ final class PartingRule implements Rule {
             if (out.isEmpty()) {
                 continue;
             }
-            for (var running : running(assessment, solver, source, out.get())) {
-                for (var parted : moved(assessment, running)) {
-                    judge(assessment, solver, source, out.get(), running, parted, found);
-                }
-            }
+            running(assessment, source, out.get())
+                    .forEach(running ->
+                            moved(assessment, running.conditions()).stream()
+                                    .flatMap(parted -> demanded(solver, parted))
+                                    .filter(parted -> alive(parted, source))
+                                    .filter(parted ->
+                                            !charges(assessment, parted, source, out.get()))
+                                    .forEach(parted ->
+                                            judge(
+                                                    assessment,
+                                                    source,
+                                                    out.get(),
+                                                    running,
+                                                    parted,
+                                                    found)));
         }
         return found.stream();
     }
@@ -56,24 +67,13 @@ final class PartingRule implements Rule {
         };
     }
 
-    /** The states in which a source charges the battery. */
-    private static List<Conditions> running(
-            Assessment assessment, Solver solver, Part source, String out) {
-        var states = new ArrayList<Conditions>();
-        for (var base : assessment.worst().bases()) {
-            var state = base.conditions();
-            boolean turns =
-                    state.engine().value() > 0
-                            && state.charge().value() == 1
-                            && !OperatingStates.isOff(assessment.job(), state);
-            if (turns
-                    && solver.demand(state) instanceof Outcome.Solved(var point)
-                    && gives(point, source)
-                    && charges(assessment, point, source, out)) {
-                states.add(state);
-            }
-        }
-        return states;
+    /** The points at which a source charges the battery. */
+    private static Stream<OperatingPoint> running(Assessment assessment, Part source, String out) {
+        return assessment.worst().bases().stream()
+                .filter(base -> base.conditions().engine().value() > 0)
+                .filter(base -> base.conditions().charge().value() == 1)
+                .filter(base -> !OperatingStates.isOff(assessment.job(), base.conditions()))
+                .filter(base -> gives(base, source) && charges(assessment, base, source, out));
     }
 
     /** Each control, moved to each of its lasting positions in turn. */
@@ -88,26 +88,27 @@ final class PartingRule implements Rule {
                 .toList();
     }
 
+    private static Stream<OperatingPoint> demanded(Solver solver, Conditions state) {
+        return solver.demand(state) instanceof Outcome.Solved(var point)
+                ? Stream.of(point)
+                : Stream.empty();
+    }
+
     private static void judge(
             Assessment assessment,
-            Solver solver,
             Part source,
             String out,
-            Conditions running,
-            Conditions parted,
+            OperatingPoint running,
+            OperatingPoint parted,
             LinkedHashSet<Finding> found) {
-        if (!(solver.demand(parted) instanceof Outcome.Solved(var point))
-                || charges(assessment, point, source, out)
-                || !alive(point, source)) {
-            return;
-        }
-        var by = by(assessment, solver, source, out, running, parted);
+        var state = parted.conditions();
+        var by = by(assessment, source, out, running, parted);
         if (found.stream().noneMatch(each -> isDump(each, source, by))) {
-            found.add(new SourceFinding.LoadDump(source.id(), by, parted));
+            found.add(new SourceFinding.LoadDump(source.id(), by, state));
         }
-        boolean off = OperatingStates.isOff(assessment.job(), parted);
+        boolean off = OperatingStates.isOff(assessment.job(), state);
         if (!off && assessment.job().part(by).kind() instanceof ControlKind.Switch) {
-            ignition(assessment, point)
+            ignition(assessment, parted)
                     .filter(_ ->
                             found.stream()
                                     .noneMatch(each ->
@@ -119,7 +120,7 @@ final class PartingRule implements Rule {
                                                                     _)
                                                     && part.equals(by)))
                     .ifPresent(coil ->
-                            found.add(new SourceFinding.IsolatorDoesNotStop(by, coil, parted)));
+                            found.add(new SourceFinding.IsolatorDoesNotStop(by, coil, state)));
         }
     }
 
@@ -132,9 +133,10 @@ final class PartingRule implements Rule {
     /** Whether its output reaches the live pole of a battery that is at earth with its other. */
     private static boolean charges(
             Assessment assessment, OperatingPoint point, Part source, String out) {
+        var job = assessment.job();
         var netlist = assessment.netlist();
         var bond = assessment.worst().metal().in(point);
-        boolean negative = assessment.job().vehicle().earthed() == Vehicle.Pole.NEGATIVE;
+        boolean negative = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
         int live =
                 netlist.node(
                         source.terminal(
@@ -145,7 +147,7 @@ final class PartingRule implements Rule {
                         .filter(part -> part.kind() instanceof SourceKind.Battery)
                         .anyMatch(part ->
                                 bond.together(
-                                        live, netlist.node(part.terminal(negative ? "+" : "-"))))
+                                        live, netlist.node(part.terminal(job.vehicle().livePin()))))
                 && !bond.batteries(live).isEmpty()
                 && circuit(assessment, bond);
     }
@@ -184,43 +186,38 @@ final class PartingRule implements Rule {
     /** The switch that was moved, or the relay that let go with it. */
     private static PartId by(
             Assessment assessment,
-            Solver solver,
             Part source,
             String out,
-            Conditions running,
-            Conditions parted) {
-        var job = assessment.job();
+            OperatingPoint running,
+            OperatingPoint parted) {
         var netlist = assessment.netlist();
-        if (solver.demand(running) instanceof Outcome.Solved(var before)
-                && solver.demand(parted) instanceof Outcome.Solved(var after)) {
-            var bond = assessment.worst().metal().in(after);
-            for (int i = 0; i < netlist.size(); i++) {
-                boolean opened =
-                        assessment.worst().metal().joins(before, i)
-                                && !assessment.worst().metal().joins(after, i)
-                                && !bond.together(netlist.a(i), netlist.b(i));
-                var part = netlist.partOf(i);
-                if (opened && part.isPresent() && atSource(assessment, bond, i, source, out)) {
-                    return part.get();
-                }
+        var metal = assessment.worst().metal();
+        var bond = metal.in(parted);
+        for (int i = 0; i < netlist.size(); i++) {
+            boolean opened =
+                    metal.joins(running, i)
+                            && !metal.joins(parted, i)
+                            && !bond.together(netlist.a(i), netlist.b(i));
+            var part = netlist.partOf(i);
+            if (opened && part.isPresent() && atSource(assessment, bond, i, source, out)) {
+                return part.get();
             }
         }
+        return moved(assessment.job(), running.conditions(), parted.conditions())
+                .orElse(source.id());
+    }
+
+    /** The switch, not the key, that stands elsewhere in another state. */
+    private static Optional<PartId> moved(Job job, Conditions one, Conditions other) {
         return job.parts().stream()
                 .filter(part ->
                         part.kind() instanceof ControlKind.Switch hand
-                                && hand.action() != Action.KEY)
-                .filter(part ->
-                        !parted.positions()
-                                .getOrDefault(((ControlKind.Switch) part.kind()).control(), "")
-                                .equals(
-                                        running.positions()
-                                                .getOrDefault(
-                                                        ((ControlKind.Switch) part.kind())
-                                                                .control(),
-                                                        "")))
+                                && hand.action() != Action.KEY
+                                && !Objects.equals(
+                                        one.positions().get(hand.control()),
+                                        other.positions().get(hand.control())))
                 .map(Part::id)
-                .findFirst()
-                .orElse(source.id());
+                .findFirst();
     }
 
     private static boolean atSource(

@@ -47,20 +47,16 @@ final class SourceRule implements Rule {
     private static Optional<Finding> found(
             Assessment assessment, Solver solver, Part source, Rpm speed) {
         return assessment.worst().bases().stream()
+                .filter(base -> Supply.of(base).generated().value() > PAYS)
                 .map(OperatingPoint::conditions)
                 .filter(state -> state.engine().value() > 0 && state.charge().value() == 1)
                 .filter(state -> !OperatingStates.isOff(assessment.job(), state))
-                .filter(state -> gives(solver, state))
                 .flatMap(state -> supply(solver, state.withEngine(speed)).stream())
                 .max(Comparator.comparingDouble(supply -> supply.drawn().value()))
                 .filter(supply -> supply.battery().value() > PAYS)
                 .map(supply ->
                         new Finding.SourceTooSmall(
                                 source.id(), supply.drawn(), supply.generated(), speed));
-    }
-
-    private static boolean gives(Solver solver, Conditions state) {
-        return supply(solver, state).filter(found -> found.generated().value() > PAYS).isPresent();
     }
 
     private static Optional<Supply> supply(Solver solver, Conditions state) {

@@ -10,7 +10,6 @@ import aficion.job.Part;
 import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
-import aficion.job.Vehicle;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
@@ -228,16 +227,11 @@ public final class Feeds {
                 case JoinKind.Splice _ -> found.addAll(part.terminals());
                 case ControlKind.Switch hand when hand.action() == Action.KEY ->
                         found.addAll(part.terminals());
-                case SourceKind.Battery _ -> found.add(part.terminal(livePost(job.vehicle())));
+                case SourceKind.Battery _ -> found.add(part.terminal(job.vehicle().livePin()));
                 case ControlKind _, LoadKind _, JoinKind _, SourceKind _ -> {}
             }
         }
         return found;
-    }
-
-    /** The pin of a battery's live post. */
-    public static String livePost(Vehicle vehicle) {
-        return vehicle.earthed() == Vehicle.Pole.NEGATIVE ? "+" : "-";
     }
 
     private void sort() {

@@ -64,7 +64,7 @@ public final class MainFeed {
         return job.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .findFirst()
-                .map(part -> part.terminal(Feeds.livePost(job.vehicle())));
+                .map(part -> part.terminal(job.vehicle().livePin()));
     }
 
     private static Optional<Terminal> alternator(Job job) {

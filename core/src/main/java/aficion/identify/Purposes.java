@@ -110,8 +110,7 @@ public final class Purposes {
     private boolean isEarth(Terminal at) {
         var kind = job.part(at.part()).kind();
         return kind instanceof JoinKind.EarthPoint
-                || kind instanceof SourceKind.Battery
-                        && !at.pin().equals(Feeds.livePost(job.vehicle()));
+                || kind instanceof SourceKind.Battery && !at.pin().equals(job.vehicle().livePin());
     }
 
     private boolean breaksCoil(Terminal at) {

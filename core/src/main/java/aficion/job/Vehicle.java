@@ -20,6 +20,16 @@ public record Vehicle(String name, int year, Volts system, Pole earthed, Optiona
         }
     }
 
+    /** The pin of a battery that is live. */
+    public String livePin() {
+        return earthed == Pole.NEGATIVE ? "+" : "-";
+    }
+
+    /** The pin of a battery that is joined to the body. */
+    public String earthedPin() {
+        return earthed == Pole.NEGATIVE ? "-" : "+";
+    }
+
     /** A vehicle of a kind that has not been said. */
     public Vehicle(String name, int year, Volts system, Pole earthed) {
         this(name, year, system, earthed, Optional.empty());

@@ -311,12 +311,11 @@ public final class Insertion {
     }
 
     private Optional<Terminal> post(boolean live) {
-        var livePost = Feeds.livePost(job.vehicle());
-        var other = livePost.equals("+") ? "-" : "+";
+        var pin = live ? job.vehicle().livePin() : job.vehicle().earthedPin();
         return now.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .findFirst()
-                .map(part -> part.terminal(live ? livePost : other));
+                .map(part -> part.terminal(pin));
     }
 
     private Wire wire(Lead lead, Circuit circuit, Terminal from, Terminal to) {

@@ -27,8 +27,8 @@ record Charger(
     /** A part as one; empty for what does not charge. */
     static Optional<Charger> of(Job job, Part part) {
         boolean negative = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
-        var poles = poles(job, negative ? "+" : "-");
-        var earthed = poles(job, negative ? "-" : "+");
+        var poles = poles(job, job.vehicle().livePin());
+        var earthed = poles(job, job.vehicle().earthedPin());
         return switch (part.kind()) {
             case SourceKind.Alternator alternator ->
                     Optional.of(

@@ -6,7 +6,6 @@ import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
-import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Branch;
@@ -203,7 +202,7 @@ public final class Guards {
                 starts.add(part.terminal("E"));
             }
             if (hasPoles(part)) {
-                starts.add(part.terminal(earthed()));
+                starts.add(part.terminal(job.vehicle().earthedPin()));
             }
             part.mount()
                     .ifPresent(_ -> starts.add(part.terminal(part.kind().casePin().orElseThrow())));
@@ -215,7 +214,7 @@ public final class Guards {
         var starts = new ArrayList<Terminal>();
         for (var part : job.parts()) {
             if (hasPoles(part)) {
-                starts.add(part.terminal(earthed().equals("-") ? "+" : "-"));
+                starts.add(part.terminal(job.vehicle().livePin()));
             }
         }
         return starts;
@@ -224,10 +223,6 @@ public final class Guards {
     private static boolean hasPoles(Part part) {
         return part.kind() instanceof SourceKind.Battery
                 || part.kind() instanceof SourceKind.BenchSupply;
-    }
-
-    private String earthed() {
-        return job.vehicle().earthed() == Vehicle.Pole.NEGATIVE ? "-" : "+";
     }
 
     /** A fuse met from one side, and the terminal on its other. */

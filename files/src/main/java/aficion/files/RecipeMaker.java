@@ -190,9 +190,7 @@ public final class RecipeMaker {
             return "earth:" + JobMapping.key(mass);
         }
         if (part.kind() instanceof SourceKind.Battery) {
-            return at.pin().equals(Feeds.livePost(job.vehicle()))
-                    ? "battery:live"
-                    : "battery:earthed";
+            return at.pin().equals(job.vehicle().livePin()) ? "battery:live" : "battery:earthed";
         }
         var feed = feeds.get(at);
         if (feed != null) {
