@@ -4,6 +4,7 @@ import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.School;
 import aficion.job.SourceKind;
+import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.quantity.Metres;
@@ -78,10 +79,7 @@ final class LeadLimitRule implements Rule {
 
     private static List<Edit> remedies(Assessment assessment, Wire wire) {
         var sizing = assessment.sizings().get(wire.id());
-        return sizing == null
-                        || wire.unguarded()
-                                .filter(why -> why.name().equals("STARTER_FEED"))
-                                .isPresent()
+        return sizing == null || wire.unguarded().filter(Unguarded.STARTER_FEED::equals).isPresent()
                 ? List.of()
                 : NoGuardRule.remedies(assessment, sizing);
     }

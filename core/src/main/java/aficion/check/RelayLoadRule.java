@@ -6,6 +6,7 @@ import aficion.job.Part;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.Stream;
 
 /** One relay a fan: relays without whose contact two motors or more stand still. */
@@ -48,8 +49,7 @@ final class RelayLoadRule implements Rule {
                 .count();
     }
 
-    private static boolean runs(
-            Assessment assessment, Part part, java.util.function.IntToDoubleFunction amps) {
+    private static boolean runs(Assessment assessment, Part part, IntToDoubleFunction amps) {
         return switch (part.kind()) {
             case LoadKind.Motor motor ->
                     Math.abs(amps.applyAsDouble(assessment.netlist().inside(part.id()).get("body")))

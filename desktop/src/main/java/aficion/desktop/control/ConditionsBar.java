@@ -192,8 +192,7 @@ public final class ConditionsBar extends HBox {
     }
 
     private String said(String name, double value) {
-        var speech = new Speech(bench.job(), bench.units());
-        return Words.of("condition.one", name, speech.level(name, value));
+        return Words.of("condition.one", name, bench.speech().level(name, value));
     }
 
     private Slider level(String name) {

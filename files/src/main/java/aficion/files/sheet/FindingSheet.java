@@ -31,7 +31,7 @@ final class FindingSheet {
     void findings(Assessment assessment) throws IOException {
         var judged = Findings.offered(assessment);
         var groups = Findings.grouped(judged.open());
-        head(Words.of("sheet.findings.open", groups.size()));
+        head(Words.of("sheet.findings.open", judged.open().size()));
         for (var group : groups) {
             var finding = group.first();
             entry(
