@@ -6,7 +6,6 @@ import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
-import aficion.job.Wire;
 import aficion.size.Assessment;
 import java.util.HashSet;
 import java.util.Optional;
@@ -29,7 +28,7 @@ final class CoilPostRule implements Rule {
 
     private static Stream<Finding> found(Job job, Terminal post) {
         return job.wiresAt(post).stream()
-                .map(wire -> other(wire, post))
+                .map(wire -> wire.beyond(post).terminal())
                 .flatMap(end -> fed(job, end, post).stream())
                 .distinct()
                 .map(load ->
@@ -46,7 +45,7 @@ final class CoilPostRule implements Rule {
             var here = at;
             var next =
                     job.wiresAt(at).stream()
-                            .map(wire -> other(wire, here))
+                            .map(wire -> wire.beyond(here).terminal())
                             .filter(seen::add)
                             .toList();
             if (next.size() != 1) {
@@ -71,9 +70,5 @@ final class CoilPostRule implements Rule {
             case ControlKind.Relay _ -> pin.equals("86") || pin.equals("30");
             default -> false;
         };
-    }
-
-    private static Terminal other(Wire wire, Terminal end) {
-        return wire.from().terminal().equals(end) ? wire.to().terminal() : wire.from().terminal();
     }
 }

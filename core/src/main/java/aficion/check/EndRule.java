@@ -103,10 +103,7 @@ final class EndRule implements Rule {
     }
 
     private static List<End> endsAt(Job job, Terminal terminal) {
-        return job.wiresAt(terminal).stream()
-                .flatMap(wire -> Stream.of(wire.from(), wire.to()))
-                .filter(end -> end.terminal().equals(terminal))
-                .toList();
+        return job.wiresAt(terminal).stream().map(wire -> wire.at(terminal)).toList();
     }
 
     private static int rings(List<End> ends) {
@@ -119,8 +116,7 @@ final class EndRule implements Rule {
         double takes = 0;
         int wires = 0;
         for (var wire : job.wiresAt(terminal)) {
-            var end = wire.from().terminal().equals(terminal) ? wire.from() : wire.to();
-            var fitting = end.termination().fitting();
+            var fitting = wire.at(terminal).termination().fitting();
             if (fitting.family().isBarrel()) {
                 copper += wire.conductor().copper().value();
                 takes = Math.max(takes, fitting.takes().value());

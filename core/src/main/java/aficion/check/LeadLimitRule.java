@@ -65,9 +65,7 @@ final class LeadLimitRule implements Rule {
         return wire.terminals().stream()
                 .anyMatch(end ->
                         job.part(end.part()).kind().seats().stream()
-                                .anyMatch(seat ->
-                                        seat.in().equals(end.pin())
-                                                || seat.out().equals(end.pin())));
+                                .anyMatch(seat -> seat.meets(end.pin())));
     }
 
     private static boolean charges(Job job, Wire wire) {

@@ -1,6 +1,5 @@
 package aficion.check;
 
-import aficion.job.ControlKind;
 import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -31,17 +30,12 @@ final class OffRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.job().parts().stream()
-                .filter(OffRule::ignites)
+                .filter(part -> part.kind().ignites())
                 .flatMap(part ->
                         fed(assessment, part)
                                 .or(() -> blown(assessment, part))
                                 .map(peak -> found(part, peak))
                                 .stream());
-    }
-
-    private static boolean ignites(Part part) {
-        return part.kind() instanceof LoadKind.IgnitionCoil
-                || part.kind() instanceof ControlKind.IgnitionBox;
     }
 
     private static Optional<WorstCase.Peak> fed(Assessment assessment, Part part) {

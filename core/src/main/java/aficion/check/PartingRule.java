@@ -3,7 +3,6 @@ package aficion.check;
 import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Job;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
@@ -231,9 +230,7 @@ final class PartingRule implements Rule {
 
     private static Optional<PartId> ignition(Assessment assessment, OperatingPoint point) {
         return assessment.job().parts().stream()
-                .filter(part ->
-                        part.kind() instanceof LoadKind.IgnitionCoil
-                                || part.kind() instanceof ControlKind.IgnitionBox)
+                .filter(part -> part.kind().ignites())
                 .filter(part ->
                         Stream.of("body", "rest")
                                 .flatMap(role -> point.through(part.id(), role).stream())

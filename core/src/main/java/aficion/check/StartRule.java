@@ -1,7 +1,5 @@
 package aficion.check;
 
-import aficion.job.ControlKind;
-import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
@@ -38,7 +36,7 @@ final class StartRule implements Rule {
                         .map(outcome -> ((Outcome.Solved) outcome).point())
                         .toList();
         return job.parts().stream()
-                .filter(part -> ignites(part.kind()))
+                .filter(part -> part.kind().ignites())
                 .filter(part -> points.stream().anyMatch(point -> fed(point, part)))
                 .flatMap(part ->
                         points.stream()
@@ -50,10 +48,6 @@ final class StartRule implements Rule {
                                                 point.conditions()
                                                         .positions()
                                                         .get(key.get().name()))));
-    }
-
-    private static boolean ignites(Kind kind) {
-        return kind instanceof LoadKind.IgnitionCoil || kind instanceof ControlKind.IgnitionBox;
     }
 
     private static boolean fed(OperatingPoint point, Part part) {

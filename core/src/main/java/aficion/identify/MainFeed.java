@@ -1,6 +1,5 @@
 package aficion.identify;
 
-import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.Part;
@@ -56,8 +55,7 @@ public final class MainFeed {
     /** The guard at the end of a lead from the battery's post. */
     public static Part far(Job job, Wire wire) {
         var battery = livePost(job).orElseThrow();
-        End far = wire.from().terminal().equals(battery) ? wire.to() : wire.from();
-        return job.part(far.terminal().part());
+        return job.part(wire.beyond(battery).terminal().part());
     }
 
     private static Optional<Terminal> livePost(Job job) {

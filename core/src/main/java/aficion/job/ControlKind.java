@@ -453,6 +453,11 @@ public sealed interface ControlKind extends Kind {
         }
 
         @Override
+        public boolean ignites() {
+            return true;
+        }
+
+        @Override
         public List<String> pins() {
             return List.of("15", "1", "31");
         }

@@ -46,12 +46,22 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
         return false;
     }
 
+    /** Whether the spark needs it. */
+    default boolean ignites() {
+        return false;
+    }
+
     /**
      * A fuse in its seat.
      *
      * @param way the name of the way of a fuse box; empty for a single fuse
      */
-    record Seat(String way, String in, String out, FuseType type, Amps marking) {}
+    record Seat(String way, String in, String out, FuseType type, Amps marking) {
+        /** Whether the fuse begins or ends at a pin. */
+        public boolean meets(String pin) {
+            return in.equals(pin) || out.equals(pin);
+        }
+    }
 
     /**
      * Two pins that are joined, always or at times.

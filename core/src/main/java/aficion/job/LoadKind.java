@@ -220,6 +220,11 @@ public sealed interface LoadKind extends Kind {
         }
 
         @Override
+        public boolean ignites() {
+            return true;
+        }
+
+        @Override
         public List<String> pins() {
             return List.of("15", "1");
         }

@@ -98,6 +98,16 @@ public record Wire(
         return List.of(from.terminal(), to.terminal());
     }
 
+    /** Its end on a terminal, which is one of its two. */
+    public End at(Terminal terminal) {
+        return from.terminal().equals(terminal) ? from : to;
+    }
+
+    /** Its other end, seen from a terminal of its two. */
+    public End beyond(Terminal terminal) {
+        return from.terminal().equals(terminal) ? to : from;
+    }
+
     public boolean holds(Pinned.Trait trait) {
         return pinned.orElse(Pinned.NONE).holds(trait);
     }

@@ -93,8 +93,7 @@ public final class Guards {
         return wire.terminals().stream()
                 .flatMap(end ->
                         job.part(end.part()).kind().seats().stream()
-                                .filter(seat ->
-                                        seat.in().equals(end.pin()) || seat.out().equals(end.pin()))
+                                .filter(seat -> seat.meets(end.pin()))
                                 .map(seat -> Guard.Fitted.of(job.part(end.part()), seat)))
                 .filter(fuse ->
                         !(guard instanceof Guard.Guarded(var fuses) && fuses.contains(fuse)))
@@ -262,7 +261,7 @@ public final class Guards {
 
     private static List<Crossing> crossings(Part part, String pin) {
         return part.kind().seats().stream()
-                .filter(seat -> seat.in().equals(pin) || seat.out().equals(pin))
+                .filter(seat -> seat.meets(pin))
                 .map(seat ->
                         new Crossing(
                                 Guard.Fitted.of(part, seat),

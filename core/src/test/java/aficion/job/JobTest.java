@@ -220,30 +220,10 @@ class JobTest {
     }
 
     private static Part studded(Part part, String pin, String stud) {
-        return new Part(
-                part.id(),
-                part.name(),
-                part.zone(),
-                part.mount(),
-                part.kind(),
-                Optional.of(Map.of(pin, stud)));
+        return (Part) Figures.withComponent(part, "studs", Optional.of(Map.of(pin, stud)));
     }
 
     private static Wire spare(Wire wire, double metres) {
-        return new Wire(
-                wire.id(),
-                wire.number(),
-                wire.circuit(),
-                wire.from(),
-                wire.to(),
-                wire.colour(),
-                wire.size(),
-                wire.insulation(),
-                wire.length(),
-                wire.zone(),
-                wire.unguarded(),
-                wire.bundle(),
-                wire.pinned(),
-                Optional.of(new Metres(metres)));
+        return (Wire) Figures.withComponent(wire, "slack", Optional.of(new Metres(metres)));
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.ControlKind;
 import aficion.job.ControlKind.Heat;
+import aficion.job.Job;
 import aficion.job.JobBuilder;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
@@ -106,13 +107,7 @@ class HistoryTest {
     /** 0.6 Ω behind a 5 A fuse: it opens in life, and asked for its demand draws 12/0.6 = 20 A. */
     @Test
     void aDemandIsDrawnWhateverTheFusesWould() {
-        var job =
-                JobBuilder.twelveVolts()
-                        .fuse("F1", 5)
-                        .load("X1", 20)
-                        .wire("B1.+", "F1.1", "6mm2", 0.2)
-                        .wire("F1.2", "X1.+", "6mm2", 0.2);
-        var solver = new Solver(Netlist.of(job.build()));
+        var solver = new Solver(Netlist.of(overloaded()));
 
         assertThat(amps(point(solver.solve(Conditions.REST)), "X1", "body"))
                 .isCloseTo(0, within(1e-6));
@@ -123,16 +118,19 @@ class HistoryTest {
     /** A fuse that is out is out, in a demand too. */
     @Test
     void aDemandLeavesAPulledFuseOut() {
-        var job =
-                JobBuilder.twelveVolts()
-                        .fuse("F1", 5)
-                        .load("X1", 20)
-                        .wire("B1.+", "F1.1", "6mm2", 0.2)
-                        .wire("F1.2", "X1.+", "6mm2", 0.2);
         var out = Conditions.REST.withPulled(new FuseSeat(new PartId("F1"), ""), true);
 
-        var point = point(new Solver(Netlist.of(job.build())).demand(out));
+        var point = point(new Solver(Netlist.of(overloaded())).demand(out));
 
         assertThat(amps(point, "X1", "body")).isCloseTo(0, within(1e-6));
+    }
+
+    private static Job overloaded() {
+        return JobBuilder.twelveVolts()
+                .fuse("F1", 5)
+                .load("X1", 20)
+                .wire("B1.+", "F1.1", "6mm2", 0.2)
+                .wire("F1.2", "X1.+", "6mm2", 0.2)
+                .build();
     }
 }
