@@ -152,6 +152,7 @@ final class EndRule implements Rule {
 
     private static List<Edit> led(Job job, Terminal terminal, Termination termination) {
         return job.wiresAt(terminal).stream()
+                .filter(wire -> wire.at(terminal).termination().fitting().family().isBarrel())
                 .<Edit>map(wire ->
                         new Edit.MoveEnd(
                                 wire.id(),
