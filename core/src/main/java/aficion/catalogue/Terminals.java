@@ -39,7 +39,7 @@ public final class Terminals {
     /**
      * A terminal.
      *
-     * @param hole the stud it goes on, for a ring or a lug
+     * @param hole the stud it goes on, for a ring or a lug; the post, for a clamp
      * @param least the thinnest copper that is crimped into it
      * @param takes the thickest
      * @param carries what it carries; empty for those that carry what their wire does
@@ -52,7 +52,25 @@ public final class Terminals {
             SquareMillimetres least,
             SquareMillimetres takes,
             Optional<Amps> carries,
-            boolean sealed) {}
+            boolean sealed) {
+        /** What a section may be off what a terminal takes, since sizes are rounded. */
+        private static final double ROUNDED = 1.02;
+
+        /** Whether copper goes into it. */
+        public boolean takes(SquareMillimetres copper) {
+            return copper.value() <= ROUNDED * takes.value();
+        }
+
+        /** Whether it grips copper: what is too thin for it pulls out. */
+        public boolean grips(SquareMillimetres copper) {
+            return ROUNDED * copper.value() >= least.value();
+        }
+
+        /** Whether it goes on a stud, where that is known; what goes on none does not mind. */
+        public boolean goesOn(Optional<String> stud) {
+            return stud.isEmpty() || !family.stacks() || hole.isEmpty() || hole.equals(stud);
+        }
+    }
 
     private static Map<String, Fitting> table() {
         var table = new LinkedHashMap<String, Fitting>();
@@ -79,6 +97,7 @@ public final class Terminals {
     /** The studs that rings and lugs are sold for. */
     public static Set<String> holes() {
         return TABLE.values().stream()
+                .filter(fitting -> fitting.family().stacks())
                 .flatMap(fitting -> fitting.hole().stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }

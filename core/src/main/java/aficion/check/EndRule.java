@@ -1,6 +1,5 @@
 package aficion.check;
 
-import aficion.catalogue.Terminals;
 import aficion.catalogue.Terminals.Family;
 import aficion.job.End;
 import aficion.job.Job;
@@ -8,10 +7,8 @@ import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
-import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
-import aficion.quantity.SquareMillimetres;
 import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.size.Guards;
@@ -22,15 +19,12 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Ends that do not fit: copper too thick for its terminal, a ring for another stud, two wires in
- * one barrel beyond its range, more than three rings on a stud, accessories on the battery's post,
- * bare terminals in the wet (HANDBOOK section 8).
+ * Ends that do not fit: copper too thick for its terminal, a ring for another stud or a clamp for
+ * the other post, more than three rings on a stud, accessories on the battery's post, bare
+ * terminals in the wet (HANDBOOK section 8).
  */
 final class EndRule implements Rule {
     private static final int MOST_RINGS = 3;
-
-    /** What the ring takes that wires are given which no blade takes together, mm². */
-    private static final double RING = 16;
 
     /** A guard up to this is that of an accessory, amps. */
     private static final double ACCESSORY = 25;
@@ -40,24 +34,27 @@ final class EndRule implements Rule {
         var job = assessment.job();
         return Stream.of(
                         job.wires().stream().flatMap(wire -> ends(job, wire)),
-                        job.parts().stream().flatMap(part -> shared(job, part)),
+                        job.parts().stream().flatMap(part -> rings(assessment, part)),
                         job.parts().stream().flatMap(part -> wet(job, part).stream()),
-                        job.parts().stream().flatMap(part -> posts(assessment, part).stream()))
+                        job.parts().stream().flatMap(part -> posts(assessment, part)))
                 .flatMap(found -> found);
     }
 
     private static Stream<Finding> ends(Job job, Wire wire) {
         return Stream.of(wire.from(), wire.to())
                 .flatMap(end ->
-                        Stream.concat(
-                                tooSmall(job, wire, end).stream(),
-                                otherStud(job, wire, end).stream()));
+                        Stream.of(
+                                        tooSmall(job, wire, end),
+                                        otherStud(job, wire, end),
+                                        otherPost(job, wire, end))
+                                .flatMap(Optional::stream));
     }
 
     private static Optional<Finding> tooSmall(Job job, Wire wire, End end) {
         var copper = wire.conductor().copper();
-        var takes = end.termination().fitting().takes();
-        return copper.value() > LargerEnd.ROUNDED * takes.value()
+        var fitting = end.termination().fitting();
+        var takes = fitting.takes();
+        return !fitting.takes(copper)
                 ? Optional.of(
                         new FitFinding.EndTooSmall(
                                 wire.id(),
@@ -88,77 +85,50 @@ final class EndRule implements Rule {
                 : Optional.empty();
     }
 
-    private static Stream<Finding> shared(Job job, Part part) {
-        return part.terminals().stream()
-                .flatMap(terminal -> {
-                    var ends = endsAt(job, terminal);
-                    return Stream.concat(
-                            overfull(job, part, terminal).stream(),
-                            rings(ends) > MOST_RINGS && !(part.kind() instanceof JoinKind.Splice)
-                                    ? Stream.of(
-                                            new FitFinding.TooManyRings(
-                                                    part.id(), terminal, rings(ends)))
-                                    : Stream.empty());
-                });
-    }
-
-    private static List<End> endsAt(Job job, Terminal terminal) {
-        return job.wiresAt(terminal).stream().map(wire -> wire.at(terminal)).toList();
-    }
-
-    private static int rings(List<End> ends) {
-        return (int)
-                ends.stream().filter(end -> end.termination().fitting().family().stacks()).count();
-    }
-
-    private static Optional<Finding> overfull(Job job, Part part, Terminal terminal) {
-        double copper = 0;
-        double takes = 0;
-        int wires = 0;
-        for (var wire : job.wiresAt(terminal)) {
-            var fitting = wire.at(terminal).termination().fitting();
-            if (fitting.family().isBarrel()) {
-                copper += wire.conductor().copper().value();
-                takes = Math.max(takes, fitting.takes().value());
-                wires++;
-            }
-        }
-        return wires > 1 && copper > LargerEnd.ROUNDED * takes
+    /** A clamp made for the other post: the positive one is the thicker. */
+    private static Optional<Finding> otherPost(Job job, Wire wire, End end) {
+        var fitting = end.termination().fitting();
+        var post = Optional.of(end.terminal().pin().equals("+") ? "positive" : "negative");
+        boolean differs =
+                job.part(end.terminal().part()).kind() instanceof SourceKind.Battery
+                        && fitting.family() == Family.CLAMP
+                        && fitting.hole().isPresent()
+                        && !fitting.hole().equals(post);
+        return differs
                 ? Optional.of(
-                        new FitFinding.BarrelOverfull(
-                                part.id(),
-                                terminal,
-                                new SquareMillimetres(copper),
-                                new SquareMillimetres(takes),
-                                roomier(job, terminal, copper)))
+                        new FitFinding.ClampForOtherPost(
+                                wire.id(),
+                                end.terminal(),
+                                end.termination(),
+                                LargerEnd.of(job, wire, end, each -> each.hole().equals(post))))
                 : Optional.empty();
     }
 
-    /** One blade that takes them all; else a ring each, which stack. */
-    private static List<Edit> roomier(Job job, Terminal terminal, double copper) {
-        boolean sealed = job.part(terminal.part()).zone().isWet();
-        return Terminals.all().stream()
-                .filter(each -> each.sealed() || !sealed)
-                .filter(each ->
-                        each.family() == Family.BLADE
-                                        && LargerEnd.ROUNDED * each.takes().value() >= copper
-                                || each.family() == Family.RING && each.takes().value() >= RING)
-                .limit(1)
-                .<Edit>map(each ->
-                        new Edit.Together(
-                                Edit.Deed.MEND, led(job, terminal, new Termination(each.key()))))
-                .toList();
+    private static Stream<Finding> rings(Assessment assessment, Part part) {
+        return part.terminals().stream()
+                .flatMap(terminal -> stacked(assessment, part, terminal).stream());
     }
 
-    private static List<Edit> led(Job job, Terminal terminal, Termination termination) {
-        return job.wiresAt(terminal).stream()
-                .filter(wire -> wire.at(terminal).termination().fitting().family().isBarrel())
-                .<Edit>map(wire ->
-                        new Edit.MoveEnd(
-                                wire.id(),
-                                wire.from().terminal().equals(terminal),
-                                new End(terminal, termination)))
-                .toList();
+    private static Optional<Finding> stacked(Assessment assessment, Part part, Terminal terminal) {
+        int rings =
+                (int)
+                        assessment.job().wiresAt(terminal).stream()
+                                .map(wire -> wire.at(terminal).termination().fitting().family())
+                                .filter(Family::stacks)
+                                .count();
+        if (rings <= MOST_RINGS || part.kind() instanceof JoinKind.Splice) {
+            return Optional.empty();
+        }
+        var accessories = accessories(assessment, terminal);
+        var remedies =
+                part.kind() instanceof SourceKind.Battery && accessories.size() > 1
+                        ? guarded(assessment, terminal, accessories)
+                        : List.of(SecondStud.beside(assessment, terminal, MOST_RINGS));
+        return Optional.of(new FitFinding.TooManyRings(part.id(), terminal, rings, remedies));
+    }
+
+    private static List<Edit> guarded(Assessment assessment, Terminal post, List<Wire> leads) {
+        return SecondStud.behindGuard(assessment, post, leads).stream().toList();
     }
 
     /** The ends on a part in the wet that are not sealed, and their like that are. */
@@ -174,10 +144,7 @@ final class EndRule implements Rule {
                                 && !end.termination().fitting().sealed();
                 if (bare) {
                     edits.add(
-                            new Edit.MoveEnd(
-                                    wire.id(),
-                                    end.equals(wire.from()),
-                                    new End(end.terminal(), end.termination().sealed())));
+                            new Edit.Crimp(wire.id(), end.terminal(), end.termination().sealed()));
                 }
             }
         }
@@ -193,24 +160,32 @@ final class EndRule implements Rule {
                                                 : new Edit.Together(Edit.Deed.MEND, edits))));
     }
 
-    private static Optional<Finding> posts(Assessment assessment, Part part) {
+    private static Stream<Finding> posts(Assessment assessment, Part part) {
         if (!(part.kind() instanceof SourceKind.Battery)) {
-            return Optional.empty();
+            return Stream.empty();
         }
+        return part.terminals().stream()
+                .flatMap(post -> {
+                    var leads = accessories(assessment, post);
+                    return leads.size() > 1
+                            ? Stream.of(
+                                    new FitFinding.RingsOnPost(
+                                            part.id(),
+                                            leads.size(),
+                                            guarded(assessment, post, leads)))
+                            : Stream.empty();
+                });
+    }
+
+    /** The leads of accessories on a post. */
+    private static List<Wire> accessories(Assessment assessment, Terminal post) {
         var job = assessment.job();
-        int leads =
-                (int)
-                        part.terminals().stream()
-                                .flatMap(post -> job.wiresAt(post).stream())
-                                .filter(wire ->
-                                        assessment.guard(wire.id()) instanceof Guard.Unguarded)
-                                .filter(wire ->
-                                        Guards.next(job, wire)
-                                                .filter(fuse -> fuse.carries().value() <= ACCESSORY)
-                                                .isPresent())
-                                .count();
-        return leads > 1
-                ? Optional.of(new FitFinding.RingsOnPost(part.id(), leads))
-                : Optional.empty();
+        return job.wiresAt(post).stream()
+                .filter(wire -> assessment.guard(wire.id()) instanceof Guard.Unguarded)
+                .filter(wire ->
+                        Guards.next(job, wire)
+                                .filter(fuse -> fuse.carries().value() <= ACCESSORY)
+                                .isPresent())
+                .toList();
     }
 }

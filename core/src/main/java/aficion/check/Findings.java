@@ -32,6 +32,7 @@ public final class Findings {
                     new CrossedLeadsRule(),
                     new GaugeRule(),
                     new EndRule(),
+                    new BarrelRule(),
                     new LookRule(),
                     new PumpRule(),
                     new HeatRule(),

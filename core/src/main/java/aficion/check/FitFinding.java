@@ -25,11 +25,34 @@ public interface FitFinding {
         }
     }
 
+    /** A terminal that is too wide for what is crimped into it. */
+    record EndTooLarge(
+            WireId wire,
+            Terminal end,
+            Termination termination,
+            SquareMillimetres copper,
+            SquareMillimetres least,
+            List<Edit> remedies)
+            implements Finding.AboutWire, Finding.ToFix {
+        public EndTooLarge {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A ring of another hole than the stud it goes on. */
     record RingDoesNotFit(
             WireId wire, Terminal end, Termination termination, String stud, List<Edit> remedies)
             implements Finding.AboutWire, Finding.ToFix {
         public RingDoesNotFit {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
+    /** A battery clamp that is made for the other post. */
+    record ClampForOtherPost(
+            WireId wire, Terminal end, Termination termination, List<Edit> remedies)
+            implements Finding.AboutWire, Finding.ToFix {
+        public ClampForOtherPost {
             remedies = List.copyOf(remedies);
         }
     }
@@ -48,11 +71,20 @@ public interface FitFinding {
     }
 
     /** More rings on a stud than it holds well. */
-    record TooManyRings(PartId part, Terminal end, int rings)
-            implements Finding.AboutPart, Finding.ToConsider {}
+    record TooManyRings(PartId part, Terminal end, int rings, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToConsider {
+        public TooManyRings {
+            remedies = List.copyOf(remedies);
+        }
+    }
 
     /** Accessories fed from the battery's post itself. */
-    record RingsOnPost(PartId part, int leads) implements Finding.AboutPart, Finding.ToConsider {}
+    record RingsOnPost(PartId part, int leads, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToConsider {
+        public RingsOnPost {
+            remedies = List.copyOf(remedies);
+        }
+    }
 
     /** Bare terminals where spray comes. */
     record BareInWet(PartId part, int ends, List<Edit> remedies)

@@ -15,9 +15,6 @@ import java.util.function.Predicate;
 
 /** The next terminal for the end of a wire that takes its copper and will do. */
 final class LargerEnd {
-    /** What a section may be above what a terminal takes, since sizes are rounded. */
-    static final double ROUNDED = 1.02;
-
     private LargerEnd() {}
 
     /** Of its own family, else a ring for a blade and a lug for a ring; on its stud where known. */
@@ -36,20 +33,17 @@ final class LargerEnd {
                                         || each.hole().equals(stud)))
                 .or(() -> find(wire, now, enough))
                 .<Edit>map(each ->
-                        new Edit.MoveEnd(
-                                wire.id(),
-                                end.equals(wire.from()),
-                                new End(end.terminal(), new Termination(each.key()))))
+                        new Edit.Crimp(wire.id(), end.terminal(), new Termination(each.key())))
                 .stream()
                 .toList();
     }
 
     private static Optional<Fitting> find(Wire wire, Fitting now, Predicate<Fitting> enough) {
         var wanted = families(now.family());
-        double copper = wire.conductor().copper().value();
+        var copper = wire.conductor().copper();
         return Terminals.all().stream()
                 .filter(each -> wanted.contains(each.family()))
-                .filter(each -> ROUNDED * each.takes().value() >= copper)
+                .filter(each -> each.takes(copper) && each.grips(copper))
                 .filter(each -> !now.sealed() || each.sealed())
                 .filter(each -> !each.key().equals(now.key()))
                 .filter(enough)

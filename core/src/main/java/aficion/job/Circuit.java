@@ -48,6 +48,10 @@ public record Circuit(CircuitId id, int number, String name, Drops drops, Set<St
         return new Circuit(id, number, name, drops, changed);
     }
 
+    public Circuit withDrops(Drops changed) {
+        return new Circuit(id, number, name, changed, done);
+    }
+
     public Circuit withName(String changed) {
         return new Circuit(id, number, changed, drops, done);
     }

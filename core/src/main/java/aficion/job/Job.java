@@ -125,6 +125,10 @@ public record Job(
         return new Job(vehicle, rules, circuits, parts, wires, bench, changed);
     }
 
+    public Job withVehicle(Vehicle changed) {
+        return new Job(changed, rules, circuits, parts, wires, bench, accepted);
+    }
+
     public Job withRules(HouseRules changed) {
         return new Job(vehicle, changed, circuits, parts, wires, bench, accepted);
     }

@@ -2,10 +2,10 @@ package aficion.job;
 
 import aficion.catalogue.Terminals;
 import aficion.catalogue.Zone;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * A part of the vehicle's electrics.
@@ -82,6 +82,17 @@ public record Part(
         return new Part(id, changed, zone, mount, kind, studs);
     }
 
+    public Part withZone(Zone changed) {
+        return new Part(id, name, changed, mount, kind, studs);
+    }
+
+    /** The same part with a stud of its own said, or left to what its kind mostly has. */
+    public Part withStud(String pin, Optional<String> stud) {
+        var known = new HashMap<>(studs.orElse(Map.of()));
+        stud.ifPresentOrElse(size -> known.put(pin, size), () -> known.remove(pin));
+        return new Part(id, name, zone, mount, kind, some(known));
+    }
+
     /** The same part with its case bolted to nothing. */
     public Part unmounted() {
         return new Part(id, name, zone, Optional.empty(), kind, studs);
@@ -89,12 +100,12 @@ public record Part(
 
     /** The studs that another kind still has. */
     private Optional<Map<String, String>> fitting(Kind other) {
-        return studs.map(known ->
-                        known.entrySet().stream()
-                                .filter(stud -> other.pins().contains(stud.getKey()))
-                                .collect(
-                                        Collectors.toUnmodifiableMap(
-                                                Map.Entry::getKey, Map.Entry::getValue)))
-                .filter(left -> !left.isEmpty());
+        var left = new HashMap<>(studs.orElse(Map.of()));
+        left.keySet().retainAll(other.pins());
+        return some(left);
+    }
+
+    private static Optional<Map<String, String>> some(Map<String, String> studs) {
+        return Optional.of(studs).filter(known -> !known.isEmpty());
     }
 }

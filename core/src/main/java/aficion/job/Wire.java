@@ -113,50 +113,55 @@ public record Wire(
     }
 
     public Wire withNumber(String changed) {
-        return with(changed, from, to, cut());
+        return like(id, changed, from, to);
     }
 
     public Wire withSize(WireSize changed) {
-        return with(number, from, to, new Cut(colour, changed, insulation, length, bundle, pinned));
+        return with(new Cut(colour, changed, insulation, length, pinned));
     }
 
     public Wire withLength(RunLength changed) {
-        return with(number, from, to, new Cut(colour, size, insulation, changed, bundle, pinned));
+        return with(new Cut(colour, size, insulation, changed, pinned));
     }
 
     public Wire withFrom(End changed) {
-        return with(number, changed, to, cut());
+        return like(id, number, changed, to);
     }
 
     public Wire withTo(End changed) {
-        return with(number, from, changed, cut());
+        return like(id, number, from, changed);
     }
 
     public Wire withColour(WireColour changed) {
-        return with(number, from, to, new Cut(changed, size, insulation, length, bundle, pinned));
+        return with(new Cut(changed, size, insulation, length, pinned));
     }
 
     public Wire withInsulation(Insulation changed) {
-        return with(number, from, to, new Cut(colour, size, changed, length, bundle, pinned));
-    }
-
-    public Wire withBundle(String changed) {
-        return with(
-                number,
-                from,
-                to,
-                new Cut(colour, size, insulation, length, Optional.of(changed), pinned));
+        return with(new Cut(colour, size, changed, length, pinned));
     }
 
     /** The same wire with one more of its traits settled, or left to the program again. */
     public Wire withPinned(Pinned.Trait trait, boolean held) {
         var settled = pinned.orElse(Pinned.NONE).with(trait, held);
-        return with(number, from, to, new Cut(colour, size, insulation, length, bundle, settled));
+        return with(new Cut(colour, size, insulation, length, settled));
+    }
+
+    /** Where it runs, with what, and what it has to spare there. */
+    public Laid laid() {
+        return new Laid(zone, bundle, slack);
+    }
+
+    public Wire withLaid(Laid changed) {
+        return with(changed, unguarded);
+    }
+
+    public Wire withUnguarded(Optional<Unguarded> changed) {
+        return with(laid(), changed);
     }
 
     /** The same wire with its ends named the other way round. */
     public Wire turned() {
-        return with(number, to, from, cut());
+        return like(id, number, to, from);
     }
 
     /** Another wire of the same kind, between two other ends. */
@@ -178,34 +183,47 @@ public record Wire(
                 slack);
     }
 
-    /** What is cut from a reel, and where it is laid. */
+    /** What is cut from a reel. */
     private record Cut(
             WireColour colour,
             WireSize size,
             Insulation insulation,
             RunLength length,
-            Optional<String> bundle,
             Optional<Pinned> pinned) {}
 
-    private Cut cut() {
-        return new Cut(colour, size, insulation, length, bundle, pinned);
-    }
-
-    private Wire with(String label, End one, End other, Cut cut) {
+    private Wire with(Cut cut) {
         return new Wire(
                 id,
-                label,
+                number,
                 circuit,
-                one,
-                other,
+                from,
+                to,
                 cut.colour,
                 cut.size,
                 cut.insulation,
                 cut.length,
                 zone,
                 unguarded,
-                cut.bundle,
+                bundle,
                 cut.pinned,
                 slack);
+    }
+
+    private Wire with(Laid laid, Optional<Unguarded> reason) {
+        return new Wire(
+                id,
+                number,
+                circuit,
+                from,
+                to,
+                colour,
+                size,
+                insulation,
+                length,
+                laid.zone(),
+                reason,
+                laid.bundle(),
+                pinned,
+                laid.slack());
     }
 }

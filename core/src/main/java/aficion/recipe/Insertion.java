@@ -376,9 +376,10 @@ public final class Insertion {
     private boolean chooses(Edit edit) {
         return edit instanceof Edit.FitFuse fitted && !weakens(fitted)
                 || edit instanceof Edit.MoveEnd
+                || edit instanceof Edit.Crimp
                 || edit instanceof Edit.Together(var deed, var edits)
                         && deed == Edit.Deed.MEND
-                        && edits.stream().allMatch(Edit.MoveEnd.class::isInstance)
+                        && edits.stream().allMatch(Edit.Crimp.class::isInstance)
                 || edit instanceof Edit.Refit(_, var kind) && kind instanceof GuardKind
                 || edit instanceof Edit.Exchange(var part, _, _) && job.find(part).isEmpty()
                 || edit instanceof Edit.Resize(var wire, var size)

@@ -183,7 +183,8 @@ public final class JobBuilder {
 
     /** Puts the last wire into a bundle. */
     public JobBuilder inBundle(String name) {
-        wires.add(wires.removeLast().withBundle(name));
+        var wire = wires.removeLast();
+        wires.add(wire.withLaid(wire.laid().with(Optional.of(name))));
         return this;
     }
 

@@ -115,6 +115,12 @@ public final class Speech {
         return Words.of("termination." + termination.key());
     }
 
+    /** The size of a stud as it is written on a ring. */
+    public String stud(Optional<String> stud) {
+        return stud.map(size -> size.toUpperCase(Locale.ROOT).replace('-', '.'))
+                .orElseGet(() -> Words.of("stud.unknown"));
+    }
+
     /** The fuse that guards a wire, or why there is none. */
     public String guard(Guard guard, Wire wire) {
         return switch (guard) {
@@ -238,8 +244,29 @@ public final class Speech {
             case Edit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
             case Edit.Recolour(var wire, var colour) ->
                     Words.of("edit.Recolour", number(wire), colour(colour));
+            case Edit.Crimp(var wire, var at, var termination) ->
+                    Words.of("edit.Crimp", number(wire), at, termination(termination));
             case Edit.MoveEnd(var wire, _, var end) ->
                     Words.of("edit.MoveEnd", number(wire), end.terminal());
+            case Edit.Lay(var wire, _) -> Words.of("edit.Lay", number(wire));
+            case Edit.Exempt(var wire, var reason) ->
+                    Words.of(
+                            "edit.Exempt",
+                            number(wire),
+                            reason.map(why -> Words.of("unguarded", why))
+                                    .orElseGet(() -> Words.of("unguarded.no")));
+            case Edit.Place(var part, var zone) ->
+                    Words.of("edit.Place", part, Words.of("zone", zone));
+            case Edit.StateStud(var part, var pin, var stud) ->
+                    Words.of("edit.StateStud", part, pin, stud(stud));
+            case Edit.AllowDrop(var circuit, var drops) ->
+                    Words.of("edit.AllowDrop", name(circuit), Words.of("drops", drops));
+            case Edit.SetVehicle(var vehicle) ->
+                    Words.of(
+                            "edit.SetVehicle",
+                            vehicle.name(),
+                            Math.round(vehicle.system().value()),
+                            Words.of("pole", vehicle.earthed()));
             case Edit.Insulate(var wire, var cover) ->
                     Words.of("edit.Insulate", number(wire), Words.of("insulation", cover));
             case Edit.TurnRound(var wire) -> Words.of("edit.TurnRound", number(wire));

@@ -2,6 +2,7 @@ package aficion.job.edit;
 
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
 import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
@@ -11,17 +12,22 @@ import aficion.job.GuardKind;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.Kind;
+import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Pinned;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.Unguarded;
+import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.quantity.Amps;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
@@ -214,6 +220,22 @@ public sealed interface Edit {
         }
     }
 
+    /** Lays a wire otherwise: through another place, in another bundle, with more to spare. */
+    record Lay(WireId wire, Laid laid) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withLaid(laid));
+        }
+    }
+
+    /** States why a wire may go without a guard, or that it may not. */
+    record Exempt(WireId wire, Optional<Unguarded> reason) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, found -> found.withUnguarded(reason));
+        }
+    }
+
     /** Settles a trait of a wire, or leaves it to the program again. */
     record Pin(WireId wire, Pinned.Trait trait, boolean held) implements Edit {
         @Override
@@ -227,6 +249,22 @@ public sealed interface Edit {
         @Override
         public Job apply(Job job) {
             return changed(job, wire, found -> first ? found.withFrom(end) : found.withTo(end));
+        }
+    }
+
+    /** Crimps something else to the end of a wire that sits on a terminal. */
+    record Crimp(WireId wire, Terminal at, Termination termination) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changed(job, wire, this::crimped);
+        }
+
+        private Wire crimped(Wire found) {
+            if (!found.terminals().contains(at)) {
+                throw new IllegalArgumentException("wire " + wire + " does not end on " + at);
+            }
+            var end = new End(at, termination);
+            return found.from().terminal().equals(at) ? found.withFrom(end) : found.withTo(end);
         }
     }
 
@@ -251,6 +289,22 @@ public sealed interface Edit {
         @Override
         public Job apply(Job job) {
             return changedPart(job, part, found -> found.withName(name));
+        }
+    }
+
+    /** Puts a part in another place of the vehicle. */
+    record Place(PartId part, Zone zone) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedPart(job, part, found -> found.withZone(zone));
+        }
+    }
+
+    /** States the size of the stud of a terminal, or leaves it open. */
+    record StateStud(PartId part, String pin, Optional<String> stud) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedPart(job, part, found -> found.withStud(pin, stud));
         }
     }
 
@@ -290,6 +344,14 @@ public sealed interface Edit {
         @Override
         public Job apply(Job job) {
             return changedCircuit(job, circuit, found -> found.withName(name));
+        }
+    }
+
+    /** Lets a circuit lose more volts, or less. */
+    record AllowDrop(CircuitId circuit, Circuit.Drops drops) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return changedCircuit(job, circuit, found -> found.withDrops(drops));
         }
     }
 
@@ -361,6 +423,14 @@ public sealed interface Edit {
         }
     }
 
+    /** Says otherwise what vehicle it is; its parts stay what they are. */
+    record SetVehicle(Vehicle vehicle) implements Edit {
+        @Override
+        public Job apply(Job job) {
+            return job.withVehicle(vehicle);
+        }
+    }
+
     /** Works by other house rules. */
     record SetRules(HouseRules rules) implements Edit {
         @Override
@@ -380,7 +450,9 @@ public sealed interface Edit {
         COMBINE_EARTHS,
         ADD_PART,
         IMPORT,
-        MEND
+        MEND,
+        SECOND_STUD,
+        BUS_BAR
     }
 
     /** Several edits as one step, in order. */

@@ -3,24 +3,34 @@ package aficion.job.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.Colour;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
 import aficion.job.AnyJob;
 import aficion.job.Circuit;
+import aficion.job.Circuit.Drops;
 import aficion.job.CircuitId;
 import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.Unguarded;
+import aficion.job.Vehicle;
+import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
+import aficion.quantity.Volts;
 import aficion.verb.Attempt;
 import aficion.verb.Earths;
 import aficion.verb.Leads;
@@ -56,7 +66,7 @@ class EditFuzzTest {
     private Edit edit() {
         var wire = any(job.wires());
         var part = any(job.parts());
-        return switch (random.nextInt(30)) {
+        return switch (random.nextInt(38)) {
             case 0 -> new Edit.Resize(wire.id(), WireSize.parse("4mm2").orElseThrow());
             case 1 -> new Edit.Renumber(wire.id(), "9." + random.nextInt(99));
             case 2 -> new Edit.SetLength(wire.id(), new RunLength.Measured(new Metres(2)));
@@ -98,10 +108,42 @@ class EditFuzzTest {
             case 26 -> made(Leads.exchange(job, part.id()));
             case 27 -> Placing.loose(job, "loose", part.kind());
             case 28 -> made(tried(wire.id(), part.id()));
+            case 29 -> new Edit.Lay(wire.id(), laid(wire));
+            case 30 -> new Edit.Exempt(wire.id(), some(List.of(Unguarded.values())));
+            case 31 -> new Edit.Place(part.id(), any(List.of(Zone.values())));
+            case 32 ->
+                    new Edit.StateStud(
+                            part.id(),
+                            any(part.terminals()).pin(),
+                            some(List.copyOf(Terminals.holes())));
+            case 33 -> new Edit.AllowDrop(any(job.circuits()).id(), any(List.of(Drops.values())));
+            case 34 -> new Edit.SetVehicle(vehicle());
+            case 35 -> new Edit.Insulate(wire.id(), any(List.of(Insulation.values())));
+            case 36 ->
+                    new Edit.Crimp(
+                            wire.id(),
+                            any(wire.terminals()),
+                            new Termination(any(Terminals.all()).key()));
             default ->
                     new Edit.Exchange(
                             part.id(), any(part.terminals()).pin(), any(part.terminals()).pin());
         };
+    }
+
+    private Laid laid(Wire wire) {
+        return wire.laid()
+                .in(any(List.of(Zone.values())))
+                .with(some(List.of("main", "front")))
+                .sparing(some(List.of(new Metres(0), new Metres(0.1))));
+    }
+
+    private Vehicle vehicle() {
+        var poles = List.of(Vehicle.Pole.values());
+        return new Vehicle("other", 1950, new Volts(any(List.of(6, 12, 24))), any(poles));
+    }
+
+    private <T> Optional<T> some(List<T> values) {
+        return random.nextBoolean() ? Optional.of(any(values)) : Optional.empty();
     }
 
     private CircuitId circuit() {

@@ -7,11 +7,13 @@ import aficion.size.Assessment;
 import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 
 /**
- * Prints a line for each finding: severity, rule, where, words. Ends with 1 when one is a danger.
+ * Prints a line for each finding: severity, rule, where, words, what mends it. Ends with 1 when one
+ * is a danger.
  */
 @Command(name = "check", description = "Prints what is wrong with a job, a line for each finding.")
 final class CheckCommand extends Commands.Printing {
@@ -30,7 +32,10 @@ final class CheckCommand extends Commands.Printing {
                                     Words.of("severity", first.severity()).toLowerCase(Locale.ROOT),
                                     first.rule(),
                                     speech.where(group),
-                                    speech.title(first) + ". " + speech.reason(first)));
+                                    speech.title(first) + ". " + speech.reason(first),
+                                    first.remedies().stream()
+                                            .map(speech::edit)
+                                            .collect(Collectors.joining(" | "))));
         }
         boolean danger =
                 findings.stream().anyMatch(finding -> finding.severity() == Severity.DANGER);

@@ -2,19 +2,17 @@ package aficion.desktop.field;
 
 import aficion.desktop.theme.Texts;
 import java.util.function.Predicate;
-import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 
 /**
  * A named text that is changed in place: Enter or leaving it takes what is written, Escape brings
  * the old one back. What is refused is said beneath and changes nothing.
  */
-public final class Field extends VBox {
+public final class Field extends Entry {
+    private static final double WIDTH = 104;
+
     private final TextField field;
     private final Label trouble;
     private final Predicate<String> take;
@@ -27,18 +25,21 @@ public final class Field extends VBox {
      * @param refused what is then said
      */
     public Field(String id, String name, String value, Predicate<String> take, String refused) {
-        this.value = value;
+        this(new TextField(value), name, take, refused);
+        field.setId(id);
+    }
+
+    private Field(TextField field, String name, Predicate<String> take, String refused) {
+        super(name, field, WIDTH, WIDTH);
+        this.field = field;
+        this.value = field.getText();
         this.take = take;
         this.refused = refused;
-        field = new TextField(value);
-        field.setId(id);
-        field.setAccessibleText(name);
         field.setPrefColumnCount(8);
-        field.setMinWidth(104);
-        field.setMaxWidth(104);
         trouble = Texts.wrapped("", "danger-text");
         trouble.setManaged(false);
         field.setOnAction(_ -> commit());
+        field.textProperty().addListener((_, _, _) -> note());
         field.focusedProperty()
                 .addListener((_, _, focused) -> {
                     if (!focused) {
@@ -47,16 +48,16 @@ public final class Field extends VBox {
                 });
         field.setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
-                field.setText(this.value);
+                field.setText(value);
                 say("");
                 event.consume();
             }
         });
-        var said = Texts.label(name, "figure-name");
-        said.setMinWidth(Region.USE_PREF_SIZE);
-        var row = new HBox(8, said, Texts.spring(), field);
-        row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(row, trouble);
+        getChildren().add(trouble);
+    }
+
+    private void note() {
+        pend(!field.getText().strip().equals(value));
     }
 
     private void commit() {
@@ -64,16 +65,23 @@ public final class Field extends VBox {
         if (text.equals(value)) {
             return;
         }
-        boolean taken;
-        try {
-            taken = take.test(text);
-        } catch (IllegalArgumentException notFitting) {
-            taken = false;
-        }
-        if (taken) {
-            value = text;
+        var before = value;
+        value = text;
+        boolean taken = isTaken(text);
+        if (!taken) {
+            value = before;
         }
         say(taken ? "" : refused);
+        note();
+    }
+
+    /** What is taken may put this field away, which makes it commit: by then it has. */
+    private boolean isTaken(String text) {
+        try {
+            return take.test(text);
+        } catch (IllegalArgumentException notFitting) {
+            return false;
+        }
     }
 
     private void say(String text) {

@@ -1,21 +1,37 @@
 package aficion.desktop.inspect;
 
+import aficion.catalogue.Colour;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.desktop.field.Choice;
 import aficion.desktop.field.Field;
 import aficion.desktop.field.FigureFields;
+import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Swatches;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.Circuit;
 import aficion.job.Part;
 import aficion.job.RunLength;
+import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.Unguarded;
 import aficion.job.Wire;
+import aficion.job.WireColour;
 import aficion.job.edit.Edit;
+import aficion.quantity.Metres;
 import aficion.words.Words;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
+import javafx.scene.control.ComboBox;
 import javafx.scene.layout.VBox;
 
 /**
- * What can be changed of what is chosen, in place: written figures with their units, and what takes
- * it away. What does not fit is said beside it and changes nothing.
+ * What can be changed of what is chosen, in place: written figures with their units, one of a few,
+ * and what takes it away. What does not fit is said beside it and changes nothing.
  */
 final class Changes extends VBox {
     private final Workbench bench;
@@ -25,6 +41,7 @@ final class Changes extends VBox {
         this.bench = bench;
     }
 
+    /** What a wire is cut from. */
     static Changes of(Workbench bench, Wire wire) {
         var changes = new Changes(bench);
         var id = wire.id();
@@ -33,15 +50,43 @@ final class Changes extends VBox {
                 "size",
                 wire.size().toString(),
                 text -> WireSize.parse(text).map(size -> new Edit.Resize(id, size)));
+        changes.colours(wire);
+        changes.choice(
+                "cover",
+                words(List.of(Insulation.values()), "insulation"),
+                wire.insulation(),
+                cover -> new Edit.Insulate(id, cover));
+        return changes;
+    }
+
+    /** What is at a wire's ends, and how it is laid between them. */
+    static Changes way(Workbench bench, Wire wire) {
+        var changes = new Changes(bench);
+        var laid = wire.laid();
+        changes.end("first", wire, wire.from().terminal());
+        changes.end("second", wire, wire.to().terminal());
+        changes.length(wire);
+        changes.choice(
+                "zone",
+                words(List.of(Zone.values()), "zone"),
+                wire.zone(),
+                zone -> new Edit.Lay(wire.id(), laid.in(zone)));
         changes.field(
-                "length",
-                bench.units().print(wire.length().metres()),
+                "bundle",
+                wire.bundle().orElse(""),
                 text ->
-                        bench.units()
-                                .parseLength(text)
-                                .filter(metres -> metres.value() > 0)
-                                .map(metres ->
-                                        new Edit.SetLength(id, new RunLength.Measured(metres))));
+                        Optional.of(
+                                new Edit.Lay(
+                                        wire.id(),
+                                        laid.with(Optional.of(text).filter(t -> !t.isEmpty())))));
+        if (wire.zone() == Zone.MOVING || wire.slack().isPresent()) {
+            changes.slack(wire);
+        }
+        changes.choice(
+                "unguarded",
+                some(Unguarded.values(), "unguarded", "unguarded.no"),
+                wire.unguarded(),
+                reason -> new Edit.Exempt(wire.id(), reason));
         return changes;
     }
 
@@ -54,6 +99,11 @@ final class Changes extends VBox {
                         text.isBlank()
                                 ? Optional.empty()
                                 : Optional.of(new Edit.Rename(part.id(), text)));
+        changes.choice(
+                "place",
+                words(List.of(Zone.values()), "zone"),
+                part.zone(),
+                zone -> new Edit.Place(part.id(), zone));
         changes.getChildren()
                 .add(
                         new FigureFields(
@@ -63,8 +113,147 @@ final class Changes extends VBox {
         return changes;
     }
 
+    static Changes of(Workbench bench, Terminal terminal) {
+        var changes = new Changes(bench);
+        var part = bench.job().part(terminal.part());
+        var studs = options(List.copyOf(Terminals.holes()));
+        changes.choice(
+                "stud",
+                Choices.of(studs, bench.speech()::stud),
+                part.stud(terminal.pin()),
+                stud -> new Edit.StateStud(part.id(), terminal.pin(), stud));
+        return changes;
+    }
+
+    static Changes of(Workbench bench, Circuit circuit) {
+        var changes = new Changes(bench);
+        var rules = bench.job().rules();
+        changes.choice(
+                "drops",
+                Choices.of(
+                        List.of(Circuit.Drops.values()),
+                        drops ->
+                                Words.of(
+                                        "change.drops.share",
+                                        Words.of("drops", drops),
+                                        100 * rules.drop(drops).value())),
+                circuit.drops(),
+                drops -> new Edit.AllowDrop(circuit.id(), drops));
+        return changes;
+    }
+
+    private void length(Wire wire) {
+        field(
+                "length",
+                bench.units().print(wire.length().metres()),
+                text ->
+                        bench.units()
+                                .parseLength(text)
+                                .filter(metres -> metres.value() > 0)
+                                .map(metres ->
+                                        new Edit.SetLength(
+                                                wire.id(), new RunLength.Measured(metres))));
+    }
+
+    private void slack(Wire wire) {
+        field(
+                "slack",
+                wire.slack().map(bench.units()::print).orElse(""),
+                text ->
+                        slack(text)
+                                .map(spare -> new Edit.Lay(wire.id(), wire.laid().sparing(spare))));
+    }
+
+    /** What is spared, or that nothing is said of it; empty where the text says neither. */
+    private Optional<Optional<Metres>> slack(String text) {
+        return text.isBlank()
+                ? Optional.of(Optional.empty())
+                : bench.units().parseLength(text).map(Optional::of);
+    }
+
+    private void colours(Wire wire) {
+        var colour = wire.colour();
+        var base =
+                Choices.of(
+                        List.of(Colour.values()),
+                        each -> Words.of("colour", each),
+                        each -> Optional.of(Swatches.piece(each)));
+        choice(
+                "colour",
+                base,
+                colour.base(),
+                each -> new Edit.Recolour(wire.id(), new WireColour(each, colour.tracer())));
+        ComboBox<Optional<Colour>> tracer =
+                Choices.of(
+                        options(List.of(Colour.values())),
+                        each ->
+                                each.map(found -> Words.of("colour", found))
+                                        .orElseGet(() -> Words.of("newJob.none")),
+                        each -> each.map(Swatches::piece));
+        choice(
+                "tracer",
+                tracer,
+                colour.tracer(),
+                each -> new Edit.Recolour(wire.id(), new WireColour(colour.base(), each)));
+    }
+
+    /** What is crimped to an end: what the copper fits and the stud takes, and what is there. */
+    private void end(String which, Wire wire, Terminal terminal) {
+        var now = wire.at(terminal).termination();
+        var stud = bench.job().part(terminal.part()).stud(terminal.pin());
+        var copper = wire.conductor().copper();
+        var fitting =
+                Terminals.all().stream()
+                        .filter(each ->
+                                each.key().equals(now.key())
+                                        || each.takes(copper)
+                                                && each.grips(copper)
+                                                && each.goesOn(stud))
+                        .map(each -> new Termination(each.key()))
+                        .toList();
+        var box = Choices.of(fitting, bench.speech()::termination);
+        box.setValue(now);
+        getChildren()
+                .add(
+                        new Choice<>(
+                                "change-" + which + "-end",
+                                terminal.toString(),
+                                box,
+                                chosen ->
+                                        bench.perform(
+                                                new Edit.Crimp(wire.id(), terminal, chosen))));
+    }
+
     private static Optional<Edit> number(Wire wire, String text) {
         return text.isBlank() ? Optional.empty() : Optional.of(new Edit.Renumber(wire.id(), text));
+    }
+
+    private static <E extends Enum<E>> ComboBox<E> words(List<E> values, String key) {
+        return Choices.of(values, value -> Words.of(key, value));
+    }
+
+    private static <E extends Enum<E>> ComboBox<Optional<E>> some(
+            E[] values, String key, String none) {
+        return Choices.of(
+                options(List.of(values)),
+                value -> value.map(found -> Words.of(key, found)).orElseGet(() -> Words.of(none)));
+    }
+
+    /** None, and each. */
+    private static <T> List<Optional<T>> options(List<T> values) {
+        return Stream.concat(Stream.of(Optional.<T>empty()), values.stream().map(Optional::of))
+                .toList();
+    }
+
+    private <T> void choice(String what, ComboBox<T> box, T now, Function<T, Edit> edit) {
+        box.setValue(now);
+        getChildren()
+                .add(
+                        new Choice<>(
+                                "change-" + what,
+                                Words.of("change." + what),
+                                box,
+                                chosen -> bench.perform(edit.apply(chosen))));
     }
 
     private void field(String what, String value, Function<String, Optional<? extends Edit>> read) {

@@ -35,7 +35,7 @@ final class CircuitCard extends Card {
         section(Words.of("inspect.stages"));
         stages(found);
         section(Words.of("inspect.tidy"));
-        add(VerbKeys.tidying(verbs));
+        add(Changes.of(bench, found), VerbKeys.tidying(verbs));
         section(Words.of("inspect.findings"));
         bench.assessed().get().ifPresent(assessed -> findings(assessed.of(found.id()), true));
         add(Texts.wrapped(Words.of("inspect.caution"), "caution"));

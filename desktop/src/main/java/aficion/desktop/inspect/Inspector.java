@@ -1,13 +1,15 @@
 package aficion.desktop.inspect;
 
+import aficion.desktop.field.Entry;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.working.Working;
 import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -20,6 +22,7 @@ public final class Inspector extends StackPane {
     private final Verbs verbs;
     private final Card.Workings shown;
     private final VBox body = new VBox();
+    private boolean waiting;
 
     /** Prints workings under a title. */
     public interface Printing {
@@ -59,6 +62,7 @@ public final class Inspector extends StackPane {
         var focused = getScene() == null ? null : getScene().getFocusOwner();
         boolean mine = focused != null && isInside(focused);
         var place = mine ? focused.getId() : null;
+        waiting = false;
         rebuild();
         var again = place == null ? null : body.lookup("#" + place);
         if (again != null) {
@@ -68,12 +72,33 @@ public final class Inspector extends StackPane {
         }
     }
 
-    /** New figures wait while something is being written here. */
+    /** New figures wait until what is being written or chosen here has been taken. */
     private void refreshUnlessWriting() {
-        var focused = getScene() == null ? null : getScene().getFocusOwner();
-        if (!(focused instanceof TextInputControl && isInside(focused))) {
+        var writing = writing();
+        if (writing.isEmpty()) {
             refresh();
+        } else if (!waiting) {
+            waiting = true;
+            writing.get().pendingProperty().subscribe(this::taken);
         }
+    }
+
+    private void taken(boolean pending) {
+        if (waiting && !pending) {
+            waiting = false;
+            Platform.runLater(this::refreshUnlessWriting);
+        }
+    }
+
+    /** What holds the keyboard here with something in it that has not been taken. */
+    private Optional<Entry> writing() {
+        Node at = getScene() == null ? null : getScene().getFocusOwner();
+        for (; at != null && at != this; at = at.getParent()) {
+            if (at instanceof Entry entry) {
+                return Optional.of(entry).filter(found -> found.pendingProperty().get());
+            }
+        }
+        return Optional.empty();
     }
 
     private boolean isInside(Node node) {

@@ -45,7 +45,7 @@ final class TerminalCard extends Card {
                 .ifPresent(
                         assessed -> findings(about(assessed, new Subject.OfTerminal(at)), false));
         section(Words.of("inspect.change"));
-        add(VerbKeys.changing(verbs));
+        add(Changes.of(bench, at), VerbKeys.changing(verbs));
         section(Words.of("inspect.whatIf"));
         add(VerbKeys.trying(verbs));
     }

@@ -2,8 +2,8 @@ package aficion.desktop.inspect;
 
 import aficion.catalogue.Conductors;
 import aficion.check.Subject;
+import aficion.desktop.theme.Swatches;
 import aficion.desktop.theme.Texts;
-import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.PartId;
@@ -14,11 +14,7 @@ import aficion.size.WireSizing;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import javafx.scene.Node;
-import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
 
 /** A wire: what it is, what it carries, why this size, what is wrong, what if. */
 final class WireCard extends Card {
@@ -37,7 +33,7 @@ final class WireCard extends Card {
                                 name(wire.from().terminal().part()) + " " + wire.from().terminal(),
                                 name(wire.to().terminal().part()) + " " + wire.to().terminal()),
                         "quiet"),
-                swatch(wire),
+                Swatches.of(wire.colour()),
                 Texts.wrapped(
                         String.join(
                                 ", ",
@@ -56,10 +52,7 @@ final class WireCard extends Card {
         section(Words.of("inspect.whatIf"));
         add(VerbKeys.trying(verbs), new WhatIf(bench, wire.id()));
         section(Words.of("inspect.ends"));
-        add(
-                Texts.wrapped(speech.ends(wire)),
-                Texts.figure(Words.of("inspect.length"), speech.length(wire.length())),
-                Texts.figure(Words.of("inspect.runs"), Words.of("zone", wire.zone())));
+        add(Changes.way(bench, wire));
         assessment()
                 .ifPresent(found ->
                         add(
@@ -76,29 +69,6 @@ final class WireCard extends Card {
 
     private Optional<WireSizing> sizing(Wire wire) {
         return assessment().flatMap(found -> found.sizing(wire.id()));
-    }
-
-    private static Node swatch(Wire wire) {
-        var swatch = new Region();
-        swatch.getStyleClass().add("swatch");
-        var base = web(Theme.colour(wire.colour().base()));
-        var middle = wire.colour().tracer().map(tracer -> web(Theme.colour(tracer))).orElse(base);
-        swatch.setStyle(
-                "-fx-background-color: -case, "
-                        + base
-                        + ", "
-                        + middle
-                        + "; -fx-background-insets: 0, 1, 3 1 3 1;");
-        return swatch;
-    }
-
-    private static String web(Color colour) {
-        return String.format(
-                Locale.ROOT,
-                "rgb(%d,%d,%d)",
-                Math.round(colour.getRed() * 255),
-                Math.round(colour.getGreen() * 255),
-                Math.round(colour.getBlue() * 255));
     }
 
     private void sized(Wire wire, WireSizing sizing) {

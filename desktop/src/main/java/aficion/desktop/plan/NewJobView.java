@@ -8,7 +8,6 @@ import aficion.job.Circuit;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.Vehicle;
-import aficion.quantity.Volts;
 import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Proposal;
 import aficion.recipe.Recipe;
@@ -17,16 +16,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
@@ -39,23 +35,14 @@ import javafx.scene.layout.VBox;
  * it, each to be left out at will. They go in one after the other, each a step to undo.
  */
 public final class NewJobView extends BorderPane {
-    private static final int OLDEST = 1885;
-    private static final int NEWEST = 2100;
-
     private final Workbench bench;
     private final Runnable close;
-    private final TextField name = new TextField();
-    private final TextField year = new TextField("1960");
-    private final ComboBox<Vehicle.Sort> sort = box("newJob.sort", Vehicle.Sort.values());
-    private final ComboBox<Double> volts =
-            wide(Choices.of(List.of(6.0, 12.0, 24.0), each -> Words.of("newJob.volts", each)));
-    private final ComboBox<Vehicle.Pole> pole = box("newJob.pole", Vehicle.Pole.values());
+    private final VehicleForm vehicle = new VehicleForm("new-job");
     private final ComboBox<Optional<Recipe>> charging = source(Recipe.Group.CHARGING);
     private final ComboBox<Optional<Recipe>> ignition = source(Recipe.Group.IGNITION);
     private final RulesForm rules = new RulesForm(HouseRules.USUAL, this::answered);
     private final VBox circuits = new VBox(4);
     private final List<CheckBox> ticks = new ArrayList<>();
-    private final Label trouble = Texts.wrapped("", "danger-text");
     private final ProgressBar progress = new ProgressBar(0);
     private final Button begin;
     private List<Proposal> usual = List.of();
@@ -72,16 +59,9 @@ public final class NewJobView extends BorderPane {
         begin.setDefaultButton(true);
         progress.setMaxWidth(Double.MAX_VALUE);
         progress.setVisible(false);
-        name.setId("new-job-name");
-        year.setId("new-job-year");
-        sort.setId("new-job-sort");
-        volts.setId("new-job-volts");
-        pole.setId("new-job-pole");
-        trouble.setId("new-job-trouble");
-        volts.getSelectionModel().select(12.0);
         charging.setId("new-job-charging");
         ignition.setId("new-job-ignition");
-        sort.valueProperty().addListener((_, _, _) -> propose());
+        vehicle.sort().addListener((_, _, _) -> propose());
         charging.valueProperty().addListener((_, _, chosen) -> exchange(chosen));
         ignition.valueProperty().addListener((_, _, chosen) -> exchange(chosen));
         setLeft(form());
@@ -91,16 +71,7 @@ public final class NewJobView extends BorderPane {
 
     /** Puts the keyboard where writing begins. */
     public void ready() {
-        name.requestFocus();
-    }
-
-    private static <T extends Enum<T>> ComboBox<T> box(String key, T[] values) {
-        return wide(Choices.of(List.of(values), value -> Words.of(key, value)));
-    }
-
-    private static <T> ComboBox<T> wide(ComboBox<T> box) {
-        box.setMaxWidth(Double.MAX_VALUE);
-        return box;
+        vehicle.ready();
     }
 
     /** The recipes of a group, and none. */
@@ -110,7 +81,7 @@ public final class NewJobView extends BorderPane {
                 .filter(recipe -> recipe.group() == group)
                 .forEach(recipe -> choices.add(Optional.of(recipe)));
         choices.add(Optional.empty());
-        return wide(
+        return VehicleForm.wide(
                 Choices.of(
                         choices,
                         recipe -> recipe.map(Recipe::name).orElse(Words.of("newJob.none"))));
@@ -125,26 +96,17 @@ public final class NewJobView extends BorderPane {
                 new VBox(
                         10,
                         Texts.label(Words.of("newJob.title"), "sheet-title"),
-                        asked("newJob.name", name),
-                        asked("newJob.year", year),
-                        asked("newJob.sort", sort),
-                        asked("newJob.volts.ask", volts),
-                        asked("newJob.pole", pole),
-                        asked("newJob.charging", charging),
-                        asked("newJob.ignition", ignition),
+                        vehicle,
+                        VehicleForm.asked("newJob.charging", charging),
+                        VehicleForm.asked("newJob.ignition", ignition),
                         Texts.wrapped(Words.of("newJob.rulesToo"), "quiet"));
         box.getStyleClass().add("recipe-head");
-        var foot = new VBox(8, trouble, progress, bottom);
+        var foot = new VBox(8, vehicle.trouble(), progress, bottom);
         foot.getStyleClass().add("recipe-head");
         var pane = new BorderPane(scroll(box));
         pane.setBottom(foot);
         pane.getStyleClass().addAll("recipe-choice", "new-job-form");
         return pane;
-    }
-
-    private static VBox asked(String key, Node field) {
-        field.setAccessibleText(Words.of(key));
-        return new VBox(3, Texts.label(Words.of(key), "figure-name"), field);
     }
 
     /** The circuits to begin with and the rules of the house, one before the other. */
@@ -190,17 +152,22 @@ public final class NewJobView extends BorderPane {
 
     /** Proposes anew where the house now asks for other circuits. */
     private void answered() {
-        if (!RecipeBook.proposals(sort.getValue(), rules.practice()).equals(usual)) {
+        if (!usual().equals(usual)) {
             propose();
         }
     }
 
     private void propose() {
-        usual = RecipeBook.proposals(sort.getValue(), rules.practice());
+        usual = usual();
         proposals = new ArrayList<>(usual);
         charging.setValue(proposed(Recipe.Group.CHARGING));
         ignition.setValue(proposed(Recipe.Group.IGNITION));
         list();
+    }
+
+    /** What is usual for a vehicle of the kind that is chosen; here one always is. */
+    private List<Proposal> usual() {
+        return RecipeBook.proposals(vehicle.sort().getValue().orElseThrow(), rules.practice());
     }
 
     private Optional<Recipe> proposed(Recipe.Group group) {
@@ -256,45 +223,19 @@ public final class NewJobView extends BorderPane {
         }
     }
 
-    private OptionalInt writtenYear() {
-        try {
-            int written = Integer.parseInt(year.getText().strip());
-            return written >= OLDEST && written <= NEWEST
-                    ? OptionalInt.of(written)
-                    : OptionalInt.empty();
-        } catch (NumberFormatException noNumber) {
-            return OptionalInt.empty();
-        }
+    private void begin() {
+        vehicle.vehicle().ifPresent(this::begin);
     }
 
-    private void begin() {
-        if (name.getText().isBlank()) {
-            trouble.setText(Words.of("newJob.noName"));
-            name.requestFocus();
-            return;
-        }
-        var built = writtenYear();
-        if (built.isEmpty()) {
-            trouble.setText(Words.of("newJob.noYear", OLDEST, NEWEST));
-            year.requestFocus();
-            return;
-        }
+    private void begin(Vehicle known) {
         var wanted = new ArrayList<Proposal>();
         for (int i = 0; i < proposals.size(); i++) {
             if (ticks.get(i).isSelected()) {
                 wanted.add(proposals.get(i));
             }
         }
-        var vehicle =
-                new Vehicle(
-                        name.getText().strip(),
-                        built.getAsInt(),
-                        new Volts(volts.getValue()),
-                        pole.getValue(),
-                        Optional.of(sort.getValue()));
-        bench.take(Job.empty(vehicle, rules.rules(vehicle)));
+        bench.take(Job.empty(known, rules.rules(known)));
         begin.setDisable(true);
-        trouble.setText("");
         progress.setVisible(true);
         put(wanted, 0, new ArrayList<>());
     }
@@ -312,7 +253,7 @@ public final class NewJobView extends BorderPane {
             if (left.isEmpty()) {
                 close.run();
             } else {
-                trouble.setText(Words.of("newJob.left", String.join(", ", left)));
+                vehicle.trouble().setText(Words.of("newJob.left", String.join(", ", left)));
             }
             return;
         }

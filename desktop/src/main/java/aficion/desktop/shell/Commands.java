@@ -49,6 +49,7 @@ final class Commands {
                         bench.focus()
                                 .get()
                                 .ifPresent(id -> bench.perform(new Edit.RemoveCircuit(id))));
+        add("menu.vehicle", Group.JOB, "", shell::vehicle);
         add("menu.rules", Group.JOB, "Shortcut+R", shell::rules);
         add("menu.keepRecipe", Group.JOB, "", shell::keepRecipe);
         add("menu.undo", Group.JOB, "Shortcut+Z", bench::undo);

@@ -10,6 +10,7 @@ import aficion.desktop.plan.NewJobView;
 import aficion.desktop.plan.RecipesView;
 import aficion.desktop.plan.RulesView;
 import aficion.desktop.plan.ShelfView;
+import aficion.desktop.plan.VehicleView;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Selection;
@@ -31,6 +32,7 @@ import javafx.application.Platform;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -236,6 +238,15 @@ public final class Shell extends BorderPane {
         }
     }
 
+    /** Says otherwise what vehicle the job is on. */
+    void vehicle() {
+        if (!isTakenOver()) {
+            var view = new VehicleView(bench, this::back);
+            takeOver(view);
+            view.ready();
+        }
+    }
+
     /** Does something on the drawing, which is shown for it. */
     void onTrace(Consumer<TraceView> action) {
         if (middle.getChildren().isEmpty() || middle.getChildren().getFirst() != trace) {
@@ -330,7 +341,9 @@ public final class Shell extends BorderPane {
     }
 
     private void pressed(KeyEvent event) {
-        boolean writing = event.getTarget() instanceof TextInputControl;
+        boolean writing =
+                event.getTarget() instanceof TextInputControl
+                        || event.getTarget() instanceof ComboBox<?> box && box.isShowing();
         boolean first = held.add(event.getCode());
         var command = commands.pressed(event, writing, isTakenOver());
         if (event.getCode() == KeyCode.ESCAPE && escape(writing)) {

@@ -40,7 +40,7 @@ final class TopBar extends HBox {
 
     private final Workbench bench;
     private final JobFiles files;
-    private final Label job = Texts.label("", "job-name");
+    private final Button job;
     private final Label vehicle = Texts.label("", "quiet");
     private final Label saved = Texts.label("", "quiet");
     private final Button undo;
@@ -59,6 +59,8 @@ final class TopBar extends HBox {
         redo.setId("redo");
         undo.setMaxWidth(236);
         redo.setMinWidth(USE_PREF_SIZE);
+        job = Texts.button("", "job-name", commands.get("menu.vehicle").action());
+        job.setId("job-name");
         job.setMinWidth(NAME);
         saved.setMinWidth(USE_PREF_SIZE);
         var brand = Texts.label(Words.of("app.name"), "brand");

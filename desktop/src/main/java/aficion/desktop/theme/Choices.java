@@ -1,8 +1,10 @@
 package aficion.desktop.theme;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.collections.FXCollections;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 
@@ -12,29 +14,39 @@ public final class Choices {
 
     /** A box that says each value in words; the first is chosen. */
     public static <T> ComboBox<T> of(List<T> values, Function<T, String> words) {
+        return of(values, words, _ -> Optional.empty());
+    }
+
+    /** A box that says each value in words and shows a small picture before them. */
+    public static <T> ComboBox<T> of(
+            List<T> values, Function<T, String> words, Function<T, Optional<Node>> picture) {
         var box = new ComboBox<>(FXCollections.observableList(values));
-        box.setCellFactory(_ -> cell(words));
-        box.setButtonCell(cell(words));
+        box.setCellFactory(_ -> new Cell<>(words, picture));
+        box.setButtonCell(new Cell<>(words, picture));
         box.getSelectionModel().selectFirst();
         return box;
     }
 
     /** A cell of a list that says its value in words. */
     public static <T> ListCell<T> cell(Function<T, String> words) {
-        return new Cell<>(words);
+        return new Cell<>(words, _ -> Optional.empty());
     }
 
     private static final class Cell<T> extends ListCell<T> {
         private final Function<T, String> words;
+        private final Function<T, Optional<Node>> picture;
 
-        Cell(Function<T, String> words) {
+        Cell(Function<T, String> words, Function<T, Optional<Node>> picture) {
             this.words = words;
+            this.picture = picture;
         }
 
         @Override
         protected void updateItem(T value, boolean empty) {
             super.updateItem(value, empty);
-            setText(empty || value == null ? null : words.apply(value));
+            boolean nothing = empty || value == null;
+            setText(nothing ? null : words.apply(value));
+            setGraphic(nothing ? null : picture.apply(value).orElse(null));
         }
     }
 }

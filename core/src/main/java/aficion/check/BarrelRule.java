@@ -1,0 +1,110 @@
+package aficion.check;
+
+import aficion.catalogue.Terminals;
+import aficion.catalogue.Terminals.Family;
+import aficion.catalogue.Terminals.Fitting;
+import aficion.job.End;
+import aficion.job.Job;
+import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.quantity.SquareMillimetres;
+import aficion.size.Assessment;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * What is crimped together into one barrel: more copper than it takes bursts it, less than it grips
+ * pulls out (HANDBOOK section 8). Rings stack and joints have a side for each wire: there every
+ * wire is alone.
+ */
+final class BarrelRule implements Rule {
+    /** What the ring takes that wires are given which no blade takes together, mm². */
+    private static final double RING = 16;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var job = assessment.job();
+        return Stream.concat(
+                job.parts().stream()
+                        .flatMap(part -> part.terminals().stream())
+                        .flatMap(terminal -> overfull(job, terminal).stream()),
+                job.wires().stream()
+                        .flatMap(wire ->
+                                Stream.of(wire.from(), wire.to())
+                                        .flatMap(end -> loose(job, wire, end).stream())));
+    }
+
+    /** The wires that share the barrel of a terminal. */
+    private static List<Wire> sharing(Job job, Terminal terminal) {
+        return job.wiresAt(terminal).stream()
+                .filter(wire -> fitting(wire, terminal).family().isBarrel())
+                .toList();
+    }
+
+    private static Fitting fitting(Wire wire, Terminal terminal) {
+        return wire.at(terminal).termination().fitting();
+    }
+
+    private static SquareMillimetres copper(List<Wire> wires) {
+        return new SquareMillimetres(
+                wires.stream().mapToDouble(wire -> wire.conductor().copper().value()).sum());
+    }
+
+    private static Optional<Finding> overfull(Job job, Terminal terminal) {
+        var wires = sharing(job, terminal);
+        var copper = copper(wires);
+        return wires.stream()
+                .map(wire -> fitting(wire, terminal))
+                .max(Comparator.comparing(fitting -> fitting.takes().value()))
+                .filter(fitting -> wires.size() > 1 && !fitting.takes(copper))
+                .map(fitting ->
+                        new FitFinding.BarrelOverfull(
+                                terminal.part(),
+                                terminal,
+                                copper,
+                                fitting.takes(),
+                                roomier(job, terminal, copper)));
+    }
+
+    /** One blade that takes them all; else a ring each, which stack. */
+    private static List<Edit> roomier(Job job, Terminal terminal, SquareMillimetres copper) {
+        boolean sealed = job.part(terminal.part()).zone().isWet();
+        return Terminals.all().stream()
+                .filter(each -> each.sealed() || !sealed)
+                .filter(each ->
+                        each.family() == Family.BLADE && each.takes(copper)
+                                || each.family() == Family.RING && each.takes().value() >= RING)
+                .limit(1)
+                .<Edit>map(each ->
+                        new Edit.Together(
+                                Edit.Deed.MEND,
+                                sharing(job, terminal).stream()
+                                        .<Edit>map(wire ->
+                                                new Edit.Crimp(
+                                                        wire.id(),
+                                                        terminal,
+                                                        new Termination(each.key())))
+                                        .toList()))
+                .toList();
+    }
+
+    private static Optional<Finding> loose(Job job, Wire wire, End end) {
+        var fitting = end.termination().fitting();
+        var shared = sharing(job, end.terminal());
+        var copper = shared.contains(wire) ? copper(shared) : wire.conductor().copper();
+        return fitting.grips(copper)
+                ? Optional.empty()
+                : Optional.of(
+                        new FitFinding.EndTooLarge(
+                                wire.id(),
+                                end.terminal(),
+                                end.termination(),
+                                copper,
+                                fitting.least(),
+                                LargerEnd.of(job, wire, end, each -> true)));
+    }
+}
