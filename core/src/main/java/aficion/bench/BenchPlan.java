@@ -112,7 +112,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
         /** One step for each live net: the first terminal of wires that hang together. */
         private void isolation() {
-            Map<WireId, Guard> guards = Guards.of(job);
+            Map<WireId, Guard> guards = Guards.in(job).ofWires();
             var measured = new HashSet<Terminal>();
             for (var wire : wires) {
                 boolean live = !(guards.get(wire.id()) instanceof Guard.EarthSide);

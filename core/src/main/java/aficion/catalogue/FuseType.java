@@ -95,6 +95,11 @@ public enum FuseType {
         return properties().band().seconds(Math.abs(amps) / marking.value(), edge);
     }
 
+    /** The current below which a fuse of that marking has no time at all. */
+    public Amps timedFrom(Amps marking) {
+        return new Amps(properties().band().begins() * marking.value());
+    }
+
     /** The resistance of a whole fuse, from the volts it loses at its marking (typical). */
     public Ohms resistance(Amps marking) {
         return new Ohms(properties().drop() / marking.value());

@@ -45,6 +45,11 @@ public final class TimeBand {
         return band;
     }
 
+    /** The multiple of the marking below which there is no time. */
+    double begins() {
+        return multiples[0];
+    }
+
     /** Seconds at a multiple of the marking; infinite where there is no time. */
     double seconds(double multiple, Edge edge) {
         return switch (edge) {

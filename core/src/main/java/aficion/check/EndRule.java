@@ -183,7 +183,8 @@ final class EndRule implements Rule {
         return job.wiresAt(post).stream()
                 .filter(wire -> assessment.guard(wire.id()) instanceof Guard.Unguarded)
                 .filter(wire ->
-                        Guards.next(job, wire)
+                        Guards.in(job)
+                                .next(wire)
                                 .filter(fuse -> fuse.carries().value() <= ACCESSORY)
                                 .isPresent())
                 .toList();

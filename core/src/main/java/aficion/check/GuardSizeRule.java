@@ -56,7 +56,8 @@ final class GuardSizeRule implements Rule {
     /** A lead without a guard before the guard it ends at, and never a thinner one. */
     private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
         return assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded
-                ? Guards.next(assessment.job(), sizing.wire())
+                ? Guards.in(assessment.job())
+                        .next(sizing.wire())
                         .flatMap(fuse ->
                                 melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)))
                 : Optional.empty();

@@ -54,13 +54,13 @@ final class NoGuardRule implements Rule {
     /** A lead that another unguarded and unstated lead feeds is mended with that one. */
     private static boolean nearestToSource(Assessment assessment, Wire wire) {
         var job = assessment.job();
-        var near = Guards.fed(job, wire).terminal();
+        var near = Guards.in(job).fed(wire).terminal();
         return job.wiresAt(near).stream()
                 .filter(feed -> !feed.id().equals(wire.id()))
                 .noneMatch(feed ->
                         feed.unguarded().isEmpty()
                                 && assessment.guard(feed.id()) instanceof Guard.Unguarded
-                                && !Guards.fed(job, feed).terminal().equals(near));
+                                && !Guards.in(job).fed(feed).terminal().equals(near));
     }
 
     static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
@@ -78,7 +78,7 @@ final class NoGuardRule implements Rule {
 
     private static Edit insert(Job job, Wire wire, FuseType type, Amps marking) {
         var fuse = NewNames.part(job, "F", wire.zone(), new GuardKind.Fuse(type, marking));
-        var near = Guards.fed(job, wire);
+        var near = Guards.in(job).fed(wire);
         var lead =
                 new Wire(
                         NewNames.wire(job),

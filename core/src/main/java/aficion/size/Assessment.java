@@ -38,7 +38,7 @@ public record Assessment(
                 solver.netlist(),
                 worst,
                 Sizing.of(job, worst),
-                Guards.of(job),
+                Guards.in(job).ofWires(),
                 bundles(job, worst));
     }
 
@@ -58,12 +58,12 @@ public record Assessment(
 
     /** The fuse that a short lead ends at, which bounds its load. */
     public Optional<Guard.Fitted> ending(Wire wire) {
-        return Guards.ending(job, wire, guards.get(wire.id()));
+        return Guards.in(job).ending(wire, guards.get(wire.id()));
     }
 
     /** What a lead leads to away from the source, up to the next guards. */
     public Set<Terminal> beyond(Wire wire) {
-        return Guards.beyond(job, wire).terminals();
+        return Guards.in(job).beyond(wire).terminals();
     }
 
     /**
@@ -72,7 +72,7 @@ public record Assessment(
      */
     public Optional<Guard.Fitted> returned(Wire wire) {
         return worst.returns(netlist.branch(wire))
-                ? Guards.first(job).stream()
+                ? Guards.in(job).first().stream()
                         .max(Comparator.comparingDouble(fuse -> fuse.carries().value()))
                 : Optional.empty();
     }

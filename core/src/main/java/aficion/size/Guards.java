@@ -4,6 +4,7 @@ import aficion.job.End;
 import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
+import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -20,6 +21,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -35,15 +37,23 @@ public final class Guards {
 
     private final Job job;
     private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
+    private final Map<PartId, Part> parts = new HashMap<>();
+    private final Map<Terminal, Inside> insides = new HashMap<>();
     private final Map<WireId, Guard> guards = new HashMap<>();
 
     private Guards(Job job) {
         this.job = job;
+        job.parts().forEach(part -> parts.put(part.id(), part));
         for (var wire : job.wires()) {
             wire.terminals()
                     .forEach(terminal ->
                             wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire));
         }
+    }
+
+    /** The guards of a job, to be asked about on one thread. */
+    public static Guards in(Job job) {
+        return new Guards(job);
     }
 
     /** A guard that what is asked of it opens. */
@@ -66,19 +76,15 @@ public final class Guards {
     }
 
     /** The guards that nothing guards: those nearest to the live poles. */
-    static List<Guard.Fitted> first(Job job) {
-        var found = new Guards(job);
-        return found.reach(found.liveTerminals()).fuses.stream()
-                .map(Crossing::fuse)
-                .distinct()
-                .toList();
+    List<Guard.Fitted> first() {
+        return reach(liveTerminals()).fuses.stream().map(Crossing::fuse).distinct().toList();
     }
 
     /**
      * The one guard an unguarded lead leads to, by way of joints; empty where it serves several.
      */
-    public static Optional<Guard.Fitted> next(Job job, Wire wire) {
-        var fuses = beyond(job, wire).guards();
+    public Optional<Guard.Fitted> next(Wire wire) {
+        var fuses = beyond(wire).guards();
         return fuses.size() == 1 ? Optional.of(fuses.getFirst()) : Optional.empty();
     }
 
@@ -86,15 +92,15 @@ public final class Guards {
      * The fuse that a short lead ends at, which bounds its load: within reach of what feeds it
      * (HANDBOOK section 2), so that a short is all that can harm it.
      */
-    public static Optional<Guard.Fitted> ending(Job job, Wire wire, Guard guard) {
+    public Optional<Guard.Fitted> ending(Wire wire, Guard guard) {
         if (wire.length().metres().value() > REACH) {
             return Optional.empty();
         }
         return wire.terminals().stream()
                 .flatMap(end ->
-                        job.part(end.part()).kind().seats().stream()
+                        part(end).kind().seats().stream()
                                 .filter(seat -> seat.meets(end.pin()))
-                                .map(seat -> Guard.Fitted.of(job.part(end.part()), seat)))
+                                .map(seat -> Guard.Fitted.of(part(end), seat)))
                 .filter(fuse ->
                         !(guard instanceof Guard.Guarded(var fuses) && fuses.contains(fuse)))
                 .findFirst();
@@ -107,11 +113,10 @@ public final class Guards {
      * What a live lead leads to, on the side away from the source, through joints and contacts as
      * if closed, up to the next guards; nothing where both its sides come to the source.
      */
-    static Beyond beyond(Job job, Wire wire) {
-        var found = new Guards(job);
-        var live = found.liveTerminals();
+    Beyond beyond(Wire wire) {
+        var live = Set.copyOf(liveTerminals());
         return Stream.of(wire.to(), wire.from())
-                .map(end -> found.reachWithout(wire, end.terminal()))
+                .map(end -> reachWithout(wire, end.terminal(), live))
                 .filter(side -> side.terminals.stream().noneMatch(live::contains))
                 .findFirst()
                 .map(side ->
@@ -122,30 +127,45 @@ public final class Guards {
     }
 
     /** The end of an unguarded lead that the source feeds; its first where both are fed. */
-    public static End fed(Job job, Wire wire) {
-        var found = new Guards(job);
-        var live = found.liveTerminals();
-        return found.reachWithout(wire, wire.from().terminal()).terminals.stream()
+    public End fed(Wire wire) {
+        var live = Set.copyOf(liveTerminals());
+        return reachWithout(wire, wire.from().terminal(), live).terminals.stream()
                         .anyMatch(live::contains)
                 ? wire.from()
                 : wire.to();
     }
 
-    private Reach reachWithout(Wire wire, Terminal start) {
+    /** What a terminal is joined to without a wire, as far as to a live pole. */
+    private Reach reachWithout(Wire wire, Terminal start, Set<Terminal> live) {
         wire.terminals().forEach(end -> wiresAt.get(end).remove(wire));
-        var reach = reach(List.of(start));
+        var reach = reach(List.of(start), live);
         wire.terminals().forEach(end -> wiresAt.get(end).add(wire));
         return reach;
     }
 
-    /** The guard of every wire of a job. */
-    public static Map<WireId, Guard> of(Job job) {
-        var found = new Guards(job);
-        found.atEarth();
-        found.liveSide();
-        found.earthSide();
-        job.wires().forEach(wire -> found.guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
-        return Map.copyOf(found.guards);
+    /** The guard of every wire. */
+    public Map<WireId, Guard> ofWires() {
+        follow();
+        return Map.copyOf(guards);
+    }
+
+    /** The guard of one wire. */
+    public Guard of(Wire wire) {
+        follow();
+        return Objects.requireNonNull(guards.get(wire.id()));
+    }
+
+    private void follow() {
+        if (guards.isEmpty()) {
+            atEarth();
+            liveSide();
+            earthSide();
+            job.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
+        }
+    }
+
+    private Part part(Terminal terminal) {
+        return Objects.requireNonNull(parts.get(terminal.part()));
     }
 
     private void liveSide() {
@@ -227,25 +247,47 @@ public final class Guards {
     /** A fuse met from one side, and the terminal on its other. */
     private record Crossing(Guard.Fitted fuse, Terminal beyond) {}
 
+    /** What a terminal leads to inside its part: other terminals, and through fuses. */
+    private record Inside(List<Terminal> joined, List<Crossing> crossings) {}
+
     private record Reach(Set<Terminal> terminals, Set<WireId> wires, Set<Crossing> fuses) {}
 
     private Reach reach(Collection<Terminal> starts) {
+        return reach(starts, Set.of());
+    }
+
+    /** What terminals are joined to, at the least until one of those is found. */
+    private Reach reach(Collection<Terminal> starts, Set<Terminal> until) {
         var found =
                 new Reach(
                         new LinkedHashSet<>(starts), new LinkedHashSet<>(), new LinkedHashSet<>());
         var open = new ArrayDeque<>(starts);
         while (!open.isEmpty()) {
             var terminal = open.remove();
-            var part = job.part(terminal.part());
-            var next = new ArrayList<Terminal>(throughPart(part, terminal.pin()));
+            if (until.contains(terminal)) {
+                return found;
+            }
+            var inside = insides.computeIfAbsent(terminal, this::inside);
             for (var wire : wiresAt.getOrDefault(terminal, List.of())) {
                 found.wires.add(wire.id());
-                next.addAll(wire.terminals());
+                add(wire.from().terminal(), found, open);
+                add(wire.to().terminal(), found, open);
             }
-            found.fuses.addAll(crossings(part, terminal.pin()));
-            next.stream().filter(found.terminals::add).forEach(open::add);
+            inside.joined.forEach(other -> add(other, found, open));
+            found.fuses.addAll(inside.crossings);
         }
         return found;
+    }
+
+    private static void add(Terminal next, Reach found, Collection<Terminal> open) {
+        if (found.terminals.add(next)) {
+            open.add(next);
+        }
+    }
+
+    private Inside inside(Terminal terminal) {
+        var part = part(terminal);
+        return new Inside(throughPart(part, terminal.pin()), crossings(part, terminal.pin()));
     }
 
     /**

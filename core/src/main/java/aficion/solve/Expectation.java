@@ -4,7 +4,7 @@ package aficion.solve;
  * What would become of a network if a straight branch that conducts had another conductance and
  * everything else kept its slope (Sherman, Morrison): good for telling what does not matter. The
  * change is counted twice, for doubt. To be asked before anything has moved since the volts were
- * found.
+ * found: first {@link #at} a branch, then {@link #of} each conductance it may have.
  */
 public final class Expectation {
     /** How many times a change is counted that is only expected. */
@@ -16,6 +16,8 @@ public final class Expectation {
     private final Network network;
     private final double[] change;
     private final double[] expected;
+    private int branch;
+    private double seen;
 
     public Expectation(Network network) {
         this.network = network;
@@ -23,17 +25,23 @@ public final class Expectation {
         expected = new double[change.length];
     }
 
-    /**
-     * Works out the expected volts.
-     *
-     * @return false where they cannot be told, since the branch is the only way
-     */
-    public boolean of(int branch, double conductance) {
+    /** Asks about a branch. */
+    public void at(int asked) {
+        branch = asked;
         int a = network.netlist().a(branch);
         int b = network.netlist().b(branch);
         network.respond(a, b, change);
+        seen = change[a] - change[b];
+    }
+
+    /**
+     * Works out the expected volts were that branch of that conductance.
+     *
+     * @return false where they cannot be told, since the branch is the only way
+     */
+    public boolean of(double conductance) {
         double more = conductance - network.slope(branch);
-        double remains = 1 + more * (change[a] - change[b]);
+        double remains = 1 + more * seen;
         if (!(remains > ONLY_WAY)) {
             return false;
         }

@@ -99,6 +99,17 @@ final class Works {
         return Math.abs(amps.applyAsDouble(work.branch())) / work.rated();
     }
 
+    /** Whether a needle has moved with those amps in the branches, to rest or elsewhere. */
+    boolean moved(IntToDoubleFunction amps) {
+        for (int i = 0; i < before.length; i++) {
+            if (works.get(i).sort() == Sort.POINTS
+                    && Math.abs(share(amps, i) - before[i]) > MOVED) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** What has become of everything, with those amps in the branches. */
     void compare(IntToDoubleFunction amps, List<Consequence> found) {
         for (int i = 0; i < before.length; i++) {

@@ -180,7 +180,7 @@ class SizingTest {
     }
 
     private static Map<WireId, Guard> guards(Job job) {
-        return Guards.of(job);
+        return Guards.in(job).ofWires();
     }
 
     @Test

@@ -35,7 +35,8 @@ class ExpectationTest {
         int joint = wire("w3");
         int feed = wire("w2");
         double before = network.amps(feed);
-        assertThat(expectation.of(joint, 1 / 0.2)).isTrue();
+        expectation.at(joint);
+        assertThat(expectation.of(1 / 0.2)).isTrue();
         double expected = expectation.amps(feed);
 
         network.disturb(joint, 1 / 0.2, 0, 0);
@@ -52,7 +53,8 @@ class ExpectationTest {
         int load = TWO_LOADS.inside(new PartId("X2")).get("body");
 
         assertThat(network.amps(load)).isGreaterThan(2);
-        assertThat(expectation.of(wire("w3"), 0)).isTrue();
+        expectation.at(wire("w3"));
+        assertThat(expectation.of(0)).isTrue();
         assertThat(expectation.amps(load)).isZero();
     }
 

@@ -1,0 +1,119 @@
+package aficion.sweep;
+
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.quantity.Seconds;
+import aficion.size.Guard;
+import aficion.size.Guards;
+import aficion.size.ShortCircuit;
+import aficion.solve.Network;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What every wire stands, and which passes its limit first with what flows in a network. */
+final class Scorching {
+    /** A current that has not grown by as much is not the fault's. */
+    private static final double GROWN = 1.5;
+
+    private final Network network;
+    private final Limits limits;
+    private final double[] before;
+
+    /**
+     * What the wires of a job stand, in its order: the same in every state.
+     *
+     * @param overload what each is overloaded with at the most before a guard opens, amps
+     */
+    record Limits(WireId[] wires, int[] branches, ShortCircuit[] stands, double[] overload) {
+        static Limits of(Netlist netlist) {
+            var job = netlist.job();
+            var guards = Guards.in(job);
+            var stands = job.wires().stream().map(ShortCircuit::of).toArray(ShortCircuit[]::new);
+            var overload = new double[stands.length];
+            for (int i = 0; i < stands.length; i++) {
+                overload[i] =
+                        bounds(guards, job.wires().get(i))
+                                .mapToDouble(stands[i]::overload)
+                                .max()
+                                .orElse(0);
+            }
+            return new Limits(
+                    job.wires().stream().map(Wire::id).toArray(WireId[]::new),
+                    job.wires().stream().mapToInt(netlist::branch).toArray(),
+                    stands,
+                    overload);
+        }
+    }
+
+    Scorching(Network network, Limits limits) {
+        this.network = network;
+        this.limits = limits;
+        this.before = new double[limits.branches.length];
+    }
+
+    /** The guards that bound what a wire is overloaded with: its own, or the one it leads to. */
+    private static Stream<Guard.Fitted> bounds(Guards guards, Wire wire) {
+        var guard = guards.of(wire);
+        var own = guard instanceof Guard.Unguarded ? guards.next(wire) : guard.fuse();
+        return Stream.concat(own.stream(), guards.ending(wire, guard).stream());
+    }
+
+    /** Remembers what every wire carries before the faults. */
+    void remember() {
+        for (int i = 0; i < before.length; i++) {
+            before[i] = Math.abs(network.amps(limits.branches[i]));
+        }
+    }
+
+    private double amps(int wire, Chafe chafe) {
+        return limits.branches[wire] == chafe.branch() && chafe.isHalved(network)
+                ? chafe.halves(network)
+                : Math.abs(network.amps(limits.branches[wire]));
+    }
+
+    /**
+     * The wire that passes its limit first within a time.
+     *
+     * @param within seconds
+     * @param chafe what lies bare meanwhile, or did last
+     */
+    Optional<Consequence> burnt(double within, Chafe chafe) {
+        int weakest = -1;
+        double soonest = Math.min(within, ShortCircuit.ADIABATIC);
+        int hottest = -1;
+        double most = 1;
+        for (int i = 0; i < before.length; i++) {
+            double amps = amps(i, chafe);
+            if (amps < GROWN * before[i]) {
+                continue;
+            }
+            if (limits.stands[i].stands() < soonest * amps * amps) {
+                soonest = limits.stands[i].stands() / (amps * amps);
+                weakest = i;
+            }
+            if (within > ShortCircuit.ADIABATIC && amps > most * limits.stands[i].forGood()) {
+                double allowed = Math.max(limits.overload[i], limits.stands[i].carries(within));
+                if (amps > most * allowed) {
+                    most = amps / allowed;
+                    hottest = i;
+                }
+            }
+        }
+        if (weakest >= 0) {
+            return Optional.of(
+                    new Consequence.Burns(
+                            limits.wires[weakest],
+                            new Amps(amps(weakest, chafe)),
+                            new Seconds(soonest)));
+        }
+        return hottest < 0
+                ? Optional.empty()
+                : Optional.of(
+                        new Consequence.Overheats(
+                                limits.wires[hottest],
+                                new Amps(amps(hottest, chafe)),
+                                new Amps(limits.stands[hottest].forGood())));
+    }
+}
