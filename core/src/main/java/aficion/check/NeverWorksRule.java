@@ -73,15 +73,20 @@ final class NeverWorksRule implements Rule {
         return dead;
     }
 
-    /** Whether a gauge or a coil hangs on a sender or contact that is found otherwise. */
+    /**
+     * Whether a gauge or a coil hangs on a sender or contact that is found otherwise, or anything
+     * on a relay that is.
+     */
     private static boolean hangsOn(Job job, Wants want, Set<PartId> otherwise) {
-        return (want.part().kind() instanceof LoadKind.Gauge
+        boolean fine =
+                want.part().kind() instanceof LoadKind.Gauge
                         || want.part().kind() instanceof LoadKind.IgnitionCoil
-                        || want.part().kind() instanceof LoadKind.WarningLamp)
-                && Stream.of(want.feedEnd(), want.backEnd())
-                        .flatMap(end -> Netlist.joined(job, end).stream())
-                        .map(Terminal::part)
-                        .anyMatch(otherwise::contains);
+                        || want.part().kind() instanceof LoadKind.WarningLamp;
+        return Stream.of(want.feedEnd(), want.backEnd())
+                .flatMap(end -> Netlist.joined(job, end).stream())
+                .map(Terminal::part)
+                .filter(otherwise::contains)
+                .anyMatch(part -> fine || job.part(part).kind() instanceof ControlKind.Relay);
     }
 
     private static boolean hasPoles(Job job) {

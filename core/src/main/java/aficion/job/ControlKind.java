@@ -4,6 +4,7 @@ import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
+import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
@@ -376,12 +377,19 @@ public sealed interface ControlKind extends Kind {
      *
      * @param side what it joins its pin to
      * @param needs every one must be met for it to be on
+     * @param holds how long it takes an input to be high that has gone low, for a delay module
      */
-    record Output(String pin, Side side, Amps rating, List<Need> needs) {
+    record Output(String pin, Side side, Amps rating, List<Need> needs, Optional<Seconds> holds) {
         public Output {
             Names.require(pin);
             Positive.require("output rating", rating);
             needs = List.copyOf(needs);
+            holds.ifPresent(seconds -> Positive.require("time an output stays on", seconds));
+        }
+
+        /** An output that goes off with what it needs. */
+        public Output(String pin, Side side, Amps rating, List<Need> needs) {
+            this(pin, side, rating, needs, Optional.empty());
         }
     }
 

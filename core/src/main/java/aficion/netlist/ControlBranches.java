@@ -206,6 +206,7 @@ final class ControlBranches {
             part.fixed(pin, part.node(pin), earth, INPUT);
         }
         module.outputs().stream()
+                .filter(output -> output.holds().isEmpty())
                 .flatMap(output -> output.needs().stream())
                 .map(ControlKind.Need::input)
                 .distinct()
@@ -217,9 +218,21 @@ final class ControlBranches {
                                                 .after(0))));
         for (var output : module.outputs()) {
             var needs = new ArrayList<>(List.of(new Branch.Need(awake, true)));
-            output.needs()
-                    .forEach(need ->
-                            needs.add(new Branch.Need(coils.get(need.input()), need.high())));
+            for (var need : output.needs()) {
+                int coil =
+                        output.holds()
+                                .map(seconds ->
+                                        part.coil(
+                                                new Coil(
+                                                                part.node(need.input()),
+                                                                earth,
+                                                                0.5 * rated,
+                                                                0.4 * rated)
+                                                        .after(0)
+                                                        .holding(seconds.value())))
+                                .orElseGet(() -> coils.get(need.input()));
+                needs.add(new Branch.Need(coil, need.high()));
+            }
             boolean live = output.side() == ControlKind.Side.LIVE;
             part.contact(
                     (live ? "15-" : "31-") + output.pin(),

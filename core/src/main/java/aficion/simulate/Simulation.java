@@ -252,7 +252,9 @@ public final class Simulation {
                 continue;
             }
             if (due[coil] == Double.POSITIVE_INFINITY) {
-                due[coil] = Math.max(now + network.coil(coil).delay(), rested[coil]);
+                var felt = network.coil(coil);
+                double takes = wanted ? felt.delay() : Math.max(felt.delay(), felt.holds());
+                due[coil] = Math.max(now + takes, rested[coil]);
             }
             if (now >= due[coil] - NO_TIME) {
                 due[coil] = Double.POSITIVE_INFINITY;

@@ -149,7 +149,7 @@ public final class WorstCase {
         if (OperatingStates.isOff(job, state)) {
             raise(off, point);
         }
-        if (OperatingStates.isAtRest(job, state)) {
+        if (OperatingStates.isAtRest(job, state) && !point.holdsForAWhile()) {
             raise(rest, point);
         }
         var bond = metal.in(point);

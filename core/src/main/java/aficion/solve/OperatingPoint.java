@@ -176,6 +176,17 @@ public final class OperatingPoint {
         return netlist.coilOf(part).map(coil -> pulled[coil]).orElse(false);
     }
 
+    /** Whether something stays on only for a while after what it needs has gone. */
+    public boolean holdsForAWhile() {
+        var coils = netlist.coils(conditions);
+        for (int coil = 0; coil < pulled.length; coil++) {
+            if (pulled[coil] && coils[coil].holds() > 0) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The fuses that were in and have opened. */
     public List<FuseSeat> blown() {
         var seats = new ArrayList<FuseSeat>();

@@ -47,6 +47,10 @@ public final class Solver {
     private final int[] overshot;
     private final Set<BitSet> seen = new HashSet<>();
     private final BitSet restless = new BitSet();
+
+    /** The coils that what was before has left pulled in, for as long as they hold. */
+    private final BitSet holding = new BitSet();
+
     private boolean oneAtATime;
 
     public Solver(Netlist netlist) {
@@ -121,7 +125,12 @@ public final class Solver {
                 });
         network.meet(conditions);
         network.rest();
-        held.stream().forEach(coil -> network.pull(coil, true));
+        holding.clear();
+        held.stream()
+                .forEach(coil -> {
+                    network.pull(coil, true);
+                    holding.set(coil, network.coil(coil).holds() > 0);
+                });
     }
 
     /** Moves everything until it rests, from where it stands; whether it could. */
@@ -195,7 +204,7 @@ public final class Solver {
         boolean moved = false;
         for (int i = 0; i < network.coils() && !(moved && oneAtATime); i++) {
             boolean wanted = network.wantsIn(i);
-            if (wanted != network.pulled(i)) {
+            if (wanted != network.pulled(i) && !holding.get(i)) {
                 network.pull(i, wanted);
                 restless.set(i);
                 moved = true;

@@ -281,7 +281,11 @@ public final class AnyJob {
                         new ControlKind.Output(
                                 "out", any(ControlKind.Side.values()), amps(), needs),
                         new ControlKind.Output(
-                                "low", any(ControlKind.Side.values()), amps(), needs)));
+                                "low",
+                                any(ControlKind.Side.values()),
+                                amps(),
+                                needs,
+                                maybe(new Seconds(30)))));
     }
 
     private Kind lamp() {

@@ -23,6 +23,9 @@ import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.simulate.Probe;
+import aficion.simulate.Script;
+import aficion.simulate.Simulation;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -508,6 +511,60 @@ class KindsTest {
 
         assertThat(amps(point, "X1", "body") > 1.9).isEqualTo(engaged);
         assertThat(amps(point, "U1", "rest")).isCloseTo(0.0211, within(0.0005));
+    }
+
+    private static JobBuilder delayed() {
+        return JobBuilder.twelveVolts()
+                .mounted(
+                        "U1",
+                        "E1",
+                        new ControlKind.Module(
+                                TWELVE,
+                                new Amps(0.02),
+                                List.of("key"),
+                                List.of(
+                                        new ControlKind.Output(
+                                                "out",
+                                                ControlKind.Side.LIVE,
+                                                new Amps(5),
+                                                List.of(new ControlKind.Need("key", true)),
+                                                Optional.of(new Seconds(30))))))
+                .onOff("S1", "feed", 5)
+                .onOff("S2", "key", 5)
+                .mounted(
+                        "X1",
+                        "E1",
+                        new LoadKind.Load(new aficion.job.Demand.InAmps(new Amps(2)), TWELVE))
+                .wire("B1.+", "S1.1", "1mm2", 1)
+                .wire("S1.2", "U1.15", "1mm2", 1)
+                .wire("B1.+", "S2.1", "1mm2", 1)
+                .wire("S2.2", "U1.key", "1mm2", 1)
+                .wire("U1.out", "X1.+", "1mm2", 1);
+    }
+
+    /** It stays on with what was before, not from rest, and not without its supply. */
+    @ParameterizedTest
+    @CsvSource({"on, off, false", "on, on, true", "off, on, false"})
+    void aDelayModuleStaysOnAfterItsKey(String feed, String before, boolean on) {
+        var first = Conditions.REST.with("feed", feed).with("key", before);
+
+        var point = solved(delayed(), Conditions.REST.with("feed", feed).after(first));
+
+        assertThat(amps(point, "X1", "body") > 1.9).isEqualTo(on);
+        assertThat(point.holdsForAWhile()).isEqualTo(before.equals("on"));
+    }
+
+    /** Thirty seconds after its key it goes off. */
+    @Test
+    void aDelayModuleGoesOffInTime() {
+        var on = Conditions.REST.with("feed", "on").with("key", "on");
+        var drawn = new Probe.AmpsInside(new PartId("X1"), "body");
+        var script = Script.of(on, on.with("key", "off"), new Seconds(32));
+
+        var course = Simulation.run(Netlist.of(delayed().build()), script, List.of(drawn));
+
+        assertThat(course.traces().getFirst().at(29)).isGreaterThan(1.9);
+        assertThat(course.traces().getFirst().at(31)).isCloseTo(0, within(1e-9));
     }
 
     /**

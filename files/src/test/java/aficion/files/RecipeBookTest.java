@@ -9,15 +9,20 @@ import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.job.HouseRules;
 import aficion.job.Job;
+import aficion.job.PartId;
 import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Vehicle;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import aficion.size.Assessment;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -34,6 +39,7 @@ import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Every recipe goes into a vehicle that has what it needs, and does no harm there. */
 @Execution(ExecutionMode.CONCURRENT)
@@ -326,5 +332,22 @@ class RecipeBookTest {
                 .filteredOn(part -> part.kind() instanceof SourceKind.Battery)
                 .hasSize(1);
         assertThat(with.wiresOf(with.circuits().getLast().id())).isNotEmpty();
+    }
+
+    /** What works the solenoid first, what comes later with the key. */
+    @ParameterizedTest
+    @ValueSource(strings = {"button", "key"})
+    void aKeyWorksASeparateSolenoidToo(String worked) {
+        var job = put(empty(), "start-remote", Map.of("worked", worked)).job();
+        for (var next : List.of("main-feed", "key-switch")) {
+            job = put(job, next, Map.of()).job();
+        }
+
+        assertThat(Corpus.toMend(job)).isEmpty();
+        var netlist = Netlist.of(job);
+        var start = new Solver(netlist).solve(Conditions.REST.with("key", "start"));
+        assertThat(start).isInstanceOf(Outcome.Solved.class);
+        var motor = netlist.inside(new PartId("M1")).get("body");
+        assertThat(Math.abs(((Outcome.Solved) start).point().branchAmps(motor))).isGreaterThan(100);
     }
 }
