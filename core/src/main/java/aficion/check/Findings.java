@@ -35,6 +35,7 @@ public final class Findings {
                     new BarrelRule(),
                     new LookRule(),
                     new PumpRule(),
+                    new ParkRule(),
                     new HeatRule(),
                     new BundleRule(),
                     new GuardSizeRule(),

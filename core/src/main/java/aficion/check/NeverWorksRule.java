@@ -27,6 +27,8 @@ import java.util.stream.Stream;
  * other's place bring them to life, the relay is named in their stead.
  */
 final class NeverWorksRule implements Rule {
+    private static final Set<String> COIL = Set.of("85", "86");
+
     private static final List<List<String>> PAIRS =
             List.of(
                     List.of("85", "30"),
@@ -59,34 +61,45 @@ final class NeverWorksRule implements Rule {
     private static Map<PartId, Wants> dead(Assessment assessment) {
         var job = assessment.job();
         var otherwise = new HashSet<PartId>();
+        var waiting = new HashSet<PartId>();
         Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
                 .flatMap(rule -> rule.check(assessment))
-                .forEach(finding -> otherwise.addAll(parts(finding.subject())));
+                .forEach(finding -> {
+                    otherwise.addAll(parts(finding.subject()));
+                    waitingCoil(finding.subject()).ifPresent(waiting::add);
+                });
         var dead = new LinkedHashMap<PartId, Wants>();
         if (hasPoles(job)) {
             Wants.of(job).stream()
                     .filter(want -> !otherwise.contains(want.part().id()))
                     .filter(want -> !want.met(assessment))
                     .filter(want -> !hangsOn(job, want, otherwise))
+                    .filter(want -> !isJoined(job, want, waiting))
                     .forEach(want -> dead.putIfAbsent(want.part().id(), want));
         }
         return dead;
     }
 
-    /**
-     * Whether a gauge or a coil hangs on a sender or contact that is found otherwise, or anything
-     * on a relay that is.
-     */
+    /** The relay whose coil has no lead yet. */
+    private static Optional<PartId> waitingCoil(Subject subject) {
+        return subject instanceof Subject.OfTerminal(var end) && COIL.contains(end.pin())
+                ? Optional.of(end.part())
+                : Optional.empty();
+    }
+
+    /** Whether a gauge or a coil hangs on a sender or contact that is found otherwise. */
     private static boolean hangsOn(Job job, Wants want, Set<PartId> otherwise) {
-        boolean fine =
-                want.part().kind() instanceof LoadKind.Gauge
+        return (want.part().kind() instanceof LoadKind.Gauge
                         || want.part().kind() instanceof LoadKind.IgnitionCoil
-                        || want.part().kind() instanceof LoadKind.WarningLamp;
+                        || want.part().kind() instanceof LoadKind.WarningLamp)
+                && isJoined(job, want, otherwise);
+    }
+
+    private static boolean isJoined(Job job, Wants want, Set<PartId> parts) {
         return Stream.of(want.feedEnd(), want.backEnd())
                 .flatMap(end -> Netlist.joined(job, end).stream())
                 .map(Terminal::part)
-                .filter(otherwise::contains)
-                .anyMatch(part -> fine || job.part(part).kind() instanceof ControlKind.Relay);
+                .anyMatch(parts::contains);
     }
 
     private static boolean hasPoles(Job job) {

@@ -140,4 +140,7 @@ public interface PathFinding {
 
     /** An ignition box fed from the post of its coil. */
     record BoxOnCoilPost(PartId part, PartId coil) implements Finding.AboutPart, Finding.ToFix {}
+
+    /** A wiper that stops half way, or with {@code atRest} 1 runs on at rest. */
+    record NeverParks(PartId part, int atRest) implements Finding.AboutPart, Finding.ToFix {}
 }

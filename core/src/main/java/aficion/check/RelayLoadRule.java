@@ -54,6 +54,9 @@ final class RelayLoadRule implements Rule {
             case LoadKind.Motor motor ->
                     Math.abs(amps.applyAsDouble(assessment.netlist().inside(part.id()).get("body")))
                             > RUNS * motor.running().value();
+            case LoadKind.WiperMotor motor ->
+                    Math.abs(amps.applyAsDouble(assessment.netlist().inside(part.id()).get("body")))
+                            > RUNS * motor.running().value();
             case LoadKind.TwoSpeedMotor motor ->
                     Stream.of("53", "53b")
                             .mapToDouble(role ->

@@ -111,6 +111,7 @@ final class VoltageRule implements Rule {
             case LoadKind.LedLamp lamp -> Optional.of(lamp.rated());
             case LoadKind.Buzzer buzzer -> Optional.of(buzzer.rated());
             case LoadKind.Motor motor -> Optional.of(motor.rated());
+            case LoadKind.WiperMotor motor -> Optional.of(motor.rated());
             case LoadKind.TwoSpeedMotor motor -> Optional.of(motor.rated());
             case LoadKind.Load load -> Optional.of(load.rated());
             default -> Optional.empty();

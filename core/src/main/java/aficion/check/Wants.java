@@ -44,6 +44,8 @@ record Wants(Part part, String role, double volts, String feed, String back) {
             case LoadKind.LedLamp lamp -> Stream.of(want(part, "body", lamp.rated().value(), "+"));
             case LoadKind.Buzzer buzzer -> Stream.of(want(part, "+", buzzer.rated().value(), "+"));
             case LoadKind.Motor motor -> Stream.of(want(part, "body", motor.rated().value(), "+"));
+            case LoadKind.WiperMotor motor ->
+                    Stream.of(want(part, "body", motor.rated().value(), "53"));
             case LoadKind.TwoSpeedMotor motor ->
                     Stream.of("53", "53b").map(pin -> want(part, pin, motor.rated().value(), pin));
             case LoadKind.Starter _ -> Stream.of(want(part, "motor", 0.5 * system, "30"));

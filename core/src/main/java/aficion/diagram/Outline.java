@@ -102,6 +102,11 @@ record Outline(int width, int height, List<Seat> seats) {
             case LoadKind.LedLamp _ -> through(8, 5, 2, "+", "31");
             case LoadKind.TwoSpeedMotor _ ->
                     new Outline(7, 6, List.of(left("53", 2), left("53b", 4), right("31", 3)));
+            case LoadKind.WiperMotor _ ->
+                    new Outline(
+                            7,
+                            8,
+                            List.of(left("53", 2), left("53a", 4), left("31b", 6), right("31", 2)));
             case LoadKind.Motor _,
                     LoadKind.Load _,
                     LoadKind.Heater _,

@@ -122,6 +122,50 @@ public sealed interface LoadKind extends Kind {
     }
 
     /**
+     * Wiper motor with its park switch, pins of DIN 72552: while the blades are away from their
+     * rest, 53a is joined to 31b; the wiper switch leads 31b to 53 in its off position.
+     *
+     * @param level the name the conditions know the blades by: at rest at 0
+     */
+    record WiperMotor(String level, Amps running, Volts rated, Optional<Ratio> starts)
+            implements LoadKind {
+        /** What the park switch carries and breaks (typical). */
+        private static final Amps PARK = new Amps(10);
+
+        public WiperMotor {
+            Names.require(level);
+            Positive.require("running current", running);
+            Positive.require("motor volts", rated);
+            starts.ifPresent(LoadKind::requireStart);
+        }
+
+        /** The resistance of its windings. */
+        public Ohms windings() {
+            return standing(running, rated, starts);
+        }
+
+        @Override
+        public List<String> pins() {
+            return List.of("53", "53a", "31b", "31");
+        }
+
+        @Override
+        public Set<String> sparePins() {
+            return Set.of("53a", "31b");
+        }
+
+        @Override
+        public List<Pass> passes() {
+            return List.of(Pass.contact("53a", "31b", PARK));
+        }
+
+        @Override
+        public boolean consumes() {
+            return true;
+        }
+    }
+
+    /**
      * Motor with two speeds on a common return.
      *
      * @param low what it draws on its low speed, fed at 53

@@ -15,7 +15,7 @@ import java.util.Set;
 /** The branches of what opens and closes, fuses among them. */
 final class ControlBranches {
     /** A closed switch contact, typical, ohms. */
-    private static final double SWITCH_CONTACT = 0.005;
+    static final double SWITCH_CONTACT = 0.005;
 
     /** A closed relay contact, typical, ohms. */
     private static final double RELAY_CONTACT = 0.003;

@@ -5,6 +5,7 @@ import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Position;
 import java.util.ArrayList;
@@ -108,6 +109,7 @@ public record Controls(List<Control> controls, List<String> levels) {
         return switch (part.kind()) {
             case JoinKind.Sender sender -> Optional.of(sender.level());
             case ControlKind.LevelSwitch contact -> Optional.of(contact.level());
+            case LoadKind.WiperMotor wiper -> Optional.of(wiper.level());
             default -> Optional.empty();
         };
     }

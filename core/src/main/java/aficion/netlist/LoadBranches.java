@@ -1,10 +1,14 @@
 package aficion.netlist;
 
 import aficion.job.LoadKind;
+import aficion.netlist.Conditions.Aspect;
 import java.util.List;
 
 /** The branches of what the current is for. */
 final class LoadBranches {
+    /** Blades that nothing is said of lie at rest. */
+    private static final double HALF_WAY = 0.5;
+
     private static final double SOLENOID_CONTACT = 0.0005;
 
     /** A cranking motor begins with this share of its resistance and speeds up in this time. */
@@ -53,6 +57,7 @@ final class LoadBranches {
                                     motor.rated().value(),
                                     motor.running().value(),
                                     motor.windings().value()));
+            case LoadKind.WiperMotor wiper -> wiper(part, wiper);
             case LoadKind.TwoSpeedMotor motor -> {
                 var low = motor.low();
                 var high = motor.high();
@@ -83,6 +88,30 @@ final class LoadBranches {
                                     warms.value()));
             case LoadKind.Magneto(var primary) -> part.fixed("body", "kill", "31", primary.value());
         }
+    }
+
+    private static void wiper(PartBuilder part, LoadKind.WiperMotor wiper) {
+        part.bending(
+                "body",
+                motor(
+                        part,
+                        "53",
+                        wiper.rated().value(),
+                        wiper.running().value(),
+                        wiper.windings().value()));
+        int feed = part.node("53a");
+        int park = part.node("31b");
+        part.following(
+                "53a-31b",
+                feed,
+                park,
+                Aspect.LEVELS,
+                conditions ->
+                        new Branch.Contact(
+                                feed,
+                                park,
+                                ControlBranches.SWITCH_CONTACT,
+                                conditions.level(wiper.level()) > HALF_WAY));
     }
 
     private static void filament(

@@ -15,6 +15,7 @@ public final class Overload {
     /** Whether it must not stay dead: motors, the fan among them, and headlamps. */
     public static boolean mustReturn(Kind kind) {
         return kind instanceof LoadKind.Motor
+                || kind instanceof LoadKind.WiperMotor
                 || kind instanceof LoadKind.TwoSpeedMotor
                 || kind instanceof LoadKind.Lamp lamp
                         && lamp.filaments().stream()

@@ -203,7 +203,11 @@ public final class Placing {
             case ControlKind.Module _, ControlKind.IgnitionBox _ -> "A";
             case ControlKind.Switch _, ControlKind.LevelSwitch _, ControlKind.Points _ -> "S";
             case LoadKind.Lamp _, LoadKind.WarningLamp _, LoadKind.LedLamp _ -> "H";
-            case LoadKind.Motor _, LoadKind.TwoSpeedMotor _, LoadKind.Starter _ -> "M";
+            case LoadKind.Motor _,
+                    LoadKind.TwoSpeedMotor _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.Starter _ ->
+                    "M";
             case LoadKind.Gauge _, LoadKind.Ammeter _, LoadKind.Voltmeter _ -> "P";
             case LoadKind.IgnitionCoil _, LoadKind.Magneto _ -> "T";
             case LoadKind.Load _, LoadKind.Buzzer _, LoadKind.Heater _ -> "R";

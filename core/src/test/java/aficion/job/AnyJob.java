@@ -100,6 +100,9 @@ public final class AnyJob {
                                         volts(),
                                         Optional.empty(),
                                         random.nextBoolean()),
+                        () ->
+                                new LoadKind.WiperMotor(
+                                        "wiper", new Amps(3), volts(), maybe(new Ratio(3))),
                         () -> new LoadKind.Starter(new Ohms(0.05), new Ohms(1)),
                         () -> new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.008)),
                         () ->

@@ -137,6 +137,7 @@ final class JobMapping {
         @Type(value = LoadKind.LedLamp.class, name = "led-lamp"),
         @Type(value = LoadKind.Motor.class, name = "motor"),
         @Type(value = LoadKind.TwoSpeedMotor.class, name = "two-speed-motor"),
+        @Type(value = LoadKind.WiperMotor.class, name = "wiper-motor"),
         @Type(value = LoadKind.Starter.class, name = "starter"),
         @Type(value = LoadKind.IgnitionCoil.class, name = "ignition-coil"),
         @Type(value = LoadKind.Gauge.class, name = "gauge"),

@@ -136,6 +136,7 @@ class JobCodecTest {
                         Optional.of(new Ratio(3)),
                         Optional.of(LoadKind.Excitation.WOUND)),
                 new LoadKind.TwoSpeedMotor(five, new Amps(8), twelve, Optional.empty(), true),
+                new LoadKind.WiperMotor("wiper", five, twelve, Optional.empty()),
                 new JoinKind.Diode(new Amps(6)),
                 new JoinKind.Capacitor(new Farads(2.2e-7)),
                 new JoinKind.Connector(List.of("1", "2"), new Amps(15)),

@@ -63,6 +63,7 @@ final class Symbols extends Sketch {
             case LoadKind.LedLamp _ -> filament("+", pin("31"));
             case LoadKind.Motor _ -> circled("M", "+", "31");
             case LoadKind.TwoSpeedMotor _ -> twoSpeeds();
+            case LoadKind.WiperMotor _ -> wiper();
             case LoadKind.IgnitionCoil _ -> winding("15", "1");
             case JoinKind.Sender _ -> resistor("T", "31", true);
             case LoadKind.Gauge gauge -> gauge(gauge);
@@ -237,6 +238,32 @@ final class Symbols extends Sketch {
         nodes.add(Ink.centred(centre(), middle(), letter));
         pinName(in, pin(in));
         pinName(out, pin(out));
+    }
+
+    /** A motor, and below it the contact that is closed until its blades lie at rest. */
+    private void wiper() {
+        var feed = pin("53");
+        var back = pin("31");
+        boolean turns = flows("body");
+        nodes.add(Ink.line(feed.x(), feed.y(), back.x(), back.y(), live(turns)));
+        nodes.add(Ink.circle(centre(), feed.y(), 18, live(turns)));
+        nodes.add(Ink.centred(centre(), feed.y(), "M"));
+        var above = pin("53a");
+        var below = pin("31b");
+        boolean parking = flows("53a-31b");
+        boolean shut = point.map(solved -> solved.closed(part.id(), "53a-31b")).orElse(false);
+        nodes.add(Ink.line(above.x(), above.y(), centre(), above.y(), live(parking)));
+        nodes.add(Ink.line(below.x(), below.y(), centre(), below.y(), live(parking)));
+        nodes.add(
+                Ink.line(
+                        centre(),
+                        below.y(),
+                        shut ? centre() : centre() + 10,
+                        above.y(),
+                        live(parking)));
+        nodes.add(Ink.circle(centre(), above.y(), 3, "seat"));
+        nodes.add(Ink.circle(centre(), below.y(), 3, "seat"));
+        pinNames();
     }
 
     private void winding(String in, String out) {

@@ -1,0 +1,67 @@
+package aficion.check;
+
+import aficion.job.Job;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.size.Assessment;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Wipers with a park switch that stop where they are when they are switched off, or run on at rest.
+ * Judged with every switch at rest but the key.
+ */
+final class ParkRule implements Rule {
+    private static final double RUNS = 0.3;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.job().parts().stream()
+                .flatMap(part ->
+                        part.kind() instanceof LoadKind.WiperMotor wiper
+                                ? found(assessment, part, wiper).stream()
+                                : Stream.empty());
+    }
+
+    private static Optional<Finding> found(
+            Assessment assessment, Part part, LoadKind.WiperMotor wiper) {
+        if (assessment.job().wiresAt(part.terminal("53")).isEmpty()) {
+            return Optional.empty();
+        }
+        boolean runsHome = runs(assessment, part, wiper, 1);
+        boolean runsAtRest = runs(assessment, part, wiper, 0);
+        return runsHome && !runsAtRest
+                ? Optional.empty()
+                : Optional.of(new PathFinding.NeverParks(part.id(), runsAtRest ? 1 : 0));
+    }
+
+    /** Whether it runs with its blades there in some position of the key. */
+    private static boolean runs(
+            Assessment assessment, Part part, LoadKind.WiperMotor wiper, double level) {
+        var solver = new Solver(assessment.netlist());
+        int body = assessment.netlist().inside(part.id()).get("body");
+        return keys(assessment.job()).stream()
+                .map(key -> solver.demand(key.withLevel(wiper.level(), level)))
+                .anyMatch(outcome ->
+                        outcome instanceof Outcome.Solved(var point)
+                                && Math.abs(point.branchAmps(body))
+                                        > RUNS * wiper.running().value());
+    }
+
+    /** At rest in each position of the key that stays. */
+    private static List<Conditions> keys(Job job) {
+        return Controls.of(job)
+                .key()
+                .map(key ->
+                        key.positions().stream()
+                                .filter(position -> !position.springs())
+                                .map(position -> Conditions.REST.with(key.name(), position.name()))
+                                .toList())
+                .orElse(List.of(Conditions.REST));
+    }
+}
