@@ -85,6 +85,14 @@ public record Assessment(
                 .toList();
     }
 
+    /** The leads that nothing guards, as is stated of them: a chafe there burns them. */
+    public List<Wire> unguarded() {
+        return job.wires().stream()
+                .filter(wire -> wire.unguarded().isPresent())
+                .filter(wire -> guard(wire.id()) instanceof Guard.Unguarded)
+                .toList();
+    }
+
     /**
      * The fuse that fits a seat: by the largest lasting load through it and the thinnest wire
      * behind it.

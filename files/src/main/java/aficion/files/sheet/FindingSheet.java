@@ -49,7 +49,27 @@ final class FindingSheet {
                     speech.title(standing.finding()) + ". " + speech.reason(standing.finding()));
             entry("", Words.of("stand.because", standing.acceptance().reason()));
         }
+        unguarded(assessment);
         rules(assessment);
+    }
+
+    /** The leads that burn before anything opens, which no finding speaks of. */
+    private void unguarded(Assessment assessment) throws IOException {
+        var leads = assessment.unguarded();
+        if (leads.isEmpty()) {
+            return;
+        }
+        head(Words.of("sheet.unguarded", leads.size()));
+        for (var lead : leads) {
+            entry(
+                    lead.number(),
+                    Words.of(
+                            "sheet.unguarded.lead",
+                            Words.of("wire.between", lead.from().terminal(), lead.to().terminal()),
+                            speech.length(lead.length()),
+                            Words.of("unguarded", lead.unguarded().orElseThrow())));
+        }
+        entry("", Words.of("sheet.unguarded.caution"));
     }
 
     /** How this house does what good people do differently, and what the law asks. */

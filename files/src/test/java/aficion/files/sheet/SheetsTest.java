@@ -198,6 +198,20 @@ class SheetsTest {
                         "Lead without a guard");
     }
 
+    /** What burns before anything opens is nowhere a finding: it stands on the sheet. */
+    @Test
+    void leadsThatNothingGuardsAreOnTheSheet() throws IOException {
+        var roadster = DemoJobs.find("roadster").orElseThrow();
+
+        var text = text(Sheets.findings(Assessment.of(roadster), UserUnits.METRIC));
+
+        assertThat(text)
+                .contains(
+                        "Nothing guards these leads",
+                        "B1.+ to M1.30, 1.30 m: starter.",
+                        "Sleeve them whole");
+    }
+
     @Test
     void aWorkingIsASheetOfItsOwn() throws IOException {
         var sizing = Assessment.of(job).sizing(job.wires().getFirst().id()).orElseThrow();
