@@ -50,24 +50,26 @@ class DemoJobsTest {
                 .toList();
     }
 
-    /** A thin dip lead, a feed past the main fuse, a label twice, a diode lamp and a rear lamp. */
+    /** A feed past the main fuse, a label twice, a diode lamp the wrong way round, a rear lamp. */
     @Test
     void theMotorcycleHasItsMistakes() {
         assertThat(mistakes(MOTORCYCLE))
                 .containsExactly(
-                        "GuardLargerThanWire",
-                        "LeadWithoutGuard",
-                        "WireTooThinByDrop",
-                        "SameLabel",
-                        "PolarityReversed",
-                        "FlasherLoad");
+                        "LeadWithoutGuard", "SameLabel", "PolarityReversed", "FlasherLoad");
     }
 
-    /** Thin heater plug lead, control box without earth, gauge and sender that do not match. */
+    /**
+     * Thin heater plug lead, a ring too large for the starter's stud, control box without earth,
+     * gauge and sender that do not match.
+     */
     @Test
     void theTractorHasItsMistakes() {
         assertThat(mistakes(TRACTOR))
-                .containsExactly("GuardLargerThanWire", "TerminalUnconnected", "FamiliesDiffer");
+                .containsExactly(
+                        "GuardLargerThanWire",
+                        "RingDoesNotFit",
+                        "TerminalUnconnected",
+                        "FamiliesDiffer");
     }
 
     /** Positive earth: the live side is below earth; charging, 14.2 V at the sense lead. */

@@ -103,6 +103,9 @@ class InspectorTest extends WindowTest {
     void theVehicleItselfIsSaidOtherwiseAndJudgedAnew() {
         var before = bench.job();
         press("job-name");
+        push(KeyCode.F1);
+        assertThat(text("help-screen")).startsWith("What vehicle it is");
+        push(KeyCode.ESCAPE);
         enterOnly("vehicle-year", "long ago");
         press("vehicle-apply");
         assertThat(text("vehicle-trouble")).contains("whole number");
