@@ -32,6 +32,9 @@ public interface SourceFinding {
     /** A source whose sense lead goes nowhere. */
     record SenseMissing(PartId part) implements Finding.AboutPart, Finding.ToConsider {}
 
+    /** An alternator whose lamp terminal is joined to the battery with nothing between. */
+    record FieldUnlimited(PartId part) implements Finding.AboutPart, Finding.ToFix {}
+
     /** An ignition that is fed though the key is off. */
     record FedWithKeyOff(PartId part, Amps amps, Conditions when)
             implements Finding.AboutPart, Finding.Danger {}

@@ -1,21 +1,36 @@
 package aficion.check;
 
+import aficion.job.Job;
+import aficion.job.Part;
 import aficion.job.School;
 import aficion.job.SourceKind.Alternator;
 import aficion.size.Assessment;
 import java.util.stream.Stream;
 
-/** Alternators with a warning lamp to wake them where the house has one that wakes by itself. */
+/**
+ * How alternators are woken: those with a warning lamp where the house has one that wakes by
+ * itself, and those whose lamp terminal is joined to the battery by bare metal.
+ */
 final class WakeUpRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var job = assessment.job();
-        return job.rules().workBy(School.ONE_WIRE)
-                ? job.parts().stream()
-                        .filter(part ->
-                                part.kind() instanceof Alternator alternator
-                                        && alternator.wakes() != Alternator.Style.ONE_WIRE)
-                        .map(part -> new Finding.WakesOtherwise(part.id()))
-                : Stream.empty();
+        return Stream.concat(
+                job.rules().workBy(School.ONE_WIRE) ? otherwise(job) : Stream.empty(),
+                job.parts().stream()
+                        .filter(part -> wakes(part, Alternator.Style.LAMP))
+                        .filter(part -> assessment.worst().everLive(part.terminal("D+")))
+                        .map(part -> new SourceFinding.FieldUnlimited(part.id())));
+    }
+
+    private static Stream<Finding> otherwise(Job job) {
+        return job.parts().stream()
+                .filter(part -> part.kind() instanceof Alternator)
+                .filter(part -> !wakes(part, Alternator.Style.ONE_WIRE))
+                .map(part -> new Finding.WakesOtherwise(part.id()));
+    }
+
+    private static boolean wakes(Part part, Alternator.Style style) {
+        return part.kind() instanceof Alternator alternator && alternator.wakes() == style;
     }
 }

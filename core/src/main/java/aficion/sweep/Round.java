@@ -50,7 +50,7 @@ final class Round {
     private final Works works;
     private final Guardians guards;
     private final Scorching scorching;
-    private final List<Poorer> poorer = new ArrayList<>();
+    private final List<Poorer> poorer;
     private final int[] turning;
     private final Map<Fault, Found> worst = new LinkedHashMap<>();
     private final List<Consequence> expected = new ArrayList<>();
@@ -85,16 +85,13 @@ final class Round {
         }
     }
 
-    /** A branch that conducts less by so many ohms, or not at all where they are infinite. */
-    private record Poorer(Fault fault, int branch, double more) {}
-
     /** A guard that has opened, and the coils that were pulled in when it did. */
     private record Opened(int guard, BitSet coils) {}
 
     /** Where the network has come to, and what has happened on the way. */
     private record Reached(Network.Memory state, List<Consequence> consequences) {}
 
-    Round(Netlist netlist, List<Fault> faults, Scorching.Limits limits) {
+    Round(Netlist netlist, List<Poorer> poorer, Scorching.Limits limits) {
         this.netlist = netlist;
         this.job = netlist.job();
         this.network = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
@@ -105,7 +102,7 @@ final class Round {
         this.scorching = new Scorching(network, limits);
         this.base = network.remember();
         this.lastShort = base;
-        faults.forEach(fault -> poorer(fault).ifPresent(poorer::add));
+        this.poorer = List.copyOf(poorer);
         turning =
                 job.parts().stream()
                         .filter(part -> LoadKind.cranks(part.kind()))
@@ -114,19 +111,6 @@ final class Round {
                                 role.getKey().equals("motor") || role.getKey().equals("body"))
                         .mapToInt(Map.Entry::getValue)
                         .toArray();
-    }
-
-    private Optional<Poorer> poorer(Fault fault) {
-        double gone = Double.POSITIVE_INFINITY;
-        return switch (fault) {
-            case Fault.Broken(var wire) ->
-                    Optional.of(new Poorer(fault, netlist.branch(job.wire(wire)), gone));
-            case Fault.BadJoint(var wire, var more) ->
-                    Optional.of(new Poorer(fault, netlist.branch(job.wire(wire)), more.value()));
-            case Fault.EarthLost(var earth) ->
-                    Optional.of(new Poorer(fault, netlist.inside(earth).get("joint"), gone));
-            case Fault.Chafed _ -> Optional.empty();
-        };
     }
 
     /** The worst of every fault so far; faults without consequence are left out. */
@@ -160,8 +144,8 @@ final class Round {
             }
         }
         for (var each : matters) {
-            network.disturb(each.branch, conductance(each), 0, 0);
-            keep(each.fault, settled(), state, place);
+            network.disturb(each.branch(), conductance(each), 0, 0);
+            keep(each.fault(), settled(), state, place);
             network.recall(base);
         }
     }
@@ -188,13 +172,13 @@ final class Round {
         var matters = new ArrayList<Poorer>();
         int asked = Branch.NONE;
         for (var each : poorer) {
-            var known = known(each.fault);
-            if (known == Danger.BURNS || Math.abs(network.amps(each.branch)) <= NOTHING) {
+            var known = known(each.fault());
+            if (known == Danger.BURNS || Math.abs(network.amps(each.branch())) <= NOTHING) {
                 continue;
             }
-            if (each.branch != asked) {
-                expectation.at(each.branch);
-                asked = each.branch;
+            if (each.branch() != asked) {
+                expectation.at(each.branch());
+                asked = each.branch();
             }
             if (mayBeWorse(each, known)) {
                 matters.add(each);
@@ -204,7 +188,7 @@ final class Round {
     }
 
     private double conductance(Poorer fault) {
-        return fault.more == Double.POSITIVE_INFINITY ? 0 : 1 / (ohms(fault.branch) + fault.more);
+        return fault.conductance(ohms(fault.branch()));
     }
 
     private double ohms(int branch) {

@@ -1,5 +1,8 @@
 package aficion.sweep;
 
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
@@ -9,6 +12,7 @@ import aficion.size.Guard;
 import aficion.size.Guards;
 import aficion.size.ShortCircuit;
 import aficion.solve.Network;
+import java.util.HashMap;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -30,7 +34,13 @@ final class Scorching {
         static Limits of(Netlist netlist) {
             var job = netlist.job();
             var guards = Guards.in(job);
-            var stands = job.wires().stream().map(ShortCircuit::of).toArray(ShortCircuit[]::new);
+            var known = new HashMap<Laying, ShortCircuit>();
+            var stands =
+                    job.wires().stream()
+                            .map(wire ->
+                                    known.computeIfAbsent(
+                                            Laying.of(wire), _ -> ShortCircuit.of(wire)))
+                            .toArray(ShortCircuit[]::new);
             var overload = new double[stands.length];
             for (int i = 0; i < stands.length; i++) {
                 overload[i] =
@@ -44,6 +54,13 @@ final class Scorching {
                     job.wires().stream().mapToInt(netlist::branch).toArray(),
                     stands,
                     overload);
+        }
+    }
+
+    /** What a wire stands follows from its conductor, its cover and where it runs. */
+    private record Laying(WireSize size, Insulation cover, Zone zone) {
+        static Laying of(Wire wire) {
+            return new Laying(wire.size(), wire.insulation(), wire.zone());
         }
     }
 

@@ -1,6 +1,5 @@
 package aficion.sweep;
 
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
@@ -33,7 +32,7 @@ public final class Sweep {
 
     private final Netlist netlist;
     private final List<Conditions> states;
-    private final List<Fault> faults;
+    private final List<Poorer> poorer;
     private final Scorching.Limits limits;
     private final AtomicInteger done = new AtomicInteger();
     private final AtomicBoolean stopped = new AtomicBoolean();
@@ -41,7 +40,7 @@ public final class Sweep {
     private Sweep(Netlist netlist, Collection<Conditions> states) {
         this.netlist = netlist;
         this.states = List.copyOf(states);
-        this.faults = faults(netlist.job());
+        this.poorer = poorer(netlist);
         this.limits = Scorching.Limits.of(netlist);
     }
 
@@ -62,27 +61,41 @@ public final class Sweep {
         return of(netlist, WorstCase.states(new Solver(netlist)), _ -> true);
     }
 
-    /** Every fault, in the order of the job. */
-    private static List<Fault> faults(Job job) {
-        var faults = new ArrayList<Fault>();
-        for (var wire : job.wires()) {
-            for (var place : Fault.Place.values()) {
-                faults.add(new Fault.Chafed(wire.id(), place));
-            }
-            faults.add(new Fault.Broken(wire.id()));
-            BAD.forEach(more -> faults.add(new Fault.BadJoint(wire.id(), more)));
+    /** Every broken wire, bad joint and lost earth, in the order of the job. */
+    private static List<Poorer> poorer(Netlist netlist) {
+        var poorer = new ArrayList<Poorer>();
+        for (var wire : netlist.job().wires()) {
+            int branch = netlist.branch(wire);
+            poorer.add(new Poorer(new Fault.Broken(wire.id()), branch, Poorer.GONE));
+            BAD.forEach(more ->
+                    poorer.add(
+                            new Poorer(new Fault.BadJoint(wire.id(), more), branch, more.value())));
         }
-        for (var part : job.parts()) {
+        for (var part : netlist.job().parts()) {
             if (part.kind() instanceof JoinKind.EarthPoint) {
-                faults.add(new Fault.EarthLost(part.id()));
+                int joint = netlist.inside(part.id()).get("joint");
+                poorer.add(new Poorer(new Fault.EarthLost(part.id()), joint, Poorer.GONE));
             }
         }
-        return faults;
+        return poorer;
+    }
+
+    /** The place of every fault: by wire, chafed before broken before bad; then the earths. */
+    private Map<Fault, Integer> order() {
+        var order = new HashMap<Fault, Integer>();
+        for (var wire : netlist.job().wires()) {
+            for (var place : Fault.Place.values()) {
+                order.put(new Fault.Chafed(wire.id(), place), order.size());
+            }
+            order.put(new Fault.Broken(wire.id()), order.size());
+            BAD.forEach(more -> order.put(new Fault.BadJoint(wire.id(), more), order.size()));
+        }
+        poorer.forEach(weak -> order.putIfAbsent(weak.fault(), order.size()));
+        return order;
     }
 
     private List<Effect> ranked(DoublePredicate goOn) {
-        var order = new HashMap<Fault, Integer>();
-        faults.forEach(fault -> order.put(fault, order.size()));
+        var order = order();
         return worst(goOn).values().stream()
                 .map(Round.Found::effect)
                 .sorted(
@@ -120,7 +133,7 @@ public final class Sweep {
 
     /** Goes through the states that fall to one of the rounds. */
     private Map<Fault, Round.Found> through(int mine, int rounds, DoublePredicate goOn) {
-        var round = new Round(netlist, faults, limits);
+        var round = new Round(netlist, poorer, limits);
         for (int i = 0; i < states.size() && !stopped.get(); i++) {
             if (falls(i, rounds) == mine) {
                 round.through(states.get(i), i);

@@ -54,8 +54,9 @@ class CommandsTest {
         assertThat(ran.code()).isEqualTo(1);
         assertThat(ran.out().lines()).hasSize(8);
         assertThat(ran.out().lines().findFirst().orElseThrow().split("\t"))
-                .hasSize(4)
-                .startsWith("danger", "GuardLargerThanWire", "5.13, 5.14");
+                .hasSize(5)
+                .startsWith("danger", "GuardLargerThanWire", "5.13, 5.14")
+                .endsWith("Fit 15 A in F6; then make wire 5.14 2 mm² | Make wire 5.13 2.5 mm²");
     }
 
     @Test

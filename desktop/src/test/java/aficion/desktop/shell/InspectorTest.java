@@ -157,8 +157,10 @@ class InspectorTest extends WindowTest {
     }
 
     private void enter(String id, String text) {
-        enterOnly(id, text);
-        interact(() -> node(id).requestFocus());
+        interact(() -> {
+            node(id).requestFocus();
+            ((TextField) node(id)).setText(text);
+        });
         push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
     }
