@@ -23,6 +23,8 @@ import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.InvalidTypeIdException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -37,6 +39,8 @@ public final class JobCodec {
     static final int VERSION = 1;
 
     /** What the parser says about its own source, which helps nobody at a bench. */
+    private static final Pattern KNOWN_KINDS = Pattern.compile("known type ids = (\\[[^\\]]*\\])");
+
     private static final Pattern WHERE_IT_READ =
             Pattern.compile(" ?\\(?(?:start marker )?at \\[Source:.*$");
 
@@ -161,15 +165,31 @@ public final class JobCodec {
                 .replaceFirst("^\\.", "");
     }
 
+    /** A kind this version does not know, and those that it does. */
+    private static String unknown(InvalidTypeIdException e) {
+        var known = KNOWN_KINDS.matcher(e.getOriginalMessage());
+        return "\""
+                + e.getTypeId()
+                + "\" is none of "
+                + (known.find() ? known.group(1) : "its kinds");
+    }
+
     private static String reason(JacksonException e) {
         Throwable cause = e;
         while (cause.getCause() != null && cause.getCause() != cause) {
             cause = cause.getCause();
         }
         var text =
-                cause instanceof JacksonException inner
-                        ? inner.getOriginalMessage()
-                        : cause.getMessage();
+                switch (cause) {
+                    case InvalidTypeIdException kind -> unknown(kind);
+                    case UnrecognizedPropertyException field ->
+                            "\""
+                                    + field.getPropertyName()
+                                    + "\" is none of "
+                                    + field.getKnownPropertyIds();
+                    case JacksonException inner -> inner.getOriginalMessage();
+                    default -> cause.getMessage();
+                };
         return text == null
                 ? cause.getClass().getSimpleName()
                 : WHERE_IT_READ.matcher(text.lines().findFirst().orElse(text)).replaceAll("");

@@ -308,6 +308,7 @@ class JobCodecTest {
         assertThat(damage.detail()).contains(detail);
         assertThat(damage.line().orElseThrow())
                 .isBetween(lineOf(text, old) - 1, lineOf(text, old) + 12);
+        assertThat(damage.detail()).doesNotContain("aficion.", "POJO");
     }
 
     @Test
