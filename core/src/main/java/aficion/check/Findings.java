@@ -36,6 +36,7 @@ public final class Findings {
                     new LookRule(),
                     new PumpRule(),
                     new ParkRule(),
+                    new SideRule(),
                     new HeatRule(),
                     new BundleRule(),
                     new GuardSizeRule(),

@@ -143,4 +143,12 @@ public interface PathFinding {
 
     /** A wiper that stops half way, or with {@code atRest} 1 runs on at rest. */
     record NeverParks(PartId part, int atRest) implements Finding.AboutPart, Finding.ToFix {}
+
+    /** A lamp of one side that is fed from the pin of the other. */
+    record OnOtherSide(PartId part, Terminal from, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public OnOtherSide {
+            remedies = List.copyOf(remedies);
+        }
+    }
 }

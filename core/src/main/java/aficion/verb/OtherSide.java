@@ -15,10 +15,13 @@ import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * Does the other side as one side is: a part with its wires, the name and the colours mirrored. A
@@ -41,6 +44,36 @@ public final class OtherSide {
                             traced(Colour.BLACK, Colour.WHITE), traced(Colour.BLACK, Colour.GREEN),
                             traced(Colour.SLATE, Colour.BLACK), traced(Colour.SLATE, Colour.RED),
                             WireColour.plain(Colour.YELLOW), WireColour.plain(Colour.GREEN)));
+
+    /** A side of the vehicle, as a driver sees it. */
+    public enum Side {
+        LEFT("left", "links", "L"),
+        RIGHT("right", "rechts", "R");
+
+        private final List<String> words;
+        private final String letter;
+
+        Side(String english, String german, String letter) {
+            this.words = List.of(english, german);
+            this.letter = letter;
+        }
+
+        /** The side a part's name says; empty where it says none, or both. */
+        public static Optional<Side> ofName(String name) {
+            var said = name.toLowerCase(Locale.ROOT);
+            return only(side -> side.words.stream().anyMatch(said::contains));
+        }
+
+        /** The side a pin stands for; empty where it stands for none. */
+        public static Optional<Side> ofPin(String pin) {
+            return only(side -> PINS.containsKey(pin) && pin.endsWith(side.letter));
+        }
+
+        private static Optional<Side> only(Predicate<Side> says) {
+            var found = Arrays.stream(values()).filter(says).toList();
+            return found.size() == 1 ? Optional.of(found.getFirst()) : Optional.empty();
+        }
+    }
 
     private OtherSide() {}
 
