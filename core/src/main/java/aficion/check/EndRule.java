@@ -69,20 +69,14 @@ final class EndRule implements Rule {
     private static Optional<Finding> otherStud(Job job, Wire wire, End end) {
         var fitting = end.termination().fitting();
         var stud = job.part(end.terminal().part()).stud(end.terminal().pin());
-        boolean differs =
-                fitting.family().stacks()
-                        && fitting.hole().isPresent()
-                        && stud.isPresent()
-                        && !fitting.hole().equals(stud);
-        return differs
-                ? Optional.of(
+        return stud.filter(_ -> !fitting.goesOn(stud))
+                .map(size ->
                         new FitFinding.RingDoesNotFit(
                                 wire.id(),
                                 end.terminal(),
                                 end.termination(),
-                                stud.get().toUpperCase(Locale.ROOT),
-                                LargerEnd.of(job, wire, end, each -> each.hole().equals(stud))))
-                : Optional.empty();
+                                size.toUpperCase(Locale.ROOT),
+                                LargerEnd.of(job, wire, end, each -> each.hole().equals(stud))));
     }
 
     /** A clamp made for the other post: the positive one is the thicker. */

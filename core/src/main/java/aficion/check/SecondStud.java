@@ -101,16 +101,9 @@ final class SecondStud {
                 .withLength(new RunLength.Assumed(BESIDE));
     }
 
-    /**
-     * Wires led to another stud with the ring they have; there they need no reason of their own.
-     */
+    /** Wires led to another stud with the ring they have. */
     private static List<Edit> moved(List<Wire> wires, Terminal from, Terminal to) {
-        var edits = new ArrayList<Edit>();
-        for (var wire : wires) {
-            boolean first = wire.from().terminal().equals(from);
-            edits.add(new Edit.MoveEnd(wire.id(), first, new End(to, wire.at(from).termination())));
-        }
-        return edits;
+        return wires.stream().<Edit>map(wire -> Edit.MoveEnd.of(wire, from, to)).toList();
     }
 
     private Optional<Edit> behindGuard(Terminal post, List<Wire> leads) {

@@ -1,6 +1,5 @@
 package aficion.check;
 
-import aficion.job.End;
 import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -9,7 +8,6 @@ import aficion.job.edit.Edit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.verb.OtherSide.Side;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -78,17 +76,12 @@ final class SideRule implements Rule {
     }
 
     private static Edit exchanged(Job job, Terminal left, Terminal right) {
-        var edits = new ArrayList<>(moved(job, left, right));
-        edits.addAll(moved(job, right, left));
-        return new Edit.Together(Edit.Deed.MEND, edits);
+        return new Edit.Together(
+                Edit.Deed.MEND,
+                Stream.concat(moved(job, left, right), moved(job, right, left)).toList());
     }
 
-    private static List<Edit> moved(Job job, Terminal from, Terminal to) {
-        var edits = new ArrayList<Edit>();
-        for (var wire : job.wiresAt(from)) {
-            var end = new End(to, wire.at(from).termination());
-            edits.add(new Edit.MoveEnd(wire.id(), wire.from().terminal().equals(from), end));
-        }
-        return edits;
+    private static Stream<Edit> moved(Job job, Terminal from, Terminal to) {
+        return job.wiresAt(from).stream().map(wire -> Edit.MoveEnd.of(wire, from, to));
     }
 }

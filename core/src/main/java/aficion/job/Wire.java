@@ -117,11 +117,11 @@ public record Wire(
     }
 
     public Wire withSize(WireSize changed) {
-        return with(new Cut(colour, changed, insulation, length, pinned));
+        return with(new Cut(colour, changed, insulation, length, pinned), laid(), unguarded);
     }
 
     public Wire withLength(RunLength changed) {
-        return with(new Cut(colour, size, insulation, changed, pinned));
+        return with(new Cut(colour, size, insulation, changed, pinned), laid(), unguarded);
     }
 
     public Wire withFrom(End changed) {
@@ -133,17 +133,17 @@ public record Wire(
     }
 
     public Wire withColour(WireColour changed) {
-        return with(new Cut(changed, size, insulation, length, pinned));
+        return with(new Cut(changed, size, insulation, length, pinned), laid(), unguarded);
     }
 
     public Wire withInsulation(Insulation changed) {
-        return with(new Cut(colour, size, changed, length, pinned));
+        return with(new Cut(colour, size, changed, length, pinned), laid(), unguarded);
     }
 
     /** The same wire with one more of its traits settled, or left to the program again. */
     public Wire withPinned(Pinned.Trait trait, boolean held) {
         var settled = pinned.orElse(Pinned.NONE).with(trait, held);
-        return with(new Cut(colour, size, insulation, length, settled));
+        return with(new Cut(colour, size, insulation, length, settled), laid(), unguarded);
     }
 
     /** Where it runs, with what, and what it has to spare there. */
@@ -152,11 +152,11 @@ public record Wire(
     }
 
     public Wire withLaid(Laid changed) {
-        return with(changed, unguarded);
+        return with(cut(), changed, unguarded);
     }
 
     public Wire withUnguarded(Optional<Unguarded> changed) {
-        return with(laid(), changed);
+        return with(cut(), laid(), changed);
     }
 
     /** The same wire with its ends named the other way round. */
@@ -191,7 +191,11 @@ public record Wire(
             RunLength length,
             Optional<Pinned> pinned) {}
 
-    private Wire with(Cut cut) {
+    private Cut cut() {
+        return new Cut(colour, size, insulation, length, pinned);
+    }
+
+    private Wire with(Cut cut, Laid laid, Optional<Unguarded> reason) {
         return new Wire(
                 id,
                 number,
@@ -202,28 +206,10 @@ public record Wire(
                 cut.size,
                 cut.insulation,
                 cut.length,
-                zone,
-                unguarded,
-                bundle,
-                cut.pinned,
-                slack);
-    }
-
-    private Wire with(Laid laid, Optional<Unguarded> reason) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                colour,
-                size,
-                insulation,
-                length,
                 laid.zone(),
                 reason,
                 laid.bundle(),
-                pinned,
+                cut.pinned,
                 laid.slack());
     }
 }

@@ -200,7 +200,7 @@ final class ControlBranches {
         int earth = part.node("31");
         double rated = module.rated().value();
         part.fixed("rest", feed, earth, rated / module.rest().value());
-        int awake = part.coil(new Coil(feed, earth, 0.5 * rated, 0.4 * rated).after(0));
+        int awake = part.coil(felt(part, "15", rated));
         var coils = new HashMap<String, Integer>();
         for (var pin : module.inputs()) {
             part.fixed(pin, part.node(pin), earth, INPUT);
@@ -210,12 +210,7 @@ final class ControlBranches {
                 .flatMap(output -> output.needs().stream())
                 .map(ControlKind.Need::input)
                 .distinct()
-                .forEach(pin ->
-                        coils.put(
-                                pin,
-                                part.coil(
-                                        new Coil(part.node(pin), earth, 0.5 * rated, 0.4 * rated)
-                                                .after(0))));
+                .forEach(pin -> coils.put(pin, part.coil(felt(part, pin, rated))));
         for (var output : module.outputs()) {
             var needs = new ArrayList<>(List.of(new Branch.Need(awake, true)));
             for (var need : output.needs()) {
@@ -223,12 +218,7 @@ final class ControlBranches {
                         output.holds()
                                 .map(seconds ->
                                         part.coil(
-                                                new Coil(
-                                                                part.node(need.input()),
-                                                                earth,
-                                                                0.5 * rated,
-                                                                0.4 * rated)
-                                                        .after(0)
+                                                felt(part, need.input(), rated)
                                                         .holding(seconds.value())))
                                 .orElseGet(() -> coils.get(need.input()));
                 needs.add(new Branch.Need(coil, need.high()));
@@ -241,6 +231,11 @@ final class ControlBranches {
                     MODULE_CONTACT,
                     needs);
         }
+    }
+
+    /** What a module takes for high at one of its pins. */
+    private static Coil felt(PartBuilder part, String pin, double rated) {
+        return new Coil(part.node(pin), part.node("31"), 0.5 * rated, 0.4 * rated).after(0);
     }
 
     private static void points(PartBuilder part, ControlKind.Points points) {

@@ -3,6 +3,7 @@ package aficion.verb;
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.Insulation;
+import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.ControlKind;
@@ -15,6 +16,8 @@ import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
+import aficion.job.Wire;
+import java.util.List;
 
 /** What a new wire is like: its ends by what they end on (HANDBOOK section 8), size and cover. */
 public final class Ends {
@@ -28,6 +31,22 @@ public final class Ends {
     public static End on(Part part, String pin) {
         var usual = usual(part, pin);
         return new End(part.terminal(pin), part.zone().isWet() ? usual.sealed() : usual);
+    }
+
+    /**
+     * What may be crimped to the end of a wire on a terminal: what its copper fits and the stud
+     * takes, and what is there.
+     */
+    public static List<Termination> fitting(Job job, Wire wire, Terminal terminal) {
+        var now = wire.at(terminal).termination();
+        var stud = job.part(terminal.part()).stud(terminal.pin());
+        var copper = wire.conductor().copper();
+        return Terminals.all().stream()
+                .filter(each ->
+                        each.key().equals(now.key())
+                                || each.takes(copper) && each.grips(copper) && each.goesOn(stud))
+                .map(each -> new Termination(each.key()))
+                .toList();
     }
 
     /** The thinnest that the house allows, in the standard it buys by. */

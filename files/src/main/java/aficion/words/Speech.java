@@ -115,6 +115,14 @@ public final class Speech {
         return Words.of("termination." + termination.key());
     }
 
+    /** What a circuit may lose, by the rules of the house. */
+    public String drops(Circuit.Drops drops) {
+        return Words.of(
+                "change.drops.share",
+                Words.of("drops", drops),
+                100 * job.rules().drop(drops).value());
+    }
+
     /** The size of a stud as it is written on a ring. */
     public String stud(Optional<String> stud) {
         return stud.map(size -> size.toUpperCase(Locale.ROOT).replace('-', '.'))

@@ -246,6 +246,14 @@ public sealed interface Edit {
 
     /** Leads an end of a wire elsewhere. */
     record MoveEnd(WireId wire, boolean first, End end) implements Edit {
+        /** The end that sits on one terminal, led to another as it is. */
+        public static MoveEnd of(Wire wire, Terminal from, Terminal to) {
+            return new MoveEnd(
+                    wire.id(),
+                    wire.from().terminal().equals(from),
+                    new End(to, wire.at(from).termination()));
+        }
+
         @Override
         public Job apply(Job job) {
             return changed(job, wire, found -> first ? found.withFrom(end) : found.withTo(end));

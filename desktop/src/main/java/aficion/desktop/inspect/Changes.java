@@ -15,12 +15,12 @@ import aficion.job.Circuit;
 import aficion.job.Part;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
-import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.Edit;
 import aficion.quantity.Metres;
+import aficion.verb.Ends;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -127,16 +127,9 @@ final class Changes extends VBox {
 
     static Changes of(Workbench bench, Circuit circuit) {
         var changes = new Changes(bench);
-        var rules = bench.job().rules();
         changes.choice(
                 "drops",
-                Choices.of(
-                        List.of(Circuit.Drops.values()),
-                        drops ->
-                                Words.of(
-                                        "change.drops.share",
-                                        Words.of("drops", drops),
-                                        100 * rules.drop(drops).value())),
+                Choices.of(List.of(Circuit.Drops.values()), bench.speech()::drops),
                 circuit.drops(),
                 drops -> new Edit.AllowDrop(circuit.id(), drops));
         return changes;
@@ -197,22 +190,10 @@ final class Changes extends VBox {
                 each -> new Edit.Recolour(wire.id(), new WireColour(colour.base(), each)));
     }
 
-    /** What is crimped to an end: what the copper fits and the stud takes, and what is there. */
     private void end(String which, Wire wire, Terminal terminal) {
-        var now = wire.at(terminal).termination();
-        var stud = bench.job().part(terminal.part()).stud(terminal.pin());
-        var copper = wire.conductor().copper();
-        var fitting =
-                Terminals.all().stream()
-                        .filter(each ->
-                                each.key().equals(now.key())
-                                        || each.takes(copper)
-                                                && each.grips(copper)
-                                                && each.goesOn(stud))
-                        .map(each -> new Termination(each.key()))
-                        .toList();
-        var box = Choices.of(fitting, bench.speech()::termination);
-        box.setValue(now);
+        var box =
+                Choices.of(Ends.fitting(bench.job(), wire, terminal), bench.speech()::termination);
+        box.setValue(wire.at(terminal).termination());
         getChildren()
                 .add(
                         new Choice<>(

@@ -11,8 +11,6 @@ import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
-import aficion.job.Wire;
-import aficion.job.WireId;
 import aficion.job.edit.Edit;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -32,16 +30,8 @@ class HandsTest extends WindowTest {
 
     @TempDir private Path folder;
 
-    private WireId numbered(String number) {
-        return bench.job().wires().stream()
-                .filter(wire -> wire.number().equals(number))
-                .findFirst()
-                .map(Wire::id)
-                .orElseThrow();
-    }
-
     private void choose(String number) {
-        onScreen(() -> bench.selection().set(new Selection.OfWire(numbered(number))));
+        onScreen(() -> bench.selection().set(new Selection.OfWire(wireNumbered(number))));
     }
 
     private static Terminal at(String text) {
@@ -125,11 +115,12 @@ class HandsTest extends WindowTest {
         focusOn(HEADLAMPS);
         choose("5.09");
         onScreen(() -> {
-            bench.perform(new Edit.Resize(numbered("5.09"), WireSize.parse("10mm2").orElseThrow()));
+            bench.perform(
+                    new Edit.Resize(wireNumbered("5.09"), WireSize.parse("10mm2").orElseThrow()));
             verbs().perform(Verb.RESIZE);
-            bench.perform(new Edit.Renumber(numbered("5.09"), "5.90"));
+            bench.perform(new Edit.Renumber(wireNumbered("5.09"), "5.90"));
         });
-        until(() -> !bench.job().wire(numbered("5.90")).size().designation().equals("10"));
+        until(() -> !bench.job().wire(wireNumbered("5.90")).size().designation().equals("10"));
     }
 
     @Test
@@ -177,7 +168,7 @@ class HandsTest extends WindowTest {
         search("Lead second end");
         search("terminal K2.86");
 
-        assertThat(bench.job().wire(numbered("5.03")).to().terminal()).isEqualTo(at("K2.86"));
+        assertThat(bench.job().wire(wireNumbered("5.03")).to().terminal()).isEqualTo(at("K2.86"));
     }
 
     @Test

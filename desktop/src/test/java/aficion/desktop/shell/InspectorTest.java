@@ -14,7 +14,6 @@ import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
-import aficion.job.WireId;
 import aficion.quantity.Metres;
 import aficion.quantity.Volts;
 import java.util.Optional;
@@ -163,13 +162,5 @@ class InspectorTest extends WindowTest {
         });
         push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private WireId wireNumbered(String number) {
-        return bench.job().wires().stream()
-                .filter(wire -> wire.number().equals(number))
-                .findFirst()
-                .orElseThrow()
-                .id();
     }
 }

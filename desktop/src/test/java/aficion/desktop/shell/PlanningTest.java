@@ -15,7 +15,6 @@ import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.School;
 import aficion.job.Vehicle;
-import aficion.job.WireId;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import java.io.IOException;
@@ -331,13 +330,5 @@ class PlanningTest extends WindowTest {
             field.setText(text);
             field.getOnAction().handle(new ActionEvent());
         });
-    }
-
-    private WireId wireNumbered(String number) {
-        return bench.job().wires().stream()
-                .filter(wire -> wire.number().equals(number))
-                .findFirst()
-                .orElseThrow()
-                .id();
     }
 }

@@ -170,6 +170,14 @@ abstract class WindowTest extends ApplicationTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    WireId wireNumbered(String number) {
+        return bench.job().wires().stream()
+                .filter(wire -> wire.number().equals(number))
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
+
     void press(String id) {
         var node = node(id);
         clickOn(node);
