@@ -42,6 +42,11 @@ public enum Zone {
         return this == FRONT || this == UNDERBODY;
     }
 
+    /** Whether the wind of the road turns a fan that stands there. */
+    public boolean meetsWind() {
+        return this == FRONT || this == ENGINE_BAY;
+    }
+
     /** The air around a wire there, typical, on a hot day with the engine warm. */
     public Celsius ambient() {
         return Catalogue.required(TABLE, key(), "zones.csv");

@@ -51,6 +51,7 @@ public final class Findings {
                     new LabelRule(),
                     new SuppressionRule(),
                     new OffRule(),
+                    new WindRule(),
                     new MagnetoRule(),
                     new PolarityRule(),
                     new DirectionRule(),

@@ -39,6 +39,14 @@ public interface SourceFinding {
     record FedWithKeyOff(PartId part, Amps amps, Conditions when)
             implements Finding.AboutPart, Finding.Danger {}
 
+    /** A motor that feeds other things while the wind turns it. */
+    record FedByWind(PartId part, List<PartId> feeds, Conditions when)
+            implements Finding.AboutPart, Finding.ToKnow {
+        public FedByWind {
+            feeds = List.copyOf(feeds);
+        }
+    }
+
     /** An ignition coil that draws more than points stand, for want of its ballast. */
     record CoilOverfed(PartId part, Amps carries, Amps limit)
             implements Finding.AboutPart, Finding.ToFix {}

@@ -7,6 +7,7 @@ import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -107,6 +108,12 @@ record Wants(Part part, String role, double volts, String feed, String back) {
                 .volts(part.id(), role)
                 .filter(span -> span.largest() >= volts)
                 .isPresent();
+    }
+
+    /** Whether it gets it in a state. */
+    boolean metIn(OperatingPoint point) {
+        var branch = point.netlist().inside(part.id()).get(role);
+        return branch != null && Math.abs(point.branchVolts(branch)) >= volts;
     }
 
     Terminal feedEnd() {

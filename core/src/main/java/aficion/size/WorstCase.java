@@ -401,9 +401,12 @@ public final class WorstCase {
 
     /** What volts a branch inside a part sees, over all states. */
     public Optional<Span> volts(PartId part, String role) {
-        return Optional.ofNullable(netlist.inside(part).get(role))
-                .map(branch ->
-                        new Span(new Volts(leastVolts[branch]), new Volts(mostVolts[branch])));
+        return Optional.ofNullable(netlist.inside(part).get(role)).map(this::volts);
+    }
+
+    /** What volts a branch sees, over all states. */
+    public Span volts(int branch) {
+        return new Span(new Volts(leastVolts[branch]), new Volts(mostVolts[branch]));
     }
 
     /** The largest lasting current of a wire; empty when no state could be solved. */
