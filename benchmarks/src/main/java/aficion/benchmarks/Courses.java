@@ -53,9 +53,9 @@ public class Courses {
 
     @Setup
     public void vehicle() {
-        var job = Vehicles.of(nodes, SEED);
-        netlist = Netlist.of(job);
-        var busy = Vehicles.busy(job, SEED);
+        var design = Vehicles.of(nodes, SEED);
+        netlist = Netlist.of(design);
+        var busy = Vehicles.busy(design, SEED);
         var switched = Vehicles.switched(busy);
         var moments = new ArrayList<Script.Moment>();
         for (double at = 0; at < LASTS; at += EVERY) {

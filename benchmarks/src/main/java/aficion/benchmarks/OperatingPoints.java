@@ -52,9 +52,9 @@ public class OperatingPoints {
 
     @Setup
     public void vehicle() {
-        var job = Vehicles.of(nodes, SEED);
-        netlist = Netlist.of(job);
-        busy = Vehicles.busy(job, SEED);
+        var design = Vehicles.of(nodes, SEED);
+        netlist = Netlist.of(design);
+        busy = Vehicles.busy(design, SEED);
         switched = Vehicles.switched(busy);
         solver = new Solver(netlist);
         if (!(solver.solve(busy) instanceof Outcome.Solved)) {

@@ -43,8 +43,8 @@ final class Outside {
 
     /** The times for a generated vehicle, at the solver's own tolerances, volts swept finely. */
     static Times of(int nodes) throws IOException, InterruptedException {
-        var job = Vehicles.of(nodes, SEED);
-        var outcome = new Solver(Netlist.of(job)).solve(Vehicles.busy(job, SEED));
+        var design = Vehicles.of(nodes, SEED);
+        var outcome = new Solver(Netlist.of(design)).solve(Vehicles.busy(design, SEED));
         if (!(outcome instanceof Outcome.Solved(var point))) {
             throw new IllegalStateException("the vehicle has no operating point");
         }

@@ -34,16 +34,16 @@ public class Sweeps {
 
     @Setup
     public void vehicle() {
-        var job = Vehicles.of(NODES, SEED);
-        netlist = Netlist.of(job);
-        busy = Vehicles.busy(job, SEED);
+        var design = Vehicles.of(NODES, SEED);
+        netlist = Netlist.of(design);
+        busy = Vehicles.busy(design, SEED);
         states =
                 List.of(
                         Conditions.REST,
                         busy,
                         Vehicles.switched(busy),
-                        Vehicles.busy(job, SEED + 1),
-                        Vehicles.busy(job, SEED + 2));
+                        Vehicles.busy(design, SEED + 1),
+                        Vehicles.busy(design, SEED + 2));
     }
 
     /** In one state. */

@@ -10,13 +10,15 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
+import aficion.job.Cut;
 import aficion.job.Demand;
+import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.HouseRules;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.Laid;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -40,7 +42,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 
 /**
  * Vehicles of any size, the same for the same seed. A bus runs from the battery; each branch
@@ -61,24 +62,22 @@ public final class Vehicles {
     }
 
     /** A vehicle of about that many nodes. */
-    public static Job of(int nodes, long seed) {
+    public static Design of(int nodes, long seed) {
         var vehicle = new Vehicles(seed);
         vehicle.grow(Math.max(1, nodes / NODES_A_CIRCUIT));
-        return new Job(
+        return new Design(
                 new Vehicle("generated", 1960, new Volts(12), Vehicle.Pole.NEGATIVE),
                 HouseRules.USUAL,
-                List.of(new Circuit(CIRCUIT, 1, "all", Circuit.Drops.ORDINARY, Set.of())),
+                List.of(new Circuit(CIRCUIT, 1, "all", Circuit.Drops.ORDINARY)),
                 vehicle.parts,
-                vehicle.wires,
-                List.of(),
-                List.of());
+                vehicle.wires);
     }
 
     /** Two switches of three on, the same for the same seed. */
-    public static Conditions busy(Job job, long seed) {
+    public static Conditions busy(Design design, long seed) {
         var random = new Random(seed);
         var conditions = Conditions.REST;
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             if (part.kind() instanceof ControlKind.Switch hand && random.nextInt(3) > 0) {
                 conditions = conditions.with(hand.control(), "on");
             }
@@ -186,12 +185,13 @@ public final class Vehicles {
                         CIRCUIT,
                         end(from),
                         end(to),
-                        WireColour.plain(Colour.RED),
-                        WireSize.parse(size).orElseThrow(),
-                        Insulation.PVC105,
-                        new RunLength.Measured(new Metres(0.3 + 3 * random.nextDouble())),
-                        Zone.CABIN,
-                        Optional.empty()));
+                        new Cut(
+                                WireSize.parse(size).orElseThrow(),
+                                Insulation.PVC105,
+                                WireColour.plain(Colour.RED)),
+                        new Laid.Stated(
+                                new RunLength.Measured(new Metres(0.3 + 3 * random.nextDouble())),
+                                Zone.CABIN)));
     }
 
     private static End end(String terminal) {

@@ -4,8 +4,8 @@ import aficion.bench.TestStep.Task;
 import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -64,7 +64,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         steps = List.copyOf(steps);
     }
 
-    /** The plan for a circuit of the solver's job; without wires it has no steps. */
+    /** The plan for a circuit of the solver's design; without wires it has no steps. */
     public static BenchPlan of(Solver solver, CircuitId circuit) {
         return new Planning(solver, circuit).plan();
     }
@@ -75,7 +75,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
     private static final class Planning {
         private final Solver solver;
-        private final Job job;
+        private final Design design;
         private final CircuitId circuit;
         private final List<Wire> wires;
         private final Metal metal;
@@ -83,9 +83,9 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
         Planning(Solver solver, CircuitId circuit) {
             this.solver = solver;
-            this.job = solver.netlist().job();
+            this.design = solver.netlist().design();
             this.circuit = circuit;
-            this.wires = job.wiresOf(circuit);
+            this.wires = design.wiresOf(circuit);
             this.metal = new Metal(solver.netlist());
         }
 
@@ -103,7 +103,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         private void continuity(Wire wire) {
             double ohms =
                     wire.conductor().perMetre().value() * wire.length().metres().value()
-                            + 2 * job.rules().joint().value();
+                            + 2 * design.rules().joint().value();
             add(
                     "ohms " + wire.id(),
                     new TestStep.Continuity(wire.id()),
@@ -112,7 +112,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
         /** One step for each live net: the first terminal of wires that hang together. */
         private void isolation() {
-            Map<WireId, Guard> guards = Guards.in(job).ofWires();
+            Map<WireId, Guard> guards = Guards.in(design).ofWires();
             var measured = new HashSet<Terminal>();
             for (var wire : wires) {
                 boolean live = !(guards.get(wire.id()) instanceof Guard.EarthSide);
@@ -128,7 +128,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
         private void states() {
             var points =
-                    OperatingStates.of(job, circuit, Conditions.REST).stream()
+                    OperatingStates.of(design, circuit, Conditions.REST).stream()
                             .filter(this::isOurs)
                             .flatMap(state -> solved(state).stream())
                             .toList();
@@ -151,8 +151,8 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
          * test a stop lamp.
          */
         private boolean isOurs(Conditions state) {
-            var own = Controls.of(job, circuit).controls();
-            return Controls.of(job).controls().stream()
+            var own = Controls.of(design, circuit).controls();
+            return Controls.of(design).controls().stream()
                     .filter(control -> !own.contains(control))
                     .noneMatch(control ->
                             control.position(Controls.position(control, state))
@@ -229,7 +229,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         }
 
         private void volts(Terminal terminal, Volts volts, Conditions conditions) {
-            double least = job.vehicle().system().value() / 60;
+            double least = design.vehicle().system().value() / 60;
             double tolerance = Math.max(least, VOLTS_SHARE * Math.abs(volts.value()));
             add(
                     "volts " + terminal + " " + name(conditions),
@@ -243,7 +243,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
                     wires.stream()
                             .flatMap(wire -> wire.terminals().stream())
                             .collect(Collectors.toSet());
-            return job.partsOf(circuit).stream()
+            return design.partsOf(circuit).stream()
                     .flatMap(part -> feedPins(part).map(part::terminal))
                     .filter(used::contains);
         }
@@ -269,8 +269,8 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         /** Key and own controls where they stand, and what else is moved. */
         private String name(Conditions conditions) {
             var named = new TreeMap<String, String>();
-            var own = Controls.of(job, circuit).controls();
-            for (var control : Controls.of(job).controls()) {
+            var own = Controls.of(design, circuit).controls();
+            for (var control : Controls.of(design).controls()) {
                 var position = conditions.positions().get(control.name());
                 if (position != null
                         && (own.contains(control)

@@ -38,7 +38,9 @@ public sealed interface Expected {
         }
     }
 
-    /** No reading to pass: as the job stands a guard opens there, or metal shorts the battery. */
+    /**
+     * No reading to pass: as the design stands a guard opens there, or metal shorts the battery.
+     */
     record Opens(Optional<FuseSeat> guard, Amps demand) implements Expected {
         @Override
         public Unit unit() {

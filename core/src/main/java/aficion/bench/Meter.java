@@ -2,15 +2,16 @@ package aficion.bench;
 
 import aficion.catalogue.Zone;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
-import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -28,7 +29,7 @@ import java.util.Optional;
 
 /**
  * What a meter or a test lamp shows between two terminals. Each is a part of its own that is put on
- * a copy of the job, so that it loads the circuit as it does in the hand.
+ * a copy of the design, so that it loads the circuit as it does in the hand.
  */
 public final class Meter {
     /** What an ohmmeter drives its current with: too little for a diode to conduct (typical). */
@@ -55,11 +56,11 @@ public final class Meter {
      * earthed lead off the battery; empty when they are over the range.
      */
     public static Optional<Ohms> ohms(
-            Job job, Conditions conditions, Terminal red, Terminal black) {
+            Design design, Conditions conditions, Terminal red, Terminal black) {
         if (red.equals(black)) {
             return Optional.of(new Ohms(0));
         }
-        var dead = batteryOff(job);
+        var dead = batteryOff(design);
         var still = conditions.withEngine(new Rpm(0));
         var plain = measured(dead, still, red, black);
         // A piece of the circuit that hangs free of the body is measured against its own earth.
@@ -68,10 +69,11 @@ public final class Meter {
     }
 
     private static Optional<Ohms> measured(
-            Job job, Conditions conditions, Terminal red, Terminal black) {
+            Design design, Conditions conditions, Terminal red, Terminal black) {
         var meter =
-                NewNames.part(job, "MM", Zone.CABIN, new SourceKind.BenchSupply(DRIVES, AT_MOST));
-        var with = clipped(job, meter, red, black);
+                NewNames.part(
+                        design, "MM", Zone.CABIN, new SourceKind.BenchSupply(DRIVES, AT_MOST));
+        var with = clipped(design, meter, red, black);
         if (!(new Solver(Netlist.of(with)).solve(conditions)
                 instanceof Outcome.Solved(var point))) {
             return Optional.empty();
@@ -82,28 +84,29 @@ public final class Meter {
         return volts.filter(_ -> amps > 0).map(across -> new Ohms(Math.abs(across.value()) / amps));
     }
 
-    private static Job batteryOff(Job job) {
-        var earthed = job.vehicle().earthedPin();
-        return job.withWires(
-                job.wires().stream()
+    private static Design batteryOff(Design design) {
+        var earthed = design.vehicle().earthedPin();
+        return design.withWires(
+                design.wires().stream()
                         .filter(wire ->
                                 wire.terminals().stream()
                                         .noneMatch(end ->
                                                 end.pin().equals(earthed)
-                                                        && job.part(end.part()).kind()
+                                                        && design.part(end.part()).kind()
                                                                 instanceof SourceKind.Battery))
                         .toList());
     }
 
-    private static Job earthed(Job job, Terminal at) {
+    private static Design earthed(Design design, Terminal at) {
         var point =
                 NewNames.part(
-                        job,
+                        design,
                         "ME",
                         Zone.CABIN,
                         new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));
-        var with = new Edit.AddPart(point).apply(job);
-        return new Edit.AddWire(Connection.between(with, circuit(with), at, point.terminal("E")))
+        var with = new PartEdit.AddPart(point).apply(design);
+        return new WireEdit.AddWire(
+                        Connection.between(with, circuit(with), at, point.terminal("E")))
                 .apply(with);
     }
 
@@ -115,12 +118,13 @@ public final class Meter {
     public record Lit(Ratio light, Amps draws, OperatingPoint point) {}
 
     /** A test lamp with its tip and its clip; empty where nothing comes to rest with it. */
-    public static Optional<Lit> lamp(Job job, Conditions conditions, Terminal tip, Terminal clip) {
-        double rated = job.vehicle().system().value() * 1.125;
+    public static Optional<Lit> lamp(
+            Design design, Conditions conditions, Terminal tip, Terminal clip) {
+        double rated = design.vehicle().system().value() * 1.125;
         Kind kind =
                 new LoadKind.Lamp(new Volts(rated), List.of(new LoadKind.Filament("1", TEST_LAMP)));
-        var lamp = NewNames.part(job, "TL", Zone.CABIN, kind);
-        var with = clipped(job, lamp, tip, clip);
+        var lamp = NewNames.part(design, "TL", Zone.CABIN, kind);
+        var with = clipped(design, lamp, tip, clip);
         return new Solver(Netlist.of(with)).solve(conditions) instanceof Outcome.Solved(var point)
                 ? Optional.of(
                         new Lit(
@@ -134,19 +138,19 @@ public final class Meter {
                 : Optional.empty();
     }
 
-    /** The job with a part of two pins clipped to two terminals. */
-    private static Job clipped(Job job, Part part, Terminal first, Terminal second) {
-        var now = new Edit.AddPart(part).apply(job);
+    /** The design with a part of two pins clipped to two terminals. */
+    private static Design clipped(Design design, Part part, Terminal first, Terminal second) {
+        var now = new PartEdit.AddPart(part).apply(design);
         var circuit = circuit(now);
         var pins = part.terminals();
         for (var lead : List.of(first, second)) {
             var pin = lead == first ? pins.getFirst() : pins.getLast();
-            now = new Edit.AddWire(Connection.between(now, circuit, pin, lead)).apply(now);
+            now = new WireEdit.AddWire(Connection.between(now, circuit, pin, lead)).apply(now);
         }
         return now;
     }
 
-    private static CircuitId circuit(Job job) {
-        return job.circuits().getFirst().id();
+    private static CircuitId circuit(Design design) {
+        return design.circuits().getFirst().id();
     }
 }

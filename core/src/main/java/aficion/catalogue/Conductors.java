@@ -37,7 +37,7 @@ public final class Conductors {
     }
 
     /**
-     * The conductor of a size that a job holds.
+     * The conductor of a size that a design holds.
      *
      * @throws IllegalArgumentException when no such size is sold
      */

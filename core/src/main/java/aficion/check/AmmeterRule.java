@@ -17,12 +17,12 @@ final class AmmeterRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Ammeter)
                 .filter(part -> wrong(assessment, part) > right(assessment, part))
                 .map(part ->
                         new Finding.ReadsBackwards(
-                                part.id(), Exchanges.of(assessment.job(), part, "A", "B")));
+                                part.id(), Exchanges.of(assessment.design(), part, "A", "B")));
     }
 
     private static long wrong(Assessment assessment, Part part) {

@@ -3,12 +3,14 @@ package aficion.check;
 import aficion.catalogue.Terminals;
 import aficion.catalogue.Terminals.Family;
 import aficion.catalogue.Terminals.Fitting;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Wire;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.SquareMillimetres;
 import aficion.size.Assessment;
 import java.util.Comparator;
@@ -27,20 +29,20 @@ final class BarrelRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         return Stream.concat(
-                job.parts().stream()
+                design.parts().stream()
                         .flatMap(part -> part.terminals().stream())
-                        .flatMap(terminal -> overfull(job, terminal).stream()),
-                job.wires().stream()
+                        .flatMap(terminal -> overfull(design, terminal).stream()),
+                design.wires().stream()
                         .flatMap(wire ->
                                 Stream.of(wire.from(), wire.to())
-                                        .flatMap(end -> loose(job, wire, end).stream())));
+                                        .flatMap(end -> loose(design, wire, end).stream())));
     }
 
     /** The wires that share the barrel of a terminal. */
-    private static List<Wire> sharing(Job job, Terminal terminal) {
-        return job.wiresAt(terminal).stream()
+    private static List<Wire> sharing(Design design, Terminal terminal) {
+        return design.wiresAt(terminal).stream()
                 .filter(wire -> fitting(wire, terminal).family().isBarrel())
                 .toList();
     }
@@ -54,8 +56,8 @@ final class BarrelRule implements Rule {
                 wires.stream().mapToDouble(wire -> wire.conductor().copper().value()).sum());
     }
 
-    private static Optional<Finding> overfull(Job job, Terminal terminal) {
-        var wires = sharing(job, terminal);
+    private static Optional<Finding> overfull(Design design, Terminal terminal) {
+        var wires = sharing(design, terminal);
         var copper = copper(wires);
         return wires.stream()
                 .map(wire -> fitting(wire, terminal))
@@ -67,12 +69,12 @@ final class BarrelRule implements Rule {
                                 terminal,
                                 copper,
                                 fitting.takes(),
-                                roomier(job, terminal, copper)));
+                                roomier(design, terminal, copper)));
     }
 
     /** One blade that takes them all; else a ring each, which stack. */
-    private static List<Edit> roomier(Job job, Terminal terminal, SquareMillimetres copper) {
-        boolean sealed = job.part(terminal.part()).zone().isWet();
+    private static List<Edit> roomier(Design design, Terminal terminal, SquareMillimetres copper) {
+        boolean sealed = design.part(terminal.part()).zone().isWet();
         return Terminals.all().stream()
                 .filter(each -> each.sealed() || !sealed)
                 .filter(each ->
@@ -80,11 +82,11 @@ final class BarrelRule implements Rule {
                                 || each.family() == Family.RING && each.takes().value() >= RING)
                 .limit(1)
                 .<Edit>map(each ->
-                        new Edit.Together(
-                                Edit.Deed.MEND,
-                                sharing(job, terminal).stream()
+                        new CompositeEdit(
+                                CompositeEdit.Deed.MEND,
+                                sharing(design, terminal).stream()
                                         .<Edit>map(wire ->
-                                                new Edit.Crimp(
+                                                new WireEdit.Crimp(
                                                         wire.id(),
                                                         terminal,
                                                         new Termination(each.key())))
@@ -92,9 +94,9 @@ final class BarrelRule implements Rule {
                 .toList();
     }
 
-    private static Optional<Finding> loose(Job job, Wire wire, End end) {
+    private static Optional<Finding> loose(Design design, Wire wire, End end) {
         var fitting = end.termination().fitting();
-        var shared = sharing(job, end.terminal());
+        var shared = sharing(design, end.terminal());
         var copper = shared.contains(wire) ? copper(shared) : wire.conductor().copper();
         return fitting.grips(copper)
                 ? Optional.empty()
@@ -105,6 +107,6 @@ final class BarrelRule implements Rule {
                                 end.termination(),
                                 copper,
                                 fitting.least(),
-                                LargerEnd.of(job, wire, end, each -> true)));
+                                LargerEnd.of(design, wire, end, each -> true)));
     }
 }

@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.edit.Edit;
@@ -15,23 +15,24 @@ import java.util.stream.Stream;
 final class BatteryRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         if (!(new Solver(assessment.netlist()).demand(Conditions.REST)
                 instanceof Outcome.Solved(var point))) {
             return Stream.empty();
         }
         var bond = assessment.worst().metal().in(point);
-        var live = job.vehicle().livePin();
-        var back = job.vehicle().earthedPin();
-        return job.parts().stream()
+        var live = design.vehicle().livePin();
+        var back = design.vehicle().earthedPin();
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .filter(part ->
                         bond.earthed(assessment.netlist().node(part.terminal(live)))
                                 && !bond.earthed(assessment.netlist().node(part.terminal(back))))
-                .map(part -> new SourceFinding.BatteryReversed(part.id(), live, turned(job, part)));
+                .map(part ->
+                        new SourceFinding.BatteryReversed(part.id(), live, turned(design, part)));
     }
 
-    private static List<Edit> turned(Job job, Part battery) {
-        return Exchanges.feeds(job, battery, "+", "-");
+    private static List<Edit> turned(Design design, Part battery) {
+        return Exchanges.feeds(design, battery, "+", "-");
     }
 }

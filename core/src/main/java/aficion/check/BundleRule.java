@@ -3,6 +3,7 @@ package aficion.check;
 import aficion.catalogue.Conductors;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Celsius;
 import aficion.size.Assessment;
 import java.util.List;
@@ -29,7 +30,7 @@ final class BundleRule implements Rule {
                 .filter(conductor ->
                         conductor.copper().value() > 1.01 * wire.conductor().copper().value())
                 .limit(1)
-                .<Edit>map(conductor -> new Edit.Resize(wire.id(), conductor.size()))
+                .<Edit>map(conductor -> new WireEdit.Resize(wire.id(), conductor.size()))
                 .toList();
     }
 }

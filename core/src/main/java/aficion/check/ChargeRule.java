@@ -12,7 +12,7 @@ final class ChargeRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part ->
                         part.kind() instanceof SourceKind.Alternator
                                 || part.kind() instanceof SourceKind.Dynamo)

@@ -25,12 +25,12 @@ final class ChargingRule implements Rule {
 
     private static Stream<Finding> over(Assessment assessment) {
         var source =
-                assessment.job().parts().stream()
+                assessment.design().parts().stream()
                         .filter(part -> setPoint(part).isPresent())
                         .findFirst();
         return source.stream()
                 .flatMap(part ->
-                        assessment.job().parts().stream()
+                        assessment.design().parts().stream()
                                 .filter(each -> each.kind() instanceof SourceKind.Battery)
                                 .flatMap(battery -> over(assessment, part, battery).stream())
                                 .limit(1));
@@ -39,12 +39,12 @@ final class ChargingRule implements Rule {
     private static Optional<Finding> over(Assessment assessment, Part source, Part battery) {
         double share =
                 ((SourceKind.Battery) battery.kind()).nominal().value()
-                        / assessment.job().vehicle().system().value();
+                        / assessment.design().vehicle().system().value();
         double set = setPoint(source).orElseThrow() * Math.min(1, share);
         return assessment.worst().bases().stream()
                 .filter(point ->
                         point.conditions().engine().value() > 0
-                                && !OperatingStates.isOff(assessment.job(), point.conditions()))
+                                && !OperatingStates.isOff(assessment.design(), point.conditions()))
                 .filter(point -> volts(point, battery) > (1 + OVER) * set)
                 .max(Comparator.comparingDouble(point -> volts(point, battery)))
                 .map(point ->
@@ -70,11 +70,11 @@ final class ChargingRule implements Rule {
     }
 
     private static Stream<Finding> missing(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part ->
                         part.kind() instanceof SourceKind.Alternator alternator
                                 && alternator.wakes() == SourceKind.Alternator.Style.SWITCHED
-                                && assessment.job().wiresAt(part.terminal("S")).isEmpty())
+                                && assessment.design().wiresAt(part.terminal("S")).isEmpty())
                 .map(part -> new SourceFinding.SenseMissing(part.id()));
     }
 }

@@ -10,7 +10,7 @@ final class CoilPolarityRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
                 .filter(part ->
                         assessment
@@ -20,6 +20,6 @@ final class CoilPolarityRule implements Rule {
                                 .isPresent())
                 .map(part ->
                         new Finding.CoilReversed(
-                                part.id(), Exchanges.of(assessment.job(), part, "15", "1")));
+                                part.id(), Exchanges.of(assessment.design(), part, "15", "1")));
     }
 }

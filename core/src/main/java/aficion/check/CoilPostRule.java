@@ -1,7 +1,7 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -19,17 +19,17 @@ import java.util.stream.Stream;
 final class CoilPostRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.parts().stream()
+        var design = assessment.design();
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
                 .flatMap(coil -> Stream.of("15", "1").map(coil::terminal))
-                .flatMap(post -> found(job, post));
+                .flatMap(post -> found(design, post));
     }
 
-    private static Stream<Finding> found(Job job, Terminal post) {
-        return job.wiresAt(post).stream()
+    private static Stream<Finding> found(Design design, Terminal post) {
+        return design.wiresAt(post).stream()
                 .map(wire -> wire.beyond(post).terminal())
-                .flatMap(end -> fed(job, end, post).stream())
+                .flatMap(end -> fed(design, end, post).stream())
                 .distinct()
                 .map(load ->
                         load.kind() instanceof ControlKind.IgnitionBox
@@ -38,13 +38,13 @@ final class CoilPostRule implements Rule {
     }
 
     /** What a wire from a post feeds, by way of joints: a load at its own feed. */
-    private static Optional<Part> fed(Job job, Terminal start, Terminal post) {
+    private static Optional<Part> fed(Design design, Terminal start, Terminal post) {
         var seen = new HashSet<>(Set.of(post, start));
         var at = start;
-        while (job.part(at.part()).kind() instanceof JoinKind.Splice) {
+        while (design.part(at.part()).kind() instanceof JoinKind.Splice) {
             var here = at;
             var next =
-                    job.wiresAt(at).stream()
+                    design.wiresAt(at).stream()
                             .map(wire -> wire.beyond(here).terminal())
                             .filter(seen::add)
                             .toList();
@@ -54,7 +54,7 @@ final class CoilPostRule implements Rule {
             at = next.getFirst();
         }
         var end = at;
-        return Optional.of(job.part(end.part())).filter(part -> takesFeed(part, end.pin()));
+        return Optional.of(design.part(end.part())).filter(part -> takesFeed(part, end.pin()));
     }
 
     private static boolean takesFeed(Part part, String pin) {

@@ -26,7 +26,7 @@ final class CoilRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
                 .flatMap(part ->
                         Stream.concat(
@@ -59,7 +59,7 @@ final class CoilRule implements Rule {
     }
 
     private static Stream<OperatingPoint> cranking(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Starter)
                 .flatMap(part -> assessment.worst().held(part.id(), "motor").stream())
                 .map(WorstCase.Peak::point);
@@ -70,12 +70,12 @@ final class CoilRule implements Rule {
     }
 
     private static Optional<Part> meets(Assessment assessment, Part coil, Predicate<Kind> wanted) {
-        var job = assessment.job();
+        var design = assessment.design();
         return coil.terminals().stream()
-                .flatMap(pin -> Netlist.joined(job, pin).stream())
+                .flatMap(pin -> Netlist.joined(design, pin).stream())
                 .map(Terminal::part)
                 .distinct()
-                .map(job::part)
+                .map(design::part)
                 .filter(part -> wanted.test(part.kind()))
                 .findFirst();
     }

@@ -6,7 +6,7 @@ import aficion.job.Colouring;
 import aficion.job.Pinned.Trait;
 import aficion.job.Wire;
 import aficion.job.WireColour;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import java.util.List;
 import java.util.stream.Stream;
@@ -15,13 +15,13 @@ import java.util.stream.Stream;
 final class ColourRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        var colouring = job.rules().colours();
+        var design = assessment.design();
+        var colouring = design.rules().colours();
         if (colouring.isEmpty()) {
             return Stream.empty();
         }
-        var purposes = Purposes.of(job);
-        return job.wires().stream()
+        var purposes = Purposes.of(design);
+        return design.wires().stream()
                 .filter(wire -> purposes.containsKey(wire.id()) && !wire.holds(Trait.COLOUR))
                 .flatMap(wire ->
                         colouring.get().colour(purposes.get(wire.id())).stream()
@@ -35,7 +35,7 @@ final class ColourRule implements Rule {
                 purpose,
                 wire.colour(),
                 wanted,
-                List.of(new Edit.Recolour(wire.id(), wanted)));
+                List.of(new WireEdit.Recolour(wire.id(), wanted)));
     }
 
     /** Where bands tell wires apart, its colour is that of the reel, whatever its bands. */

@@ -1,12 +1,13 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.ArrayList;
@@ -24,18 +25,18 @@ import java.util.stream.Stream;
 final class ConnectionRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        var loose = job.parts().stream().flatMap(part -> loose(job, part)).toList();
+        var design = assessment.design();
+        var loose = design.parts().stream().flatMap(part -> loose(design, part)).toList();
         return Stream.concat(
-                loose.stream().map(terminal -> finding(job, terminal)),
+                loose.stream().map(terminal -> finding(design, terminal)),
                 new Ways(assessment.netlist(), loose).missing());
     }
 
-    private static Stream<Terminal> loose(Job job, Part part) {
-        boolean pairless = part.kind() instanceof ControlKind.Switch && wired(job, part) == 1;
+    private static Stream<Terminal> loose(Design design, Part part) {
+        boolean pairless = part.kind() instanceof ControlKind.Switch && wired(design, part) == 1;
         return part.terminals().stream()
-                .filter(terminal -> job.wiresAt(terminal).isEmpty())
-                .filter(terminal -> !carriesCases(job, part))
+                .filter(terminal -> design.wiresAt(terminal).isEmpty())
+                .filter(terminal -> !carriesCases(design, part))
                 .filter(terminal -> pairless || !part.kind().sparePins().contains(terminal.pin()))
                 .filter(terminal ->
                         part.mount().isEmpty()
@@ -43,29 +44,30 @@ final class ConnectionRule implements Rule {
     }
 
     /** Whether it is an earth point that cases are bolted to. */
-    private static boolean carriesCases(Job job, Part part) {
-        return job.parts().stream().anyMatch(each -> each.mount().equals(Optional.of(part.id())));
+    private static boolean carriesCases(Design design, Part part) {
+        return design.parts().stream()
+                .anyMatch(each -> each.mount().equals(Optional.of(part.id())));
     }
 
-    private static long wired(Job job, Part part) {
+    private static long wired(Design design, Part part) {
         return part.terminals().stream()
-                .filter(terminal -> !job.wiresAt(terminal).isEmpty())
+                .filter(terminal -> !design.wiresAt(terminal).isEmpty())
                 .count();
     }
 
-    private static Finding finding(Job job, Terminal terminal) {
-        var part = job.part(terminal.part());
+    private static Finding finding(Design design, Terminal terminal) {
+        var part = design.part(terminal.part());
         boolean isCase = part.kind().casePin().filter(terminal.pin()::equals).isPresent();
-        List<Edit> remedies = isCase ? mounts(job, part) : List.of();
+        List<Edit> remedies = isCase ? mounts(design, part) : List.of();
         return new Finding.TerminalUnconnected(terminal, remedies);
     }
 
-    private static List<Edit> mounts(Job job, Part part) {
-        return job.parts().stream()
+    private static List<Edit> mounts(Design design, Part part) {
+        return design.parts().stream()
                 .filter(earth -> earth.kind() instanceof JoinKind.EarthPoint)
                 .sorted(Comparator.comparing(earth -> earth.zone() == part.zone() ? 0 : 1))
                 .limit(1)
-                .<Edit>map(earth -> new Edit.Mount(part.id(), earth.id()))
+                .<Edit>map(earth -> new PartEdit.Mount(part.id(), earth.id()))
                 .toList();
     }
 
@@ -74,12 +76,12 @@ final class ConnectionRule implements Rule {
      */
     private static final class Ways {
         private final Netlist netlist;
-        private final Job job;
+        private final Design design;
         private final Set<Terminal> loose;
 
         Ways(Netlist netlist, List<Terminal> loose) {
             this.netlist = netlist;
-            this.job = netlist.job();
+            this.design = netlist.design();
             this.loose = new HashSet<>(loose);
         }
 
@@ -87,11 +89,11 @@ final class ConnectionRule implements Rule {
             var poles = poles();
             return poles.isEmpty()
                     ? Stream.empty()
-                    : job.parts().stream().flatMap(part -> missing(part, poles));
+                    : design.parts().stream().flatMap(part -> missing(part, poles));
         }
 
         private List<Terminal> poles() {
-            return job.parts().stream()
+            return design.parts().stream()
                     .filter(part ->
                             part.kind() instanceof SourceKind.Battery
                                     || part.kind() instanceof SourceKind.BenchSupply)
@@ -109,7 +111,7 @@ final class ConnectionRule implements Rule {
             return part.terminals().stream()
                     .filter(terminal ->
                             !part.kind().sparePins().contains(terminal.pin())
-                                    || !job.wiresAt(terminal).isEmpty())
+                                    || !design.wiresAt(terminal).isEmpty())
                     .filter(terminal -> !reached.contains(netlist.node(terminal)))
                     .filter(terminal -> !endsLoose(terminal, part))
                     .limit(1)

@@ -1,7 +1,7 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -17,7 +17,7 @@ import java.util.stream.Stream;
 final class ContactRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream().flatMap(part -> contacts(assessment, part));
+        return assessment.design().parts().stream().flatMap(part -> contacts(assessment, part));
     }
 
     private static Stream<Finding> contacts(Assessment assessment, Part part) {
@@ -38,10 +38,11 @@ final class ContactRule implements Rule {
                                 contact,
                                 new Amps(Math.abs(peak.amps().value())),
                                 rating,
-                                remedies(assessment.job(), part, contact, peak)));
+                                remedies(assessment.design(), part, contact, peak)));
     }
 
-    private static List<Edit> remedies(Job job, Part part, String contact, WorstCase.Peak peak) {
+    private static List<Edit> remedies(
+            Design design, Part part, String contact, WorstCase.Peak peak) {
         if (!(part.kind() instanceof ControlKind.Switch)) {
             return List.of();
         }
@@ -49,21 +50,21 @@ final class ContactRule implements Rule {
         boolean forward = peak.amps().value() > 0;
         var in = part.terminal(forward ? contact.substring(0, dash) : contact.substring(dash + 1));
         var out = part.terminal(forward ? contact.substring(dash + 1) : contact.substring(0, dash));
-        return feeds(job, in).stream()
+        return feeds(design, in).stream()
                 .flatMap(feed ->
-                        leaving(job, out).stream()
-                                .flatMap(load -> RelayInsertion.of(job, load, feed).stream()))
+                        leaving(design, out).stream()
+                                .flatMap(load -> RelayInsertion.of(design, load, feed).stream()))
                 .toList();
     }
 
     /** The only wire that brings current to a terminal; empty when there are more. */
-    private static List<Wire> feeds(Job job, Terminal terminal) {
-        var wires = job.wiresAt(terminal);
+    private static List<Wire> feeds(Design design, Terminal terminal) {
+        var wires = design.wiresAt(terminal);
         return wires.size() == 1 ? wires : List.of();
     }
 
-    private static List<Wire> leaving(Job job, Terminal terminal) {
-        return job.wiresAt(terminal).stream()
+    private static List<Wire> leaving(Design design, Terminal terminal) {
+        return design.wiresAt(terminal).stream()
                 .filter(wire -> wire.from().terminal().equals(terminal))
                 .limit(1)
                 .toList();

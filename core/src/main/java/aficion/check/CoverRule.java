@@ -3,10 +3,11 @@ package aficion.check;
 import aficion.catalogue.Insulation;
 import aficion.job.ControlKind;
 import aficion.job.ControlKind.IgnitionBox.Form;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import java.util.Comparator;
@@ -25,9 +26,9 @@ final class CoverRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        var charged = charged(job);
-        return job.wires().stream()
+        var design = assessment.design();
+        var charged = charged(design);
+        return design.wires().stream()
                 .filter(wire -> charged.contains(wire.from().terminal()))
                 .filter(wire -> wire.insulation().holds().value() < DISCHARGE.value())
                 .map(wire ->
@@ -36,9 +37,9 @@ final class CoverRule implements Rule {
     }
 
     /** The terminals that wires join to the output of a discharge box. */
-    private static Set<Terminal> charged(Job job) {
+    private static Set<Terminal> charged(Design design) {
         var found = new HashSet<Terminal>();
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             if (part.kind() instanceof ControlKind.IgnitionBox box
                     && box.form() == Form.DISCHARGE) {
                 found.add(part.terminal("1"));
@@ -47,7 +48,7 @@ final class CoverRule implements Rule {
         boolean grown = !found.isEmpty();
         while (grown) {
             grown = false;
-            for (var wire : job.wires()) {
+            for (var wire : design.wires()) {
                 if (wire.terminals().stream().anyMatch(found::contains)) {
                     grown |= found.addAll(wire.terminals());
                 }
@@ -62,7 +63,7 @@ final class CoverRule implements Rule {
                 .filter(cover -> cover.holds().value() >= DISCHARGE.value())
                 .filter(cover -> cover.limit().value() >= wire.insulation().limit().value())
                 .min(Comparator.comparingDouble(cover -> cover.limit().value()))
-                .<Edit>map(cover -> new Edit.Insulate(wire.id(), cover))
+                .<Edit>map(cover -> new WireEdit.Insulate(wire.id(), cover))
                 .stream()
                 .toList();
     }

@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Netlist;
@@ -11,17 +11,17 @@ import java.util.stream.Stream;
 final class CrossedLeadsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.parts().stream()
+        var design = assessment.design();
+        return design.parts().stream()
                 .flatMap(source ->
                         switch (source.kind()) {
                             case SourceKind.Dynamo _ ->
-                                    crossed(job, source, SourceKind.ControlBox.class, "D", "F");
+                                    crossed(design, source, SourceKind.ControlBox.class, "D", "F");
                             case SourceKind.Alternator alternator
                                     when alternator.wakes()
                                             == SourceKind.Alternator.Style.EXTERNAL ->
                                     crossed(
-                                            job,
+                                            design,
                                             source,
                                             SourceKind.FieldRegulator.class,
                                             "D+",
@@ -31,10 +31,10 @@ final class CrossedLeadsRule implements Rule {
     }
 
     private static Stream<Finding> crossed(
-            Job job, Part source, Class<?> governor, String one, String two) {
-        var atOne = Netlist.joined(job, source.terminal(one));
-        var atTwo = Netlist.joined(job, source.terminal(two));
-        return job.parts().stream()
+            Design design, Part source, Class<?> governor, String one, String two) {
+        var atOne = Netlist.joined(design, source.terminal(one));
+        var atTwo = Netlist.joined(design, source.terminal(two));
+        return design.parts().stream()
                 .filter(part -> governor.isInstance(part.kind()))
                 .filter(part ->
                         atOne.contains(part.terminal(two)) && !atOne.contains(part.terminal(one))
@@ -46,6 +46,6 @@ final class CrossedLeadsRule implements Rule {
                                 part.id(),
                                 one,
                                 two,
-                                Exchanges.feeds(job, source, one, two)));
+                                Exchanges.feeds(design, source, one, two)));
     }
 }

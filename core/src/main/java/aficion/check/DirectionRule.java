@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 final class DirectionRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part ->
                         part.kind() instanceof LoadKind.Motor motor
                                 && motor.excitation().orElse(LoadKind.Excitation.MAGNET)
@@ -17,7 +17,7 @@ final class DirectionRule implements Rule {
                                 && backwards(assessment, part, motor))
                 .map(part ->
                         new Finding.RunsBackwards(
-                                part.id(), Exchanges.of(assessment.job(), part, "+", "31")));
+                                part.id(), Exchanges.of(assessment.design(), part, "+", "31")));
     }
 
     private static boolean backwards(Assessment assessment, Part part, LoadKind.Motor motor) {

@@ -18,7 +18,7 @@ final class EarthSwitchRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> runs(part) && switchedBehind(assessment, part))
                 .map(part -> new Finding.SwitchedInEarth(part.id()));
     }
@@ -30,7 +30,7 @@ final class EarthSwitchRule implements Rule {
     }
 
     private static boolean switchedBehind(Assessment assessment, Part part) {
-        double system = assessment.job().vehicle().system().value();
+        double system = assessment.design().vehicle().system().value();
         var span = assessment.worst().volts(part.id(), "body");
         boolean works =
                 span.filter(volts ->

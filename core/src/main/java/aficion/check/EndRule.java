@@ -1,14 +1,16 @@
 package aficion.check;
 
 import aficion.catalogue.Terminals.Family;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.size.Guards;
@@ -31,26 +33,26 @@ final class EndRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         return Stream.of(
-                        job.wires().stream().flatMap(wire -> ends(job, wire)),
-                        job.parts().stream().flatMap(part -> rings(assessment, part)),
-                        job.parts().stream().flatMap(part -> wet(job, part).stream()),
-                        job.parts().stream().flatMap(part -> posts(assessment, part)))
+                        design.wires().stream().flatMap(wire -> ends(design, wire)),
+                        design.parts().stream().flatMap(part -> rings(assessment, part)),
+                        design.parts().stream().flatMap(part -> wet(design, part).stream()),
+                        design.parts().stream().flatMap(part -> posts(assessment, part)))
                 .flatMap(found -> found);
     }
 
-    private static Stream<Finding> ends(Job job, Wire wire) {
+    private static Stream<Finding> ends(Design design, Wire wire) {
         return Stream.of(wire.from(), wire.to())
                 .flatMap(end ->
                         Stream.of(
-                                        tooSmall(job, wire, end),
-                                        otherStud(job, wire, end),
-                                        otherPost(job, wire, end))
+                                        tooSmall(design, wire, end),
+                                        otherStud(design, wire, end),
+                                        otherPost(design, wire, end))
                                 .flatMap(Optional::stream));
     }
 
-    private static Optional<Finding> tooSmall(Job job, Wire wire, End end) {
+    private static Optional<Finding> tooSmall(Design design, Wire wire, End end) {
         var copper = wire.conductor().copper();
         var fitting = end.termination().fitting();
         var takes = fitting.takes();
@@ -62,13 +64,13 @@ final class EndRule implements Rule {
                                 end.termination(),
                                 copper,
                                 takes,
-                                LargerEnd.of(job, wire, end, _ -> true)))
+                                LargerEnd.of(design, wire, end, _ -> true)))
                 : Optional.empty();
     }
 
-    private static Optional<Finding> otherStud(Job job, Wire wire, End end) {
+    private static Optional<Finding> otherStud(Design design, Wire wire, End end) {
         var fitting = end.termination().fitting();
-        var stud = job.part(end.terminal().part()).stud(end.terminal().pin());
+        var stud = design.part(end.terminal().part()).stud(end.terminal().pin());
         return stud.filter(_ -> !fitting.goesOn(stud))
                 .map(size ->
                         new FitFinding.RingDoesNotFit(
@@ -76,15 +78,15 @@ final class EndRule implements Rule {
                                 end.terminal(),
                                 end.termination(),
                                 size.toUpperCase(Locale.ROOT),
-                                LargerEnd.of(job, wire, end, each -> each.hole().equals(stud))));
+                                LargerEnd.of(design, wire, end, each -> each.hole().equals(stud))));
     }
 
     /** A clamp made for the other post: the positive one is the thicker. */
-    private static Optional<Finding> otherPost(Job job, Wire wire, End end) {
+    private static Optional<Finding> otherPost(Design design, Wire wire, End end) {
         var fitting = end.termination().fitting();
         var post = Optional.of(end.terminal().pin().equals("+") ? "positive" : "negative");
         boolean differs =
-                job.part(end.terminal().part()).kind() instanceof SourceKind.Battery
+                design.part(end.terminal().part()).kind() instanceof SourceKind.Battery
                         && fitting.family() == Family.CLAMP
                         && fitting.hole().isPresent()
                         && !fitting.hole().equals(post);
@@ -94,7 +96,7 @@ final class EndRule implements Rule {
                                 wire.id(),
                                 end.terminal(),
                                 end.termination(),
-                                LargerEnd.of(job, wire, end, each -> each.hole().equals(post))))
+                                LargerEnd.of(design, wire, end, each -> each.hole().equals(post))))
                 : Optional.empty();
     }
 
@@ -106,7 +108,7 @@ final class EndRule implements Rule {
     private static Optional<Finding> stacked(Assessment assessment, Part part, Terminal terminal) {
         int rings =
                 (int)
-                        assessment.job().wiresAt(terminal).stream()
+                        assessment.design().wiresAt(terminal).stream()
                                 .map(wire -> wire.at(terminal).termination().fitting().family())
                                 .filter(Family::stacks)
                                 .count();
@@ -126,19 +128,20 @@ final class EndRule implements Rule {
     }
 
     /** The ends on a part in the wet that are not sealed, and their like that are. */
-    private static Optional<Finding> wet(Job job, Part part) {
+    private static Optional<Finding> wet(Design design, Part part) {
         if (!part.zone().isWet()) {
             return Optional.empty();
         }
         var edits = new ArrayList<Edit>();
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             for (var end : List.of(wire.from(), wire.to())) {
                 boolean bare =
                         end.terminal().part().equals(part.id())
                                 && !end.termination().fitting().sealed();
                 if (bare) {
                     edits.add(
-                            new Edit.Crimp(wire.id(), end.terminal(), end.termination().sealed()));
+                            new WireEdit.Crimp(
+                                    wire.id(), end.terminal(), end.termination().sealed()));
                 }
             }
         }
@@ -151,7 +154,8 @@ final class EndRule implements Rule {
                                 List.of(
                                         edits.size() == 1
                                                 ? edits.getFirst()
-                                                : new Edit.Together(Edit.Deed.MEND, edits))));
+                                                : new CompositeEdit(
+                                                        CompositeEdit.Deed.MEND, edits))));
     }
 
     private static Stream<Finding> posts(Assessment assessment, Part part) {
@@ -173,11 +177,11 @@ final class EndRule implements Rule {
 
     /** The leads of accessories on a post. */
     private static List<Wire> accessories(Assessment assessment, Terminal post) {
-        var job = assessment.job();
-        return job.wiresAt(post).stream()
+        var design = assessment.design();
+        return design.wiresAt(post).stream()
                 .filter(wire -> assessment.guard(wire.id()) instanceof Guard.Unguarded)
                 .filter(wire ->
-                        Guards.in(job)
+                        Guards.in(design)
                                 .next(wire)
                                 .filter(fuse -> fuse.carries().value() <= ACCESSORY)
                                 .isPresent())

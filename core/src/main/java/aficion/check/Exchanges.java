@@ -1,8 +1,9 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import java.util.List;
 
 /** The remedy for a part connected the wrong way round. */
@@ -10,20 +11,20 @@ final class Exchanges {
     private Exchanges() {}
 
     /** Exchanges two feeds, where wires lead to both. */
-    static List<Edit> feeds(Job job, Part part, String one, String other) {
+    static List<Edit> feeds(Design design, Part part, String one, String other) {
         boolean wired =
-                !job.wiresAt(part.terminal(one)).isEmpty()
-                        && !job.wiresAt(part.terminal(other)).isEmpty();
-        return wired ? List.of(new Edit.Exchange(part.id(), one, other)) : List.of();
+                !design.wiresAt(part.terminal(one)).isEmpty()
+                        && !design.wiresAt(part.terminal(other)).isEmpty();
+        return wired ? List.of(new PartEdit.Exchange(part.id(), one, other)) : List.of();
     }
 
     /** Exchanges two terminals, where wires and not the part's case lead to both. */
-    static List<Edit> of(Job job, Part part, String one, String other) {
+    static List<Edit> of(Design design, Part part, String one, String other) {
         boolean wired =
-                !job.wiresAt(part.terminal(one)).isEmpty()
-                        && !job.wiresAt(part.terminal(other)).isEmpty();
+                !design.wiresAt(part.terminal(one)).isEmpty()
+                        && !design.wiresAt(part.terminal(other)).isEmpty();
         return wired && part.mount().isEmpty()
-                ? List.of(new Edit.Exchange(part.id(), one, other))
+                ? List.of(new PartEdit.Exchange(part.id(), one, other))
                 : List.of();
     }
 }

@@ -1,10 +1,11 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.quantity.Ohms;
 import aficion.size.Assessment;
@@ -19,19 +20,19 @@ final class FamilyRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.parts().stream()
+        var design = assessment.design();
+        return design.parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof LoadKind.Gauge gauge
                                 ? gauge.family().stream()
-                                        .flatMap(family -> others(job, part, family))
+                                        .flatMap(family -> others(design, part, family))
                                 : Stream.empty());
     }
 
-    private static Stream<Finding> others(Job job, Part gauge, String family) {
+    private static Stream<Finding> others(Design design, Part gauge, String family) {
         return Stream.of("B", "T")
-                .flatMap(pin -> Netlist.joined(job, gauge.terminal(pin)).stream())
-                .map(terminal -> job.part(terminal.part()))
+                .flatMap(pin -> Netlist.joined(design, gauge.terminal(pin)).stream())
+                .map(terminal -> design.part(terminal.part()))
                 .distinct()
                 .flatMap(part ->
                         part.kind() instanceof JoinKind.Sender sender
@@ -60,7 +61,7 @@ final class FamilyRule implements Rule {
                         ohms(ends.group(2)),
                         Optional.empty(),
                         Optional.of(family));
-        return List.of(new Edit.Refit(part.id(), other));
+        return List.of(new PartEdit.Refit(part.id(), other));
     }
 
     /** A sender never quite comes to nothing. */

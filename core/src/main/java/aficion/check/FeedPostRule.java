@@ -1,10 +1,10 @@
 package aficion.check;
 
 import aficion.identify.MainFeed;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.Wire;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import aficion.verb.Ends;
 import java.util.List;
@@ -14,17 +14,19 @@ import java.util.stream.Stream;
 final class FeedPostRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return MainFeed.post(job).stream()
+        var design = assessment.design();
+        return MainFeed.post(design).stream()
                 .flatMap(post ->
-                        MainFeed.fromBattery(job).stream()
+                        MainFeed.fromBattery(design).stream()
                                 .filter(wire -> !wire.terminals().contains(post))
-                                .map(wire -> found(job, wire, post)));
+                                .map(wire -> found(design, wire, post)));
     }
 
-    private static Finding found(Job job, Wire wire, Terminal post) {
-        boolean first = !MainFeed.far(job, wire).id().equals(wire.from().terminal().part());
+    private static Finding found(Design design, Wire wire, Terminal post) {
+        boolean first = !MainFeed.far(design, wire).id().equals(wire.from().terminal().part());
         return new Finding.FeedFromOtherPost(
-                wire.id(), post, List.of(new Edit.MoveEnd(wire.id(), first, Ends.on(job, post))));
+                wire.id(),
+                post,
+                List.of(new WireEdit.MoveEnd(wire.id(), first, Ends.on(design, post))));
     }
 }

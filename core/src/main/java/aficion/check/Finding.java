@@ -21,8 +21,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Something about a job that is not as it should be, with its figures and what would mend it. Its
- * words come last.
+ * Something about a design that is not as it should be, with its figures and what would mend it.
+ * Its words come last.
  */
 public interface Finding {
 

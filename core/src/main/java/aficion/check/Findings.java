@@ -1,8 +1,8 @@
 package aficion.check;
 
 import aficion.job.Acceptance;
-import aficion.job.Job;
-import aficion.job.edit.Edit;
+import aficion.job.Work;
+import aficion.job.edit.WorkEdit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,7 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 
-/** Every finding of a job, worst first, in a stable order. */
+/** Every finding of a design, worst first, in a stable order. */
 public final class Findings {
     private static final List<Rule> RULES =
             List.of(
@@ -83,7 +83,7 @@ public final class Findings {
     public record Standing(Finding finding, Acceptance acceptance) {}
 
     /**
-     * The findings of a job, parted.
+     * The findings of a design, parted.
      *
      * @param open those that ask for something
      * @param standing those that the user lets stand
@@ -95,12 +95,12 @@ public final class Findings {
         }
     }
 
-    /** Every finding of a job, those that the user lets stand apart from the rest. */
-    public static Judged judged(Assessment assessment) {
+    /** Findings, those that the user lets stand apart from the rest. */
+    public static Judged judged(List<Finding> findings, Work work) {
         var open = new ArrayList<Finding>();
         var standing = new ArrayList<Standing>();
-        for (var finding : of(assessment)) {
-            accepted(assessment.job(), finding)
+        for (var finding : findings) {
+            accepted(work, finding)
                     .filter(kept -> kept.covers(finding.figures()))
                     .ifPresentOrElse(
                             kept -> standing.add(new Standing(finding, kept)),
@@ -109,9 +109,9 @@ public final class Findings {
         return new Judged(open, standing);
     }
 
-    /** The findings of a job, parted, with the remedies that may be offered. */
-    public static Judged offered(Assessment assessment) {
-        var judged = judged(assessment);
+    /** The findings of a design, parted, with the remedies that may be offered. */
+    public static Judged offered(Assessment assessment, Work work) {
+        var judged = judged(of(assessment), work);
         return new Judged(Mending.offered(assessment, judged.open()), judged.standing());
     }
 
@@ -144,15 +144,15 @@ public final class Findings {
     }
 
     /** What was said of a finding when it was let stand, be its figures those of then or not. */
-    public static Optional<Acceptance> accepted(Job job, Finding finding) {
-        return job.accepted().stream()
+    public static Optional<Acceptance> accepted(Work work, Finding finding) {
+        return work.accepted().stream()
                 .filter(kept -> kept.isAbout(finding.rule(), finding.subject().place()))
                 .findFirst();
     }
 
     /** What lets a finding stand, as long as its figures stay about what they are. */
-    public static Edit accept(Finding finding, String reason) {
-        return new Edit.Accept(
+    public static WorkEdit accept(Finding finding, String reason) {
+        return new WorkEdit.Accept(
                 new Acceptance(
                         finding.rule(),
                         finding.subject().place(),

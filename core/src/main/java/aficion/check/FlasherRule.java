@@ -30,7 +30,7 @@ final class FlasherRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof ControlKind.Flasher flasher
                                         && flasher.form() == ControlKind.Flasher.Form.THERMAL
@@ -40,7 +40,7 @@ final class FlasherRule implements Rule {
 
     private static Stream<Finding> wrong(
             Assessment assessment, Part part, ControlKind.Flasher flasher) {
-        var solver = new Solver(Netlist.of(assessment.job()));
+        var solver = new Solver(Netlist.of(assessment.design()));
         double made = flasher.load().value();
         return states(assessment, part).stream()
                 .flatMap(state -> load(solver, state, part, flasher).stream())
@@ -90,10 +90,10 @@ final class FlasherRule implements Rule {
     }
 
     private static Set<Conditions> states(Assessment assessment, Part part) {
-        var job = assessment.job();
+        var design = assessment.design();
         var states = new LinkedHashSet<Conditions>();
         var keys = new LinkedHashSet<>(Set.of(Conditions.REST));
-        Controls.of(job)
+        Controls.of(design)
                 .key()
                 .ifPresent(key ->
                         key.positions()
@@ -101,8 +101,8 @@ final class FlasherRule implements Rule {
                                         keys.add(
                                                 Conditions.REST.with(
                                                         key.name(), position.name()))));
-        for (var circuit : new Subject.OfPart(part.id()).circuits(job)) {
-            for (var control : Controls.of(job, circuit).controls()) {
+        for (var circuit : new Subject.OfPart(part.id()).circuits(design)) {
+            for (var control : Controls.of(design, circuit).controls()) {
                 for (var position : control.positions()) {
                     keys.forEach(key -> states.add(key.with(control.name(), position.name())));
                 }

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 final class FuseLoadRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(FuseLoadRule::fuses)
                 .flatMap(fuse -> finding(assessment, fuse).stream());
     }
@@ -24,7 +24,7 @@ final class FuseLoadRule implements Rule {
     }
 
     private static List<Finding> finding(Assessment assessment, Guard.Fitted fuse) {
-        double share = assessment.job().rules().fuseLoad().value();
+        double share = assessment.design().rules().fuseLoad().value();
         var load =
                 assessment
                         .worst()
@@ -36,7 +36,7 @@ final class FuseLoadRule implements Rule {
         }
         var remedies =
                 LargerFuse.of(
-                        assessment.job(),
+                        assessment.design(),
                         fuse,
                         (type, marking) -> type.carries(marking).value() * share >= load);
         return List.of(

@@ -35,7 +35,7 @@ final class GaugeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var solver = new Solver(assessment.netlist());
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof LoadKind.Gauge gauge
                                 ? Stream.concat(
@@ -75,7 +75,7 @@ final class GaugeRule implements Rule {
 
     private static Optional<Finding> moved(
             Assessment assessment, Solver solver, Part part, LoadKind.Gauge gauge) {
-        var controls = Controls.of(assessment.job());
+        var controls = Controls.of(assessment.design());
         return on(assessment, solver, part, gauge)
                 .flatMap(state -> {
                     var quiet = state;
@@ -124,7 +124,7 @@ final class GaugeRule implements Rule {
             return Optional.empty();
         }
         PartId heaviest =
-                assessment.job().parts().stream()
+                assessment.design().parts().stream()
                         .filter(each -> each.kind().consumes())
                         .max(
                                 Comparator.comparingDouble(each ->

@@ -21,7 +21,7 @@ import java.util.stream.Stream;
 final class GuardOpensRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind().seats().stream()
                                 .flatMap(seat -> found(assessment, part, seat).stream()));
@@ -65,7 +65,7 @@ final class GuardOpensRule implements Rule {
     /** Whether a fuse stands a current for as long as a hand holds something. */
     private static boolean stands(Assessment assessment, FuseType type, Amps held, Amps marking) {
         return type.seconds(marking, held.value(), TimeBand.Edge.FASTEST)
-                > assessment.job().rules().shortTime().value();
+                > assessment.design().rules().shortTime().value();
     }
 
     private static Amps size(WorstCase.Peak peak) {
@@ -76,7 +76,7 @@ final class GuardOpensRule implements Rule {
      * The smallest fuse that carries what lasts with the reserve of the house, and what is held.
      */
     private static List<Edit> larger(Assessment assessment, Guard.Fitted fuse) {
-        double share = assessment.job().rules().fuseLoad().value();
+        double share = assessment.design().rules().fuseLoad().value();
         double steady =
                 assessment
                         .worst()
@@ -90,7 +90,7 @@ final class GuardOpensRule implements Rule {
                         .map(GuardOpensRule::size)
                         .orElse(new Amps(0));
         return LargerFuse.of(
-                assessment.job(),
+                assessment.design(),
                 fuse,
                 (type, marking) ->
                         type.carries(marking).value() * share >= steady

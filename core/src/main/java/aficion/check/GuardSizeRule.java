@@ -4,6 +4,8 @@ import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
@@ -56,7 +58,7 @@ final class GuardSizeRule implements Rule {
     /** A lead without a guard before the guard it ends at, and never a thinner one. */
     private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
         return assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded
-                ? Guards.in(assessment.job())
+                ? Guards.in(assessment.design())
                         .next(sizing.wire())
                         .flatMap(fuse ->
                                 melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)))
@@ -124,12 +126,13 @@ final class GuardSizeRule implements Rule {
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         double load = magnitude(assessment, fuse, false);
         double held = magnitude(assessment, fuse, true);
-        double least = Math.max(held, load / assessment.job().rules().fuseLoad().value());
+        double least = Math.max(held, load / assessment.design().rules().fuseLoad().value());
         var weakest = assessment.weakestBehind(fuse).orElse(carries(sizing));
         return fuse.type()
                 .largestWithin(weakest)
                 .filter(marking -> fuse.type().carries(marking).value() >= least)
-                .map(marking -> new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking));
+                .map(marking ->
+                        new PartEdit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking));
     }
 
     private static double magnitude(Assessment assessment, Guard.Fitted fuse, boolean held) {
@@ -146,7 +149,7 @@ final class GuardSizeRule implements Rule {
                 .filter(conductor -> conductor.copper().value() > wire.conductor().copper().value())
                 .filter(enough)
                 .limit(1)
-                .<Edit>map(conductor -> new Edit.Resize(wire.id(), conductor.size()))
+                .<Edit>map(conductor -> new WireEdit.Resize(wire.id(), conductor.size()))
                 .toList();
     }
 }

@@ -1,6 +1,7 @@
 package aficion.check;
 
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.WireSizing;
@@ -36,7 +37,7 @@ final class HeatRule implements Rule {
 
     static List<Edit> resize(WireSizing sizing) {
         return sizing.needed().stream()
-                .<Edit>map(needed -> new Edit.Resize(sizing.wire().id(), needed.size()))
+                .<Edit>map(needed -> new WireEdit.Resize(sizing.wire().id(), needed.size()))
                 .toList();
     }
 }

@@ -56,7 +56,7 @@ final class InrushRule implements Rule {
     }
 
     private static Optional<Finding> finding(Assessment assessment, Happening.Opened opened) {
-        var part = assessment.job().part(opened.fuse().part());
+        var part = assessment.design().part(opened.fuse().part());
         return part.kind().seats().stream()
                 .filter(seat -> seat.way().equals(opened.fuse().way()))
                 .map(seat -> Guard.Fitted.of(part, seat))
@@ -84,7 +84,7 @@ final class InrushRule implements Rule {
     /** The next larger fuse; where the wires behind it do not carry it, they follow. */
     private static List<Edit> larger(Assessment assessment, Guard.Fitted fuse) {
         return LargerFuse.of(
-                assessment.job(),
+                assessment.design(),
                 fuse,
                 (type, marking) -> type.carries(marking).value() > fuse.carries().value() * 1.01);
     }

@@ -13,7 +13,7 @@ final class InterlockRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part ->
                         part.kind() instanceof LoadKind.TwoSpeedMotor motor
                                 && motor.lowFirst()

@@ -4,6 +4,7 @@ import aficion.job.ControlKind;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
@@ -26,7 +27,7 @@ final class JointRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         Stream.concat(
                                 part.kind().passes().stream()
@@ -37,7 +38,7 @@ final class JointRule implements Rule {
     }
 
     private static Optional<Finding> found(Assessment assessment, Part part, String role) {
-        double limit = limit(part) * assessment.job().vehicle().system().value() / 12;
+        double limit = limit(part) * assessment.design().vehicle().system().value() / 12;
         return assessment
                 .worst()
                 .steady(part.id(), role)
@@ -66,7 +67,7 @@ final class JointRule implements Rule {
     private static List<Edit> remedies(Part part) {
         return part.kind() instanceof JoinKind.EarthPoint(var mass, var joint)
                         && joint.value() > CLEAN.value()
-                ? List.of(new Edit.Refit(part.id(), new JoinKind.EarthPoint(mass, CLEAN)))
+                ? List.of(new PartEdit.Refit(part.id(), new JoinKind.EarthPoint(mass, CLEAN)))
                 : List.of();
     }
 }

@@ -1,8 +1,8 @@
 package aficion.check;
 
 import aficion.job.Wire;
-import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -15,16 +15,16 @@ final class LabelRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         var first = new HashMap<String, Wire>();
         var found = new ArrayList<Finding>();
-        for (var wire : assessment.job().wires()) {
+        for (var wire : assessment.design().wires()) {
             var earlier = first.putIfAbsent(wire.number(), wire);
             if (earlier != null) {
-                var free = NewNames.number(assessment.job(), wire.circuit());
+                var free = NewNames.number(assessment.design(), wire.circuit());
                 found.add(
                         new Finding.SameLabel(
                                 wire.id(),
                                 earlier.id(),
                                 wire.number(),
-                                List.of(new Edit.Renumber(wire.id(), free))));
+                                List.of(new WireEdit.Renumber(wire.id(), free))));
             }
         }
         return found.stream();

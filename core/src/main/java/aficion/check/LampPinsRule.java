@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
@@ -18,14 +18,14 @@ import java.util.stream.Stream;
 final class LampPinsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        var lamps = job.parts().stream().filter(part -> pins(part).size() == 2).toList();
+        var design = assessment.design();
+        var lamps = design.parts().stream().filter(part -> pins(part).size() == 2).toList();
         return lamps.stream()
                 .flatMap(lamp ->
                         lamps.stream()
                                 .filter(other -> pins(other).equals(pins(lamp)))
                                 .filter(other -> lamps.indexOf(other) > lamps.indexOf(lamp))
-                                .flatMap(other -> crossed(job, lamp, other).stream()))
+                                .flatMap(other -> crossed(design, lamp, other).stream()))
                 .distinct();
     }
 
@@ -35,29 +35,29 @@ final class LampPinsRule implements Rule {
                 : List.of();
     }
 
-    private static Optional<Finding> crossed(Job job, Part lamp, Part other) {
+    private static Optional<Finding> crossed(Design design, Part lamp, Part other) {
         var one = pins(lamp).getFirst();
         var two = pins(lamp).getLast();
         boolean crossed =
-                Netlist.joined(job, lamp.terminal(one)).contains(other.terminal(two))
-                        && Netlist.joined(job, lamp.terminal(two)).contains(other.terminal(one));
+                Netlist.joined(design, lamp.terminal(one)).contains(other.terminal(two))
+                        && Netlist.joined(design, lamp.terminal(two)).contains(other.terminal(one));
         return crossed
                 ? Stream.of(other, lamp)
-                        .min(Comparator.comparing(each -> agreement(job, each)))
+                        .min(Comparator.comparing(each -> agreement(design, each)))
                         .map(wrong ->
                                 new PathFinding.FilamentsExchanged(
                                         wrong.id(),
                                         one,
                                         two,
-                                        Exchanges.feeds(job, wrong, one, two)))
+                                        Exchanges.feeds(design, wrong, one, two)))
                 : Optional.empty();
     }
 
     /** How many terminals of the same number its filaments meet. */
-    private static long agreement(Job job, Part lamp) {
+    private static long agreement(Design design, Part lamp) {
         return pins(lamp).stream()
                 .mapToLong(pin ->
-                        Netlist.joined(job, lamp.terminal(pin)).stream()
+                        Netlist.joined(design, lamp.terminal(pin)).stream()
                                 .map(Terminal::pin)
                                 .filter(pin::equals)
                                 .count())

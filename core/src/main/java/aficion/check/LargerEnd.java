@@ -3,11 +3,12 @@ package aficion.check;
 import aficion.catalogue.Terminals;
 import aficion.catalogue.Terminals.Family;
 import aficion.catalogue.Terminals.Fitting;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -18,10 +19,10 @@ final class LargerEnd {
     private LargerEnd() {}
 
     /** Of its own family, else a ring for a blade and a lug for a ring; on its stud where known. */
-    static List<Edit> of(Job job, Wire wire, End end, Predicate<Fitting> enough) {
+    static List<Edit> of(Design design, Wire wire, End end, Predicate<Fitting> enough) {
         var now = end.termination().fitting();
         var stud =
-                job.part(end.terminal().part())
+                design.part(end.terminal().part())
                         .stud(end.terminal().pin())
                         .or(() -> now.family().stacks() ? now.hole() : Optional.empty());
         return find(
@@ -33,7 +34,7 @@ final class LargerEnd {
                                         || each.hole().equals(stud)))
                 .or(() -> find(wire, now, enough))
                 .<Edit>map(each ->
-                        new Edit.Crimp(wire.id(), end.terminal(), new Termination(each.key())))
+                        new WireEdit.Crimp(wire.id(), end.terminal(), new Termination(each.key())))
                 .stream()
                 .toList();
     }

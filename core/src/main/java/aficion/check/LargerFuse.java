@@ -1,9 +1,10 @@
 package aficion.check;
 
 import aficion.catalogue.FuseType;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.size.Guard;
 import java.util.List;
@@ -14,20 +15,21 @@ import java.util.stream.Stream;
 final class LargerFuse {
     private LargerFuse() {}
 
-    static List<Edit> of(Job job, Guard.Fitted fuse, BiPredicate<FuseType, Amps> enough) {
+    static List<Edit> of(Design design, Guard.Fitted fuse, BiPredicate<FuseType, Amps> enough) {
         var own =
                 fuse.type().markings().stream()
                         .filter(marking -> enough.test(fuse.type(), marking))
                         .limit(1)
                         .<Edit>map(marking ->
-                                new Edit.FitFuse(fuse.seat().part(), fuse.seat().way(), marking))
+                                new PartEdit.FitFuse(
+                                        fuse.seat().part(), fuse.seat().way(), marking))
                         .toList();
-        return own.isEmpty() ? bolted(job, fuse, enough) : own;
+        return own.isEmpty() ? bolted(design, fuse, enough) : own;
     }
 
     private static List<Edit> bolted(
-            Job job, Guard.Fitted fuse, BiPredicate<FuseType, Amps> enough) {
-        var part = job.part(fuse.seat().part());
+            Design design, Guard.Fitted fuse, BiPredicate<FuseType, Amps> enough) {
+        var part = design.part(fuse.seat().part());
         return Stream.of(FuseType.BOLTED)
                 .filter(type -> type != fuse.type())
                 .flatMap(type -> type.markings().stream())
@@ -36,7 +38,7 @@ final class LargerFuse {
                 .flatMap(marking ->
                         part.kind() instanceof GuardKind kind
                                 ? Stream.<Edit>of(
-                                        new Edit.Refit(
+                                        new PartEdit.Refit(
                                                 part.id(),
                                                 kind.fitted(
                                                         fuse.seat().way(),

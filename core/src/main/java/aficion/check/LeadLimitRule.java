@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.School;
 import aficion.job.SourceKind;
@@ -28,7 +28,7 @@ final class LeadLimitRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().wires().stream()
+        return assessment.design().wires().stream()
                 .filter(wire -> assessment.guard(wire.id()) instanceof Guard.Unguarded)
                 .filter(wire -> wire.unguarded().isPresent() && !holds(assessment, wire))
                 .map(wire ->
@@ -39,16 +39,16 @@ final class LeadLimitRule implements Rule {
     }
 
     private static boolean holds(Assessment assessment, Wire wire) {
-        var job = assessment.job();
+        var design = assessment.design();
         double metres = wire.length().metres().value();
         return switch (wire.unguarded().orElseThrow()) {
             case STARTER_FEED -> cranks(assessment, wire);
-            case WITHIN_REACH -> metres <= SHORT && endsAtGuard(job, wire);
+            case WITHIN_REACH -> metres <= SHORT && endsAtGuard(design, wire);
             case SHORT_AND_SLEEVED ->
                     metres <= SHORT
                             || metres <= CHARGING
-                                    && job.rules().workBy(School.CHARGE_SHORT)
-                                    && charges(job, wire);
+                                    && design.rules().workBy(School.CHARGE_SHORT)
+                                    && charges(design, wire);
         };
     }
 
@@ -56,22 +56,22 @@ final class LeadLimitRule implements Rule {
     private static boolean cranks(Assessment assessment, Wire wire) {
         return assessment.beyond(wire).stream()
                 .anyMatch(end ->
-                        LoadKind.cranks(assessment.job().part(end.part()).kind())
+                        LoadKind.cranks(assessment.design().part(end.part()).kind())
                                 && !end.pin().equals("50")
                                 && !end.pin().equals("15a"));
     }
 
-    private static boolean endsAtGuard(Job job, Wire wire) {
+    private static boolean endsAtGuard(Design design, Wire wire) {
         return wire.terminals().stream()
                 .anyMatch(end ->
-                        job.part(end.part()).kind().seats().stream()
+                        design.part(end.part()).kind().seats().stream()
                                 .anyMatch(seat -> seat.meets(end.pin())));
     }
 
-    private static boolean charges(Job job, Wire wire) {
+    private static boolean charges(Design design, Wire wire) {
         return wire.terminals().stream()
                 .anyMatch(end ->
-                        job.part(end.part()).kind() instanceof SourceKind
+                        design.part(end.part()).kind() instanceof SourceKind
                                 && (end.pin().equals("B+") || end.pin().equals("A")));
     }
 

@@ -16,7 +16,7 @@ final class LightRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof LoadKind.Lamp(var test, var filaments)
                                 ? filaments.stream()

@@ -3,7 +3,7 @@ package aficion.check;
 import aficion.catalogue.Purpose;
 import aficion.catalogue.Zone;
 import aficion.job.Colouring;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.size.Assessment;
@@ -23,15 +23,16 @@ final class LookRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return Stream.of(earthColours(assessment), bands(job), slack(job)).flatMap(found -> found);
+        var design = assessment.design();
+        return Stream.of(earthColours(assessment), bands(design), slack(design))
+                .flatMap(found -> found);
     }
 
     private static Stream<Finding> earthColours(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         return earths(assessment).stream()
                 .flatMap(earth ->
-                        job.wires().stream()
+                        design.wires().stream()
                                 .filter(wire -> wire.colour().equals(earth))
                                 .filter(wire -> isLive(assessment.guard(wire.id())))
                                 .map(wire ->
@@ -43,16 +44,16 @@ final class LookRule implements Rule {
         return guard instanceof Guard.Guarded || guard instanceof Guard.Unguarded;
     }
 
-    /** The colour of earths: the scheme's, or the one that all earths of the job wear. */
+    /** The colour of earths: the scheme's, or the one that all earths of the design wear. */
     private static Optional<WireColour> earths(Assessment assessment) {
-        var colouring = assessment.job().rules().colours();
+        var colouring = assessment.design().rules().colours();
         if (colouring.isPresent()) {
             return colouring.get() instanceof Colouring.Banded
                     ? Optional.empty()
                     : colouring.get().colour(Purpose.EARTH);
         }
         var worn =
-                assessment.job().wires().stream()
+                assessment.design().wires().stream()
                         .filter(wire -> assessment.guard(wire.id()) instanceof Guard.EarthSide)
                         .map(Wire::colour)
                         .toList();
@@ -61,13 +62,13 @@ final class LookRule implements Rule {
                 : Optional.empty();
     }
 
-    private static Stream<Finding> bands(Job job) {
-        if (!(job.rules().colours().orElse(null) instanceof Colouring.Banded)) {
+    private static Stream<Finding> bands(Design design) {
+        if (!(design.rules().colours().orElse(null) instanceof Colouring.Banded)) {
             return Stream.empty();
         }
         var found = new ArrayList<Finding>();
         var seen = new HashMap<List<Object>, Wire>();
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             wire.bundle()
                     .ifPresent(bundle -> {
                         var known = seen.putIfAbsent(List.of(bundle, wire.colour()), wire);
@@ -79,8 +80,8 @@ final class LookRule implements Rule {
         return found.stream();
     }
 
-    private static Stream<Finding> slack(Job job) {
-        return job.wires().stream()
+    private static Stream<Finding> slack(Design design) {
+        return design.wires().stream()
                 .filter(wire -> wire.zone() == Zone.MOVING && wire.slack().isEmpty())
                 .map(wire -> new FitFinding.NoSlack(wire.id()));
     }

@@ -19,7 +19,7 @@ final class MagnetoRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Magneto)
                 .flatMap(part ->
                         Stream.concat(

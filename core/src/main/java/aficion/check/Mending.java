@@ -1,7 +1,8 @@
 package aficion.check;
 
+import aficion.job.Design;
 import aficion.job.Figures;
-import aficion.job.Job;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
@@ -20,11 +21,11 @@ public final class Mending {
     /** So many edits are one remedy at the most. */
     private static final int MOST = 8;
 
-    private final Job job;
+    private final Design design;
     private final Set<About> known;
 
     private Mending(Assessment before) {
-        this.job = before.job();
+        this.design = before.design();
         this.known =
                 Findings.of(before).stream()
                         .filter(Mending::harms)
@@ -86,7 +87,7 @@ public final class Mending {
                 return Optional.of(
                         edits.size() == 1
                                 ? remedy
-                                : new Edit.Together(Edit.Deed.MEND, List.copyOf(edits)));
+                                : new CompositeEdit(CompositeEdit.Deed.MEND, List.copyOf(edits)));
             }
             var next =
                     left.get().remedies().stream()
@@ -102,7 +103,7 @@ public final class Mending {
 
     /** The finding itself, or the first that edits bring; empty where they mend and do no harm. */
     private Optional<Finding> left(Finding finding, List<Edit> edits) {
-        var now = job;
+        var now = design;
         for (var edit : edits) {
             now = edit.apply(now);
         }

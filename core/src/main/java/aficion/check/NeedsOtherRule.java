@@ -21,7 +21,7 @@ final class NeedsOtherRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var solver = new Solver(assessment.netlist());
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(NeedsOtherRule::stops)
                 .flatMap(part -> found(assessment, solver, part).stream());
     }
@@ -44,7 +44,7 @@ final class NeedsOtherRule implements Rule {
     /** What has to be on beside the stop switch, where two things have to be. */
     private static Optional<String> other(
             Assessment assessment, Solver solver, Conditions state, Part part) {
-        var controls = Controls.of(assessment.job());
+        var controls = Controls.of(assessment.design());
         var needed = new ArrayList<Control>();
         for (var control : controls.controls()) {
             boolean moved = !Controls.position(control, state).equals(control.rest());

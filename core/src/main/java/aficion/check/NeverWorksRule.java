@@ -2,13 +2,13 @@ package aficion.check;
 
 import aficion.check.PathFinding.Lack;
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
-import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.ArrayList;
@@ -59,7 +59,7 @@ final class NeverWorksRule implements Rule {
 
     /** What never gets what it wants and is not found otherwise, by part. */
     private static Map<PartId, Wants> dead(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         var otherwise = new HashSet<PartId>();
         var waiting = new HashSet<PartId>();
         Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
@@ -69,12 +69,12 @@ final class NeverWorksRule implements Rule {
                     waitingCoil(finding.subject()).ifPresent(waiting::add);
                 });
         var dead = new LinkedHashMap<PartId, Wants>();
-        if (hasPoles(job)) {
-            Wants.of(job).stream()
+        if (hasPoles(design)) {
+            Wants.of(design).stream()
                     .filter(want -> !otherwise.contains(want.part().id()))
                     .filter(want -> !want.met(assessment))
-                    .filter(want -> !hangsOn(job, want, otherwise))
-                    .filter(want -> !isJoined(job, want, waiting))
+                    .filter(want -> !hangsOn(design, want, otherwise))
+                    .filter(want -> !isJoined(design, want, waiting))
                     .forEach(want -> dead.putIfAbsent(want.part().id(), want));
         }
         return dead;
@@ -88,22 +88,22 @@ final class NeverWorksRule implements Rule {
     }
 
     /** Whether a gauge or a coil hangs on a sender or contact that is found otherwise. */
-    private static boolean hangsOn(Job job, Wants want, Set<PartId> otherwise) {
+    private static boolean hangsOn(Design design, Wants want, Set<PartId> otherwise) {
         return (want.part().kind() instanceof LoadKind.Gauge
                         || want.part().kind() instanceof LoadKind.IgnitionCoil
                         || want.part().kind() instanceof LoadKind.WarningLamp)
-                && isJoined(job, want, otherwise);
+                && isJoined(design, want, otherwise);
     }
 
-    private static boolean isJoined(Job job, Wants want, Set<PartId> parts) {
+    private static boolean isJoined(Design design, Wants want, Set<PartId> parts) {
         return Stream.of(want.feedEnd(), want.backEnd())
-                .flatMap(end -> Netlist.joined(job, end).stream())
+                .flatMap(end -> Netlist.joined(design, end).stream())
                 .map(Terminal::part)
                 .anyMatch(parts::contains);
     }
 
-    private static boolean hasPoles(Job job) {
-        return job.parts().stream()
+    private static boolean hasPoles(Design design) {
+        return design.parts().stream()
                 .anyMatch(part ->
                         part.kind() instanceof SourceKind.Battery
                                 || part.kind() instanceof SourceKind.BenchSupply);
@@ -122,9 +122,9 @@ final class NeverWorksRule implements Rule {
             Assessment assessment, Map<PartId, Wants> dead) {
         var found = new ArrayList<PathFinding.PinsExchanged>();
         var left = new HashSet<>(dead.keySet());
-        for (var part : assessment.job().parts()) {
+        for (var part : assessment.design().parts()) {
             if (part.kind() instanceof ControlKind.Relay
-                    && left.stream().anyMatch(each -> joins(assessment.job(), part, each))
+                    && left.stream().anyMatch(each -> joins(assessment.design(), part, each))
                     && !hangsOnItself(assessment, part)) {
                 tried(assessment, part, left)
                         .ifPresent(exchange -> {
@@ -137,22 +137,22 @@ final class NeverWorksRule implements Rule {
     }
 
     /** Whether a part is a relay, or is joined to one of its pins. */
-    private static boolean joins(Job job, Part relay, PartId part) {
+    private static boolean joins(Design design, Part relay, PartId part) {
         return relay.terminals().stream()
-                .flatMap(pin -> Netlist.joined(job, pin).stream())
+                .flatMap(pin -> Netlist.joined(design, pin).stream())
                 .map(Terminal::part)
                 .anyMatch(part::equals);
     }
 
     private static Optional<PathFinding.PinsExchanged> tried(
             Assessment assessment, Part relay, Set<PartId> left) {
-        var job = assessment.job();
+        var design = assessment.design();
         for (var pair : PAIRS) {
             if (!relay.kind().pins().containsAll(pair)) {
                 continue;
             }
-            var edit = new Edit.Exchange(relay.id(), pair.get(0), pair.get(1));
-            var after = Assessment.of(edit.apply(job));
+            var edit = new PartEdit.Exchange(relay.id(), pair.get(0), pair.get(1));
+            var after = Assessment.of(edit.apply(design));
             var still = dead(after).keySet();
             var mended =
                     left.stream()
@@ -161,7 +161,7 @@ final class NeverWorksRule implements Rule {
                             .toList();
             boolean cures =
                     still.stream()
-                            .noneMatch(part -> left.contains(part) && joins(job, relay, part));
+                            .noneMatch(part -> left.contains(part) && joins(design, relay, part));
             boolean harms =
                     !left.containsAll(still)
                             || after.worst().shorts().size() > assessment.worst().shorts().size();
@@ -234,7 +234,7 @@ final class NeverWorksRule implements Rule {
         var netlist = assessment.netlist();
         var reached = assessment.worst().metal().closed(netlist.node(end), without);
         return reached.contains(0)
-                || assessment.job().parts().stream()
+                || assessment.design().parts().stream()
                         .filter(source -> source.kind() instanceof SourceKind.Battery)
                         .flatMap(source -> source.terminals().stream())
                         .anyMatch(pole -> reached.contains(netlist.node(pole)));

@@ -1,14 +1,17 @@
 package aficion.check;
 
 import aficion.catalogue.FuseType;
+import aficion.job.Cut;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
+import aficion.job.Laid;
 import aficion.job.RunLength;
 import aficion.job.SourceKind;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;
@@ -37,7 +40,7 @@ final class NoGuardRule implements Rule {
         return assessment.sizings().values().stream()
                 .filter(sizing -> assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded)
                 .filter(sizing -> sizing.wire().unguarded().isEmpty())
-                .filter(sizing -> !linksBatteries(assessment.job(), sizing.wire()))
+                .filter(sizing -> !linksBatteries(assessment.design(), sizing.wire()))
                 .filter(sizing -> nearestToSource(assessment, sizing.wire()))
                 .map(sizing ->
                         new Finding.LeadWithoutGuard(
@@ -45,53 +48,52 @@ final class NoGuardRule implements Rule {
     }
 
     /** A short link between the posts of two batteries belongs to them. */
-    private static boolean linksBatteries(Job job, Wire wire) {
+    private static boolean linksBatteries(Design design, Wire wire) {
         return wire.length().metres().value() <= LINK
                 && wire.terminals().stream()
-                        .allMatch(end -> job.part(end.part()).kind() instanceof SourceKind.Battery);
+                        .allMatch(end ->
+                                design.part(end.part()).kind() instanceof SourceKind.Battery);
     }
 
     /** A lead that another unguarded and unstated lead feeds is mended with that one. */
     private static boolean nearestToSource(Assessment assessment, Wire wire) {
-        var job = assessment.job();
-        var near = Guards.in(job).fed(wire).terminal();
-        return job.wiresAt(near).stream()
+        var design = assessment.design();
+        var near = Guards.in(design).fed(wire).terminal();
+        return design.wiresAt(near).stream()
                 .filter(feed -> !feed.id().equals(wire.id()))
                 .noneMatch(feed ->
                         feed.unguarded().isEmpty()
                                 && assessment.guard(feed.id()) instanceof Guard.Unguarded
-                                && !Guards.in(job).fed(feed).terminal().equals(near));
+                                && !Guards.in(design).fed(feed).terminal().equals(near));
     }
 
     static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
-        var share = assessment.job().rules().fuseLoad();
+        var share = assessment.design().rules().fuseLoad();
         var carries = new Amps(sizing.carries().result().value());
         for (var type : List.of(FuseType.BLADE, FuseType.BOLTED)) {
             var choice = GuardChoice.of(type, sizing.steady(), carries, share);
             if (choice.marking().isPresent()) {
                 return List.of(
-                        insert(assessment.job(), sizing.wire(), type, choice.marking().get()));
+                        insert(assessment.design(), sizing.wire(), type, choice.marking().get()));
             }
         }
         return List.of();
     }
 
-    private static Edit insert(Job job, Wire wire, FuseType type, Amps marking) {
-        var fuse = NewNames.part(job, "F", wire.zone(), new GuardKind.Fuse(type, marking));
-        var near = Guards.in(job).fed(wire);
+    private static Edit insert(Design design, Wire wire, FuseType type, Amps marking) {
+        var fuse = NewNames.part(design, "F", wire.zone(), new GuardKind.Fuse(type, marking));
+        var near = Guards.in(design).fed(wire);
         var lead =
                 new Wire(
-                        NewNames.wire(job),
-                        NewNames.number(job, wire.circuit()),
+                        NewNames.wire(design),
+                        NewNames.number(design, wire.circuit()),
                         wire.circuit(),
                         near,
                         Ends.on(fuse, "1"),
-                        wire.colour(),
-                        wire.size(),
-                        wire.insulation(),
-                        new RunLength.Assumed(REACH),
-                        wire.zone(),
-                        Optional.of(Unguarded.WITHIN_REACH));
-        return new Edit.InsertPart(wire.id(), fuse, "1", "2", lead);
+                        new Cut(wire.size(), wire.insulation(), wire.colour()),
+                        new Laid.Stated(new RunLength.Assumed(REACH), wire.zone()),
+                        Optional.of(Unguarded.WITHIN_REACH),
+                        Optional.empty());
+        return new PartEdit.InsertPart(wire.id(), fuse, "1", "2", lead);
     }
 }

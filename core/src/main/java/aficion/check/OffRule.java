@@ -19,7 +19,7 @@ final class OffRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind().ignites())
                 .flatMap(part -> fed(assessment, part).map(peak -> found(part, peak)).stream());
     }

@@ -2,11 +2,11 @@ package aficion.check;
 
 import aficion.catalogue.FuseType;
 import aficion.identify.MainFeed;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.Wire;
-import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.size.Assessment;
 import aficion.size.Guard;
@@ -19,24 +19,24 @@ import java.util.stream.Stream;
 final class OverloadRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         var returning =
-                job.wires().stream()
-                        .filter(wire -> leadsToWhatMustReturn(job, wire))
+                design.wires().stream()
+                        .filter(wire -> leadsToWhatMustReturn(design, wire))
                         .flatMap(wire -> seats(assessment.guard(wire.id())))
                         .distinct()
-                        .flatMap(seat -> returning(job, seat).stream());
+                        .flatMap(seat -> returning(design, seat).stream());
         var isolating =
-                MainFeed.fromBattery(job).stream()
-                        .map(wire -> MainFeed.far(job, wire).id())
+                MainFeed.fromBattery(design).stream()
+                        .map(wire -> MainFeed.far(design, wire).id())
                         .distinct()
-                        .flatMap(part -> isolating(job, part).stream());
+                        .flatMap(part -> isolating(design, part).stream());
         return Stream.concat(returning, isolating);
     }
 
-    private static boolean leadsToWhatMustReturn(Job job, Wire wire) {
+    private static boolean leadsToWhatMustReturn(Design design, Wire wire) {
         return wire.terminals().stream()
-                .anyMatch(end -> Overload.mustReturn(job.part(end.part()).kind()));
+                .anyMatch(end -> Overload.mustReturn(design.part(end.part()).kind()));
     }
 
     private static Stream<FuseSeat> seats(Guard guard) {
@@ -45,16 +45,16 @@ final class OverloadRule implements Rule {
                 : Stream.empty();
     }
 
-    private static Optional<Finding> returning(Job job, FuseSeat seat) {
-        return job.part(seat.part()).kind() instanceof GuardKind kind
-                ? Overload.returning(job.rules(), kind, seat.way())
+    private static Optional<Finding> returning(Design design, FuseSeat seat) {
+        return design.part(seat.part()).kind() instanceof GuardKind kind
+                ? Overload.returning(design.rules(), kind, seat.way())
                         .map(breaker -> found(seat, FuseType.BREAKER_SELF, breaker))
                 : Optional.empty();
     }
 
-    private static Optional<Finding> isolating(Job job, PartId part) {
-        return job.part(part).kind() instanceof GuardKind kind
-                ? Overload.isolating(job.rules(), kind)
+    private static Optional<Finding> isolating(Design design, PartId part) {
+        return design.part(part).kind() instanceof GuardKind kind
+                ? Overload.isolating(design.rules(), kind)
                         .map(breaker ->
                                 found(new FuseSeat(part, ""), FuseType.BREAKER_MANUAL, breaker))
                 : Optional.empty();
@@ -62,6 +62,6 @@ final class OverloadRule implements Rule {
 
     private static Finding found(FuseSeat seat, FuseType wanted, GuardKind breaker) {
         return new Finding.FuseNotBreaker(
-                seat, wanted, List.of(new Edit.Refit(seat.part(), breaker)));
+                seat, wanted, List.of(new PartEdit.Refit(seat.part(), breaker)));
     }
 }

@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
@@ -21,7 +21,7 @@ final class ParkRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof LoadKind.WiperMotor wiper
                                 ? found(assessment, part, wiper).stream()
@@ -30,7 +30,7 @@ final class ParkRule implements Rule {
 
     private static Optional<Finding> found(
             Assessment assessment, Part part, LoadKind.WiperMotor wiper) {
-        if (assessment.job().wiresAt(part.terminal("53")).isEmpty()) {
+        if (assessment.design().wiresAt(part.terminal("53")).isEmpty()) {
             return Optional.empty();
         }
         boolean runsHome = runs(assessment, part, wiper, 1);
@@ -45,7 +45,7 @@ final class ParkRule implements Rule {
             Assessment assessment, Part part, LoadKind.WiperMotor wiper, double level) {
         var solver = new Solver(assessment.netlist());
         int body = assessment.netlist().inside(part.id()).get("body");
-        return keys(assessment.job()).stream()
+        return keys(assessment.design()).stream()
                 .map(key -> solver.demand(key.withLevel(wiper.level(), level)))
                 .anyMatch(outcome ->
                         outcome instanceof Outcome.Solved(var point)
@@ -54,8 +54,8 @@ final class ParkRule implements Rule {
     }
 
     /** At rest in each position of the key that stays. */
-    private static List<Conditions> keys(Job job) {
-        return Controls.of(job)
+    private static List<Conditions> keys(Design design) {
+        return Controls.of(design)
                 .key()
                 .map(key ->
                         key.positions().stream()

@@ -2,7 +2,7 @@ package aficion.check;
 
 import aficion.job.Action;
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
@@ -34,7 +34,7 @@ final class PartingRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         var solver = new Solver(assessment.netlist());
         var found = new LinkedHashSet<Finding>();
-        for (var source : assessment.job().parts()) {
+        for (var source : assessment.design().parts()) {
             var out = output(source);
             if (out.isEmpty()) {
                 continue;
@@ -71,13 +71,13 @@ final class PartingRule implements Rule {
         return assessment.worst().bases().stream()
                 .filter(base -> base.conditions().engine().value() > 0)
                 .filter(base -> base.conditions().charge().value() == 1)
-                .filter(base -> !OperatingStates.isOff(assessment.job(), base.conditions()))
+                .filter(base -> !OperatingStates.isOff(assessment.design(), base.conditions()))
                 .filter(base -> gives(base, source) && charges(assessment, base, source, out));
     }
 
     /** Each control, moved to each of its lasting positions in turn. */
     private static List<Conditions> moved(Assessment assessment, Conditions running) {
-        return Controls.of(assessment.job()).controls().stream()
+        return Controls.of(assessment.design()).controls().stream()
                 .flatMap(control ->
                         control.positions().stream()
                                 .filter(position -> !position.springs())
@@ -105,8 +105,8 @@ final class PartingRule implements Rule {
         if (found.stream().noneMatch(each -> isDump(each, source, by))) {
             found.add(new SourceFinding.LoadDump(source.id(), by, state));
         }
-        boolean off = OperatingStates.isOff(assessment.job(), state);
-        if (!off && assessment.job().part(by).kind() instanceof ControlKind.Switch) {
+        boolean off = OperatingStates.isOff(assessment.design(), state);
+        if (!off && assessment.design().part(by).kind() instanceof ControlKind.Switch) {
             ignition(assessment, parted)
                     .filter(_ ->
                             found.stream()
@@ -132,21 +132,22 @@ final class PartingRule implements Rule {
     /** Whether its output reaches the live pole of a battery that is at earth with its other. */
     private static boolean charges(
             Assessment assessment, OperatingPoint point, Part source, String out) {
-        var job = assessment.job();
+        var design = assessment.design();
         var netlist = assessment.netlist();
         var bond = assessment.worst().metal().in(point);
-        boolean negative = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
+        boolean negative = design.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
         int live =
                 netlist.node(
                         source.terminal(
                                 source.kind() instanceof SourceKind.RegulatorRectifier && !negative
                                         ? "B-"
                                         : out));
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                         .filter(part -> part.kind() instanceof SourceKind.Battery)
                         .anyMatch(part ->
                                 bond.together(
-                                        live, netlist.node(part.terminal(job.vehicle().livePin()))))
+                                        live,
+                                        netlist.node(part.terminal(design.vehicle().livePin()))))
                 && !bond.batteries(live).isEmpty()
                 && circuit(assessment, bond);
     }
@@ -154,7 +155,7 @@ final class PartingRule implements Rule {
     /** Whether some battery has its other pole at earth, by way of others in series or not. */
     private static boolean circuit(Assessment assessment, Metal.Bond bond) {
         var netlist = assessment.netlist();
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .flatMap(part -> part.terminals().stream())
                 .anyMatch(pole -> bond.earthed(netlist.node(pole)));
@@ -202,13 +203,13 @@ final class PartingRule implements Rule {
                 return part.get();
             }
         }
-        return moved(assessment.job(), running.conditions(), parted.conditions())
+        return moved(assessment.design(), running.conditions(), parted.conditions())
                 .orElse(source.id());
     }
 
     /** The switch, not the key, that stands elsewhere in another state. */
-    private static Optional<PartId> moved(Job job, Conditions one, Conditions other) {
-        return job.parts().stream()
+    private static Optional<PartId> moved(Design design, Conditions one, Conditions other) {
+        return design.parts().stream()
                 .filter(part ->
                         part.kind() instanceof ControlKind.Switch hand
                                 && hand.action() != Action.KEY
@@ -229,7 +230,7 @@ final class PartingRule implements Rule {
     }
 
     private static Optional<PartId> ignition(Assessment assessment, OperatingPoint point) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind().ignites())
                 .filter(part ->
                         Stream.of("body", "rest")

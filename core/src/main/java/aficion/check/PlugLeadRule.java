@@ -12,10 +12,10 @@ final class PlugLeadRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var box =
-                assessment.job().parts().stream()
+                assessment.design().parts().stream()
                         .filter(part -> part.kind() instanceof ControlKind.IgnitionBox)
                         .findFirst();
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(PlugLeadRule::solid)
                 .flatMap(part ->
                         box

@@ -13,7 +13,7 @@ final class PolarityRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part ->
                         part.kind() instanceof LoadKind.LedLamp
                                 || part.kind() instanceof LoadKind.Buzzer)
@@ -27,6 +27,6 @@ final class PolarityRule implements Rule {
                         new Finding.PolarityReversed(
                                 part.id(),
                                 new Volts(-span.least().value()),
-                                Exchanges.of(assessment.job(), part, "+", "31")));
+                                Exchanges.of(assessment.design(), part, "+", "31")));
     }
 }

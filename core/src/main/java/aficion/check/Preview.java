@@ -1,6 +1,7 @@
 package aficion.check;
 
 import aficion.job.Wire;
+import aficion.job.Work;
 import aficion.job.edit.Edit;
 import aficion.size.Assessment;
 import java.util.HashSet;
@@ -24,21 +25,25 @@ public record Preview(List<Finding> mended, List<Finding> brought, List<Wire> ch
     }
 
     /**
-     * The preview of an edit.
+     * The preview of an edit; what the user lets stand is no finding.
      *
-     * @throws IllegalArgumentException when it does not fit the job
+     * @throws IllegalArgumentException when it does not fit the design
      */
-    public static Preview of(Assessment before, Edit edit) {
-        var job = before.job();
-        var next = edit.apply(job);
-        var was = Findings.judged(before).open();
-        var is = Findings.judged(Assessment.of(next)).open();
-        var old = new HashSet<>(job.wires());
+    public static Preview of(Assessment before, Edit edit, Work work) {
+        var design = before.design();
+        var next = edit.apply(design);
+        var was = open(before, work);
+        var is = open(Assessment.of(next), work);
+        var old = new HashSet<>(design.wires());
         return new Preview(
                 less(was, is),
                 less(is, was),
                 next.wires().stream().filter(wire -> !old.contains(wire)).toList(),
-                next.parts().size() - job.parts().size());
+                next.parts().size() - design.parts().size());
+    }
+
+    private static List<Finding> open(Assessment assessment, Work work) {
+        return Findings.judged(Findings.of(assessment), work).open();
     }
 
     private static List<Finding> less(List<Finding> from, List<Finding> away) {

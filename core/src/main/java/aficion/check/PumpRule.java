@@ -21,7 +21,7 @@ final class PumpRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var solver = new Solver(assessment.netlist());
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(PumpRule::isFuelPump)
                 .flatMap(part ->
                         running(assessment, solver, part)
@@ -37,7 +37,7 @@ final class PumpRule implements Rule {
     }
 
     private static Optional<Conditions> running(Assessment assessment, Solver solver, Part part) {
-        var controls = Controls.of(assessment.job());
+        var controls = Controls.of(assessment.design());
         return controls.key().stream()
                 .flatMap(key ->
                         key.positions().stream()
@@ -57,7 +57,7 @@ final class PumpRule implements Rule {
                                                 Math.abs(volts.value())
                                                         > RUNS
                                                                 * assessment
-                                                                        .job()
+                                                                        .design()
                                                                         .vehicle()
                                                                         .system()
                                                                         .value())

@@ -15,7 +15,7 @@ final class RelayLoadRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof ControlKind.Relay)
                 .flatMap(part ->
                         assessment.worst().largest(part.id(), "30-87").stream()
@@ -43,7 +43,7 @@ final class RelayLoadRule implements Rule {
         if (!network.solve()) {
             return 0;
         }
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> runs(assessment, part, point::branchAmps))
                 .filter(part -> !runs(assessment, part, network::amps))
                 .count();

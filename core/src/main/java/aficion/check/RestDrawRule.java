@@ -16,7 +16,7 @@ final class RestDrawRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind().consumes())
                 .flatMap(part -> drawn(assessment, part).stream());
     }

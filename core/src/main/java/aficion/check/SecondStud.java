@@ -3,9 +3,9 @@ package aficion.check;
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
+import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.RunLength;
@@ -13,9 +13,12 @@ import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
-import aficion.job.edit.Edit.Deed;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;
@@ -37,11 +40,11 @@ final class SecondStud {
     private static final Metres BESIDE = new Metres(0.15);
 
     private final Assessment assessment;
-    private final Job job;
+    private final Design design;
 
     private SecondStud(Assessment assessment) {
         this.assessment = assessment;
-        this.job = assessment.job();
+        this.design = assessment.design();
     }
 
     /**
@@ -64,24 +67,24 @@ final class SecondStud {
 
     private Edit beside(Terminal stud, int most) {
         var rings =
-                job.wiresAt(stud).stream()
+                design.wiresAt(stud).stream()
                         .filter(wire -> wire.at(stud).termination().fitting().family().stacks())
                         .sorted(byCopper().reversed())
                         .toList();
-        var at = job.part(stud.part());
+        var at = design.part(stud.part());
         var edits = new ArrayList<Edit>();
         if (at.kind() instanceof JoinKind.EarthPoint earth) {
-            var other = NewNames.part(job, "E", at.zone(), earth);
-            edits.add(new Edit.AddPart(other));
+            var other = NewNames.part(design, "E", at.zone(), earth);
+            edits.add(new PartEdit.AddPart(other));
             edits.addAll(moved(rings.subList(most, rings.size()), stud, other.terminal("E")));
         } else {
             var bar = bar(at);
             var taken = rings.subList(most - 1, rings.size());
-            edits.add(new Edit.AddPart(bar));
-            edits.add(new Edit.AddWire(link(taken.getFirst(), stud, bar)));
+            edits.add(new PartEdit.AddPart(bar));
+            edits.add(new WireEdit.AddWire(link(taken.getFirst(), stud, bar)));
             edits.addAll(moved(taken, stud, bar.terminal("J")));
         }
-        return new Edit.Together(Deed.SECOND_STUD, edits);
+        return new CompositeEdit(Deed.SECOND_STUD, edits);
     }
 
     private static Comparator<Wire> byCopper() {
@@ -89,13 +92,13 @@ final class SecondStud {
     }
 
     private Part bar(Part at) {
-        return NewNames.part(job, "J", at.zone(), new JoinKind.Splice());
+        return NewNames.part(design, "J", at.zone(), new JoinKind.Splice());
     }
 
     private Wire link(Wire like, Terminal stud, Part bar) {
         return like.like(
-                        NewNames.wire(job),
-                        NewNames.number(job, like.circuit()),
+                        NewNames.wire(design),
+                        NewNames.number(design, like.circuit()),
                         like.at(stud),
                         new End(bar.terminal("J"), like.at(stud).termination()))
                 .withLength(new RunLength.Assumed(BESIDE));
@@ -103,12 +106,12 @@ final class SecondStud {
 
     /** Wires led to another stud with the ring they have. */
     private static List<Edit> moved(List<Wire> wires, Terminal from, Terminal to) {
-        return wires.stream().<Edit>map(wire -> Edit.MoveEnd.of(wire, from, to)).toList();
+        return wires.stream().<Edit>map(wire -> WireEdit.MoveEnd.of(wire, from, to)).toList();
     }
 
     private Optional<Edit> behindGuard(Terminal post, List<Wire> leads) {
         var thickest = leads.stream().max(byCopper()).orElseThrow();
-        return Conductors.of(job.rules().sizes()).stream()
+        return Conductors.of(design.rules().sizes()).stream()
                 .filter(size -> size.copper().value() >= thickest.conductor().copper().value())
                 .flatMap(size ->
                         marking(leads, thickest, size).stream()
@@ -129,43 +132,46 @@ final class SecondStud {
                         .map(WireSizing::steady)
                         .mapToDouble(Amps::value)
                         .sum();
-        double carries = HeatBalance.carries(size, thickest, job.rules()).result().value();
+        double carries = HeatBalance.carries(size, thickest, design.rules()).result().value();
         return GuardChoice.of(
-                        FuseType.BOLTED, new Amps(load), new Amps(carries), job.rules().fuseLoad())
+                        FuseType.BOLTED,
+                        new Amps(load),
+                        new Amps(carries),
+                        design.rules().fuseLoad())
                 .marking();
     }
 
     private Edit guarded(Terminal post, List<Wire> leads, Wire like, Amps marking) {
-        var battery = job.part(post.part());
+        var battery = design.part(post.part());
         var fuse =
                 NewNames.part(
-                        job, "F", battery.zone(), new GuardKind.Fuse(FuseType.BOLTED, marking));
+                        design, "F", battery.zone(), new GuardKind.Fuse(FuseType.BOLTED, marking));
         var bar = bar(battery);
         var reach =
                 like.like(
-                                NewNames.wire(job),
-                                NewNames.number(job, like.circuit()),
+                                NewNames.wire(design),
+                                NewNames.number(design, like.circuit()),
                                 Ends.on(battery, post.pin()),
                                 Ends.on(fuse, "1"))
                         .withLength(new RunLength.Assumed(BESIDE))
                         .withUnguarded(Optional.of(Unguarded.WITHIN_REACH));
         var feed =
                 like.like(
-                                NewNames.wire(job, 1),
-                                NewNames.number(job, like.circuit(), 1),
+                                NewNames.wire(design, 1),
+                                NewNames.number(design, like.circuit(), 1),
                                 Ends.on(fuse, "2"),
                                 new End(bar.terminal("J"), Termination.RING_M6))
                         .withLength(new RunLength.Assumed(BESIDE))
                         .withUnguarded(Optional.empty());
         var edits = new ArrayList<Edit>();
-        edits.add(new Edit.AddPart(fuse));
-        edits.add(new Edit.AddPart(bar));
-        edits.add(new Edit.AddWire(reach));
-        edits.add(new Edit.AddWire(feed));
+        edits.add(new PartEdit.AddPart(fuse));
+        edits.add(new PartEdit.AddPart(bar));
+        edits.add(new WireEdit.AddWire(reach));
+        edits.add(new WireEdit.AddWire(feed));
         edits.addAll(moved(leads, post, bar.terminal("J")));
         leads.stream()
                 .filter(wire -> wire.unguarded().isPresent())
-                .forEach(wire -> edits.add(new Edit.Exempt(wire.id(), Optional.empty())));
-        return new Edit.Together(Deed.BUS_BAR, edits);
+                .forEach(wire -> edits.add(new WireEdit.Exempt(wire.id(), Optional.empty())));
+        return new CompositeEdit(Deed.BUS_BAR, edits);
     }
 }

@@ -20,7 +20,7 @@ final class SelectivityRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var before = feeding(assessment);
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind().seats().stream().map(seat -> Guard.Fitted.of(part, seat)))
                 .flatMap(branch ->
@@ -34,14 +34,14 @@ final class SelectivityRule implements Rule {
 
     /** For each fuse those that guard the wire to its feed. */
     private static Map<Guard.Fitted, Set<Guard.Fitted>> feeding(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         var found = new HashMap<Guard.Fitted, Set<Guard.Fitted>>();
-        for (Part part : job.parts()) {
+        for (Part part : design.parts()) {
             for (var seat : part.kind().seats()) {
                 var fuse = Guard.Fitted.of(part, seat);
                 var mains = new LinkedHashSet<Guard.Fitted>();
-                var ends = new HashSet<>(job.wiresAt(part.terminal(seat.in())));
-                ends.addAll(job.wiresAt(part.terminal(seat.out())));
+                var ends = new HashSet<>(design.wiresAt(part.terminal(seat.in())));
+                ends.addAll(design.wiresAt(part.terminal(seat.out())));
                 for (var wire : ends) {
                     if (assessment.guard(wire.id()) instanceof Guard.Guarded(var fuses)
                             && !fuses.contains(fuse)

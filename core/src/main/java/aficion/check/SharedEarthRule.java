@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -19,13 +19,13 @@ final class SharedEarthRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.parts().stream()
+        var design = assessment.design();
+        return design.parts().stream()
                 .filter(part ->
                         part.kind() instanceof JoinKind.EarthPoint(var mass, _)
                                 && mass == JoinKind.Mass.BODY)
                 .flatMap(earth ->
-                        sender(job, earth).stream()
+                        sender(design, earth).stream()
                                 .flatMap(sender ->
                                         assessment.worst().steady(earth.id(), "joint").stream()
                                                 .filter(peak ->
@@ -40,14 +40,15 @@ final class SharedEarthRule implements Rule {
                                                                                         .value()))))));
     }
 
-    private static Optional<PartId> sender(Job job, Part earth) {
+    private static Optional<PartId> sender(Design design, Part earth) {
         var mounted =
-                job.parts().stream().filter(part -> part.mount().equals(Optional.of(earth.id())));
+                design.parts().stream()
+                        .filter(part -> part.mount().equals(Optional.of(earth.id())));
         var wired =
-                job.wiresAt(earth.terminal("E")).stream()
+                design.wiresAt(earth.terminal("E")).stream()
                         .flatMap(wire -> wire.terminals().stream())
                         .map(Terminal::part)
-                        .map(job::part);
+                        .map(design::part);
         return Stream.concat(mounted, wired)
                 .filter(part -> part.kind() instanceof JoinKind.Sender)
                 .map(Part::id)

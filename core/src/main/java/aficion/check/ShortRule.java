@@ -31,12 +31,12 @@ final class ShortRule implements Rule {
     /** The last switch or relay on the way, the last part on it, or where a wire of it ends. */
     private static PartId closing(Netlist netlist, List<PartId> parts, Short found) {
         return parts.stream()
-                .filter(part -> netlist.job().part(part).kind() instanceof ControlKind)
+                .filter(part -> netlist.design().part(part).kind() instanceof ControlKind)
                 .reduce((_, later) -> later)
                 .or(() -> parts.stream().reduce((_, later) -> later))
                 .or(() ->
                         netlist.wireOf(found.way().getLast())
-                                .map(wire -> netlist.job().wire(wire).to().terminal().part()))
+                                .map(wire -> netlist.design().wire(wire).to().terminal().part()))
                 .orElseThrow();
     }
 }

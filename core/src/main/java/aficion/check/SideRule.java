@@ -1,10 +1,12 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.verb.OtherSide.Side;
@@ -23,16 +25,16 @@ final class SideRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         var crossed =
-                job.parts().stream()
+                design.parts().stream()
                         .flatMap(SideRule::feeds)
-                        .flatMap(feed -> crossed(job, feed).stream())
+                        .flatMap(feed -> crossed(design, feed).stream())
                         .toList();
         return crossed.stream()
                 .map(each ->
                         new PathFinding.OnOtherSide(
-                                each.part.id(), each.from, remedies(job, crossed, each)));
+                                each.part.id(), each.from, remedies(design, crossed, each)));
     }
 
     private static Stream<Terminal> feeds(Part part) {
@@ -44,14 +46,14 @@ final class SideRule implements Rule {
         };
     }
 
-    private static Optional<Crossed> crossed(Job job, Terminal feed) {
-        var part = job.part(feed.part());
+    private static Optional<Crossed> crossed(Design design, Terminal feed) {
+        var part = design.part(feed.part());
         var side = Side.ofName(part.name());
         if (side.isEmpty()) {
             return Optional.empty();
         }
         var joined =
-                Netlist.joined(job, feed).stream()
+                Netlist.joined(design, feed).stream()
                         .filter(end -> Side.ofPin(end.pin()).isPresent())
                         .toList();
         boolean own = joined.stream().anyMatch(end -> Side.ofPin(end.pin()).equals(side));
@@ -63,25 +65,25 @@ final class SideRule implements Rule {
     }
 
     /** The feeds of two that are crossed the one for the other, exchanged; the left one first. */
-    private static List<Edit> remedies(Job job, List<Crossed> all, Crossed one) {
+    private static List<Edit> remedies(Design design, List<Crossed> all, Crossed one) {
         return all.stream()
                 .filter(other -> other.side != one.side)
                 .filter(other -> other.feed.pin().equals(one.feed.pin()))
                 .map(other ->
                         one.side == Side.LEFT
-                                ? exchanged(job, one.feed, other.feed)
-                                : exchanged(job, other.feed, one.feed))
+                                ? exchanged(design, one.feed, other.feed)
+                                : exchanged(design, other.feed, one.feed))
                 .limit(1)
                 .toList();
     }
 
-    private static Edit exchanged(Job job, Terminal left, Terminal right) {
-        return new Edit.Together(
-                Edit.Deed.MEND,
-                Stream.concat(moved(job, left, right), moved(job, right, left)).toList());
+    private static Edit exchanged(Design design, Terminal left, Terminal right) {
+        return new CompositeEdit(
+                CompositeEdit.Deed.MEND,
+                Stream.concat(moved(design, left, right), moved(design, right, left)).toList());
     }
 
-    private static Stream<Edit> moved(Job job, Terminal from, Terminal to) {
-        return job.wiresAt(from).stream().map(wire -> Edit.MoveEnd.of(wire, from, to));
+    private static Stream<Edit> moved(Design design, Terminal from, Terminal to) {
+        return design.wiresAt(from).stream().map(wire -> WireEdit.MoveEnd.of(wire, from, to));
     }
 }

@@ -21,12 +21,12 @@ final class StartRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        var key = Controls.of(job).key();
+        var design = assessment.design();
+        var key = Controls.of(design).key();
         if (key.isEmpty()) {
             return Stream.empty();
         }
-        var solver = new Solver(Netlist.of(job));
+        var solver = new Solver(Netlist.of(design));
         var points =
                 key.get().positions().stream()
                         .map(position ->
@@ -35,7 +35,7 @@ final class StartRule implements Rule {
                         .filter(Outcome.Solved.class::isInstance)
                         .map(outcome -> ((Outcome.Solved) outcome).point())
                         .toList();
-        return job.parts().stream()
+        return design.parts().stream()
                 .filter(part -> part.kind().ignites())
                 .filter(part -> points.stream().anyMatch(point -> fed(point, part)))
                 .flatMap(part ->
@@ -52,12 +52,12 @@ final class StartRule implements Rule {
 
     private static boolean fed(OperatingPoint point, Part part) {
         var volts = point.voltsAt(part.terminal("15"));
-        double system = point.netlist().job().vehicle().system().value();
+        double system = point.netlist().design().vehicle().system().value();
         return volts.filter(found -> Math.abs(found.value()) > FED * system).isPresent();
     }
 
     private static boolean cranks(Assessment assessment, OperatingPoint point) {
-        return assessment.job().parts().stream()
+        return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Starter)
                 .anyMatch(part ->
                         point.through(part.id(), "motor").map(Amps::value).orElse(0.0) != 0

@@ -1,7 +1,7 @@
 package aficion.check;
 
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
@@ -26,16 +26,16 @@ public sealed interface Subject {
     }
 
     /** The circuits it belongs to, in working order. */
-    default List<CircuitId> circuits(Job job) {
+    default List<CircuitId> circuits(Design design) {
         return switch (this) {
-            case OfWire(var wire) -> List.of(job.wire(wire).circuit());
-            case OfPart(var part) -> of(job, part);
-            case OfTerminal(var terminal) -> of(job, terminal.part());
+            case OfWire(var wire) -> List.of(design.wire(wire).circuit());
+            case OfPart(var part) -> of(design, part);
+            case OfTerminal(var terminal) -> of(design, terminal.part());
         };
     }
 
-    private static List<CircuitId> of(Job job, PartId part) {
-        return job.wires().stream()
+    private static List<CircuitId> of(Design design, PartId part) {
+        return design.wires().stream()
                 .filter(wire ->
                         wire.terminals().stream()
                                 .anyMatch(terminal -> terminal.part().equals(part)))

@@ -2,11 +2,12 @@ package aficion.check;
 
 import aficion.job.ControlKind;
 import aficion.job.ControlKind.Suppression;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.List;
@@ -20,35 +21,37 @@ import java.util.stream.Stream;
 final class SuppressionRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.parts().stream()
+        var design = assessment.design();
+        return design.parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof ControlKind.Relay relay
                                 ? relay.suppression().stream()
                                         .filter(kind -> kind != Suppression.RESISTOR)
-                                        .filter(kind -> reversed(job, part, kind))
-                                        .map(kind -> finding(job, part, relay, kind))
+                                        .filter(kind -> reversed(design, part, kind))
+                                        .map(kind -> finding(design, part, relay, kind))
                                 : Stream.empty());
     }
 
-    private static boolean reversed(Job job, Part part, Suppression kind) {
+    private static boolean reversed(Design design, Part part, Suppression kind) {
         boolean to86 = kind == Suppression.DIODE_TO_86;
         var cathode = part.terminal(to86 ? "86" : "85");
         var anode = part.terminal(to86 ? "85" : "86");
-        return leads(job, cathode, "-")
-                && !leads(job, cathode, "+")
-                && leads(job, anode, "+")
-                && !leads(job, anode, "-");
+        return leads(design, cathode, "-")
+                && !leads(design, cathode, "+")
+                && leads(design, anode, "+")
+                && !leads(design, anode, "-");
     }
 
-    private static boolean leads(Job job, Terminal from, String pole) {
-        return Netlist.reached(job, from).stream()
+    private static boolean leads(Design design, Terminal from, String pole) {
+        return Netlist.reached(design, from).stream()
                 .anyMatch(terminal ->
                         terminal.pin().equals(pole)
-                                && job.part(terminal.part()).kind() instanceof SourceKind.Battery);
+                                && design.part(terminal.part()).kind()
+                                        instanceof SourceKind.Battery);
     }
 
-    private static Finding finding(Job job, Part part, ControlKind.Relay relay, Suppression kind) {
+    private static Finding finding(
+            Design design, Part part, ControlKind.Relay relay, Suppression kind) {
         var turned =
                 kind == Suppression.DIODE_TO_86 ? Suppression.DIODE_TO_85 : Suppression.DIODE_TO_86;
         var other =
@@ -60,9 +63,9 @@ final class SuppressionRule implements Rule {
                         relay.makes(),
                         relay.breaks(),
                         Optional.of(turned));
-        var exchanged = Exchanges.of(job, part, "86", "85");
+        var exchanged = Exchanges.of(design, part, "86", "85");
         List<Edit> remedies =
-                exchanged.isEmpty() ? List.of(new Edit.Refit(part.id(), other)) : exchanged;
+                exchanged.isEmpty() ? List.of(new PartEdit.Refit(part.id(), other)) : exchanged;
         return new Finding.SuppressionReversed(part.id(), remedies);
     }
 }

@@ -1,7 +1,7 @@
 package aficion.check;
 
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.Wire;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
@@ -13,26 +13,27 @@ final class TerminationRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.sizings().values().stream()
-                .flatMap(sizing -> overloaded(assessment.job(), sizing));
+                .flatMap(sizing -> overloaded(assessment.design(), sizing));
     }
 
-    private static Stream<Finding> overloaded(Job job, WireSizing sizing) {
+    private static Stream<Finding> overloaded(Design design, WireSizing sizing) {
         Wire wire = sizing.wire();
         return Stream.of(wire.from(), wire.to())
                 .flatMap(end ->
                         end.termination().fitting().carries().stream()
                                 .filter(carries -> sizing.steady().value() > carries.value())
-                                .map(carries -> finding(job, wire, end, sizing.steady(), carries)));
+                                .map(carries ->
+                                        finding(design, wire, end, sizing.steady(), carries)));
     }
 
-    private static Finding finding(Job job, Wire wire, End end, Amps carried, Amps carries) {
+    private static Finding finding(Design design, Wire wire, End end, Amps carried, Amps carries) {
         return new Finding.TerminalOverloaded(
                 wire.id(),
                 end.terminal(),
                 carried,
                 carries,
                 LargerEnd.of(
-                        job,
+                        design,
                         wire,
                         end,
                         each ->

@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.size.Assessment;
@@ -21,15 +21,15 @@ final class TwoGuardsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var solver = new Solver(assessment.netlist());
-        var seats = seats(assessment.job());
+        var seats = seats(assessment.design());
         return seats.size() < 2
                 ? Stream.empty()
                 : seats.stream().flatMap(seat -> found(assessment, solver, seat, seats).stream());
     }
 
-    private static List<FuseSeat> seats(Job job) {
+    private static List<FuseSeat> seats(Design design) {
         var seats = new ArrayList<FuseSeat>();
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             part.kind().seats().forEach(seat -> seats.add(new FuseSeat(part.id(), seat.way())));
         }
         return seats;

@@ -11,7 +11,7 @@ final class UnknownRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var source =
-                assessment.job().parts().stream()
+                assessment.design().parts().stream()
                         .filter(part -> part.kind() instanceof SourceKind)
                         .findFirst();
         return assessment.worst().troubles().stream()

@@ -1,7 +1,7 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -30,24 +30,28 @@ final class VoltageRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         return Stream.concat(
-                job.parts().stream()
+                design.parts().stream()
                         .flatMap(part ->
                                 Stream.concat(
-                                                outside(job, made(part.kind()), LEAST, MOST),
-                                                outside(job, set(part.kind()), LEAST_SET, MOST_SET))
-                                        .map(volts -> found(job, part, volts))),
+                                                outside(design, made(part.kind()), LEAST, MOST),
+                                                outside(
+                                                        design,
+                                                        set(part.kind()),
+                                                        LEAST_SET,
+                                                        MOST_SET))
+                                        .map(volts -> found(design, part, volts))),
                 batteries(assessment));
     }
 
-    private static Finding found(Job job, Part part, Volts made) {
-        return new Finding.WrongVoltage(part.id(), made, job.vehicle().system());
+    private static Finding found(Design design, Part part, Volts made) {
+        return new Finding.WrongVoltage(part.id(), made, design.vehicle().system());
     }
 
     private static Stream<Volts> outside(
-            Job job, Optional<Volts> volts, double least, double most) {
-        double system = job.vehicle().system().value();
+            Design design, Optional<Volts> volts, double least, double most) {
+        double system = design.vehicle().system().value();
         return volts.stream()
                 .filter(found -> found.value() < least * system || found.value() > most * system);
     }
@@ -56,18 +60,18 @@ final class VoltageRule implements Rule {
      * The battery at whose pole the volts of all that are in series stand, where they are wrong.
      */
     private static Stream<Finding> batteries(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         if (!(new Solver(assessment.netlist()).demand(Conditions.REST)
                 instanceof Outcome.Solved(var point))) {
             return Stream.empty();
         }
-        return job.parts().stream()
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
-                .filter(part -> isLast(job, point, part))
+                .filter(part -> isLast(design, point, part))
                 .flatMap(part ->
-                        outside(job, Optional.of(new Volts(reached(point, part))), LEAST, MOST)
+                        outside(design, Optional.of(new Volts(reached(point, part))), LEAST, MOST)
                                 .map(volts ->
-                                        found(job, part, new Volts(Math.rint(volts.value())))));
+                                        found(design, part, new Volts(Math.rint(volts.value())))));
     }
 
     private static double reached(OperatingPoint point, Part battery) {
@@ -81,9 +85,9 @@ final class VoltageRule implements Rule {
                         .orElse(0));
     }
 
-    private static boolean isLast(Job job, OperatingPoint point, Part battery) {
+    private static boolean isLast(Design design, OperatingPoint point, Part battery) {
         double mine = reached(point, battery);
-        return job.parts().stream()
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery && part != battery)
                 .noneMatch(other -> reached(point, other) > mine + 1);
     }

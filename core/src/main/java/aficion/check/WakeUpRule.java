@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.School;
 import aficion.job.SourceKind.Alternator;
@@ -14,17 +14,17 @@ import java.util.stream.Stream;
 final class WakeUpRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
+        var design = assessment.design();
         return Stream.concat(
-                job.rules().workBy(School.ONE_WIRE) ? otherwise(job) : Stream.empty(),
-                job.parts().stream()
+                design.rules().workBy(School.ONE_WIRE) ? otherwise(design) : Stream.empty(),
+                design.parts().stream()
                         .filter(part -> wakes(part, Alternator.Style.LAMP))
                         .filter(part -> assessment.worst().everLive(part.terminal("D+")))
                         .map(part -> new SourceFinding.FieldUnlimited(part.id())));
     }
 
-    private static Stream<Finding> otherwise(Job job) {
-        return job.parts().stream()
+    private static Stream<Finding> otherwise(Design design) {
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof Alternator)
                 .filter(part -> !wakes(part, Alternator.Style.ONE_WIRE))
                 .map(part -> new Finding.WakesOtherwise(part.id()));

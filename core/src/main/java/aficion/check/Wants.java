@@ -1,7 +1,7 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
@@ -25,16 +25,16 @@ record Wants(Part part, String role, double volts, String feed, String back) {
     /** The share of the system's volts that a coil behind a quick electronic box still sees. */
     private static final double COIL = 0.02;
 
-    /** What the parts of a job want, those without a wire at their feed left out. */
-    static List<Wants> of(Job job) {
-        return job.parts().stream()
-                .flatMap(part -> of(job, part))
-                .filter(want -> !job.wiresAt(want.part.terminal(want.feed)).isEmpty())
+    /** What the parts of a design want, those without a wire at their feed left out. */
+    static List<Wants> of(Design design) {
+        return design.parts().stream()
+                .flatMap(part -> of(design, part))
+                .filter(want -> !design.wiresAt(want.part.terminal(want.feed)).isEmpty())
                 .toList();
     }
 
-    private static Stream<Wants> of(Job job, Part part) {
-        double system = job.vehicle().system().value();
+    private static Stream<Wants> of(Design design, Part part) {
+        double system = design.vehicle().system().value();
         return switch (part.kind()) {
             case LoadKind.Lamp(var test, var filaments) ->
                     filaments.stream()
@@ -50,7 +50,7 @@ record Wants(Part part, String role, double volts, String feed, String back) {
             case LoadKind.TwoSpeedMotor motor ->
                     Stream.of("53", "53b").map(pin -> want(part, pin, motor.rated().value(), pin));
             case LoadKind.Starter _ -> Stream.of(want(part, "motor", 0.5 * system, "30"));
-            case LoadKind.IgnitionCoil _ -> coil(job, part, system);
+            case LoadKind.IgnitionCoil _ -> coil(design, part, system);
             case LoadKind.Load load -> Stream.of(want(part, "body", load.rated().value(), "+"));
             case LoadKind.Heater _ -> Stream.of(want(part, "body", system, "+"));
             case LoadKind.Voltmeter _ -> Stream.of(want(part, "body", system, "+"));
@@ -88,11 +88,11 @@ record Wants(Part part, String role, double volts, String feed, String back) {
     }
 
     /** A discharge box makes the current of its coil itself. */
-    private static Stream<Wants> coil(Job job, Part part, double system) {
+    private static Stream<Wants> coil(Design design, Part part, double system) {
         boolean charged =
                 Set.of("15", "1").stream()
-                        .flatMap(pin -> Netlist.joined(job, part.terminal(pin)).stream())
-                        .map(terminal -> job.part(terminal.part()).kind())
+                        .flatMap(pin -> Netlist.joined(design, part.terminal(pin)).stream())
+                        .map(terminal -> design.part(terminal.part()).kind())
                         .anyMatch(kind ->
                                 kind instanceof ControlKind.IgnitionBox box
                                         && box.form() == ControlKind.IgnitionBox.Form.DISCHARGE);

@@ -1,6 +1,6 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -38,8 +38,8 @@ final class WindRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var solver = new Solver(assessment.netlist());
-        var wants = Wants.of(assessment.job());
-        return assessment.job().parts().stream()
+        var wants = Wants.of(assessment.design());
+        return assessment.design().parts().stream()
                 .filter(part -> part.zone().meetsWind() && isMagnet(part))
                 .flatMap(part -> {
                     var turned = turned(assessment, solver, part);
@@ -62,7 +62,7 @@ final class WindRule implements Rule {
     private static List<Turned> turned(Assessment assessment, Solver solver, Part motor) {
         var network = solver.network();
         var found = new ArrayList<Turned>();
-        for (var state : states(assessment.job(), motor)) {
+        for (var state : states(assessment.design(), motor)) {
             if (solver.demand(state) instanceof Outcome.Solved(var still)) {
                 turn(assessment, network, motor);
                 if (solver.movesCoils() && gives(assessment, network, motor)) {
@@ -76,12 +76,12 @@ final class WindRule implements Rule {
         return found;
     }
 
-    private static Iterable<Conditions> states(Job job, Part motor) {
+    private static Iterable<Conditions> states(Design design, Part motor) {
         var road = Conditions.REST.withEngine(OperatingStates.ROAD);
         var states = new LinkedHashSet<Conditions>();
-        for (var circuit : job.circuits()) {
-            if (job.partsOf(circuit.id()).contains(motor)) {
-                states.addAll(OperatingStates.of(job, circuit.id(), road));
+        for (var circuit : design.circuits()) {
+            if (design.partsOf(circuit.id()).contains(motor)) {
+                states.addAll(OperatingStates.of(design, circuit.id(), road));
             }
         }
         return states;
@@ -114,15 +114,15 @@ final class WindRule implements Rule {
 
     /** Ignitions that get current with the key off, and would get none did the motor stand. */
     private static Stream<Finding> keepsFed(Assessment assessment, List<Turned> states) {
-        var job = assessment.job();
-        if (Controls.of(job).key().isEmpty()) {
+        var design = assessment.design();
+        if (Controls.of(design).key().isEmpty()) {
             return Stream.empty();
         }
         var off =
                 states.stream()
-                        .filter(state -> OperatingStates.isOff(job, state.turned.conditions()))
+                        .filter(state -> OperatingStates.isOff(design, state.turned.conditions()))
                         .toList();
-        return job.parts().stream()
+        return design.parts().stream()
                 .filter(part -> part.kind().ignites())
                 .flatMap(part -> keptFed(assessment, part, off).stream());
     }

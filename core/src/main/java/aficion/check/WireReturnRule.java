@@ -1,11 +1,11 @@
 package aficion.check;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.School;
 import aficion.job.Wire;
-import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.size.Assessment;
 import aficion.verb.Connection;
 import java.util.List;
@@ -16,17 +16,17 @@ import java.util.stream.Stream;
 final class WireReturnRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var job = assessment.job();
-        return job.rules().workBy(School.WIRE_RETURN)
-                ? job.parts().stream()
-                        .filter(part -> part.kind().consumes() && isOnBody(job, part))
-                        .flatMap(part -> found(job, part).stream())
+        var design = assessment.design();
+        return design.rules().workBy(School.WIRE_RETURN)
+                ? design.parts().stream()
+                        .filter(part -> part.kind().consumes() && isOnBody(design, part))
+                        .flatMap(part -> found(design, part).stream())
                 : Stream.empty();
     }
 
-    private static boolean isOnBody(Job job, Part part) {
+    private static boolean isOnBody(Design design, Part part) {
         return part.mount()
-                .map(job::part)
+                .map(design::part)
                 .filter(earth ->
                         earth.kind() instanceof JoinKind.EarthPoint point
                                 && point.mass() == JoinKind.Mass.BODY)
@@ -34,16 +34,16 @@ final class WireReturnRule implements Rule {
     }
 
     /** What nothing leads to is found otherwise. */
-    private static Optional<Finding> found(Job job, Part part) {
-        var earth = job.part(part.mount().orElseThrow()).terminal("E");
+    private static Optional<Finding> found(Design design, Part part) {
+        var earth = design.part(part.mount().orElseThrow()).terminal("E");
         var casing = part.terminal(part.kind().casePin().orElseThrow());
-        return job.wires().stream()
+        return design.wires().stream()
                 .filter(wire ->
                         wire.terminals().stream().anyMatch(end -> end.part().equals(part.id())))
                 .findFirst()
                 .map(Wire::circuit)
-                .map(circuit -> Connection.between(job, circuit, casing, earth))
-                .map(wire -> new Edit.ReturnByWire(part.id(), wire))
+                .map(circuit -> Connection.between(design, circuit, casing, earth))
+                .map(wire -> new PartEdit.ReturnByWire(part.id(), wire))
                 .map(edit -> new Finding.ReturnsByBody(part.id(), List.of(edit)));
     }
 }

@@ -13,7 +13,7 @@ import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Side;
 import aficion.diagram.Diagram.Stroke;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -53,7 +53,7 @@ public final class Layout {
     /** Room under a body for the word that says its state. */
     private static final double CAPTION = 16;
 
-    private final Job job;
+    private final Design design;
     private final CircuitId circuit;
     private final Lettering lettering;
     private final Placement placement;
@@ -68,11 +68,11 @@ public final class Layout {
     private int right;
     private final int bottom;
 
-    private Layout(Job job, CircuitId circuit, Lettering lettering, Manner manner) {
-        this.job = job;
+    private Layout(Design design, CircuitId circuit, Lettering lettering, Manner manner) {
+        this.design = design;
         this.circuit = circuit;
         this.lettering = lettering;
-        this.placement = new Placement(job, circuit, manner);
+        this.placement = new Placement(design, circuit, manner);
         setColumns();
         this.bottom =
                 placement.spots.values().stream().mapToInt(Placement.Spot::bottom).max().orElse(0)
@@ -81,14 +81,14 @@ public final class Layout {
     }
 
     /** The drawing of a circuit; a circuit without wires has an empty one. */
-    public static Diagram of(Job job, CircuitId circuit, Lettering lettering) {
-        return of(job, circuit, lettering, Manner.PLAIN);
+    public static Diagram of(Design design, CircuitId circuit, Lettering lettering) {
+        return of(design, circuit, lettering, Manner.PLAIN);
     }
 
     /** The drawing of a circuit in a manner. */
-    public static Diagram of(Job job, CircuitId circuit, Lettering lettering, Manner manner) {
-        job.circuit(circuit);
-        return new Layout(job, circuit, lettering, manner).draw();
+    public static Diagram of(Design design, CircuitId circuit, Lettering lettering, Manner manner) {
+        design.circuit(circuit);
+        return new Layout(design, circuit, lettering, manner).draw();
     }
 
     private void setColumns() {
@@ -244,7 +244,7 @@ public final class Layout {
 
     /** The first wire of another circuit at a pin that no wire of this one reaches. */
     private Optional<Wire> comesFromElsewhere(Terminal terminal) {
-        var here = job.wiresAt(terminal);
+        var here = design.wiresAt(terminal);
         return here.stream().anyMatch(wire -> wire.circuit().equals(circuit))
                 ? Optional.empty()
                 : here.stream().findFirst();
@@ -293,7 +293,7 @@ public final class Layout {
     /** An earth point that is not drawn, or is not drawn for this wire. */
     private boolean isEarthEnd(Wire wire, Terminal end) {
         return !bodies.containsKey(end.part())
-                || placement.isFlag(wire) && Placement.isEarth(job.part(end.part()));
+                || placement.isFlag(wire) && Placement.isEarth(design.part(end.part()));
     }
 
     private void mount(Placement.Spot spot) {

@@ -4,8 +4,8 @@ import aficion.diagram.Rows.Item;
 import aficion.diagram.Rows.Link;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -37,7 +37,7 @@ final class Placement {
     final Map<PartId, Spot> spots = new LinkedHashMap<>();
     final List<Column> columns = new ArrayList<>();
 
-    private final Job job;
+    private final Design design;
     private final boolean returns;
     private final List<Wire> wires;
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
@@ -61,14 +61,14 @@ final class Placement {
     /** A column of the grid: its lane and the width of its widest part. */
     record Column(Lane lane, int width) {}
 
-    Placement(Job job, CircuitId circuit, Manner manner) {
-        this.job = job;
+    Placement(Design design, CircuitId circuit, Manner manner) {
+        this.design = design;
         this.returns = manner.returns();
-        this.wires = job.wiresOf(circuit);
+        this.wires = design.wiresOf(circuit);
         var drawn = new LinkedHashSet<PartId>();
         for (var wire : wires) {
-            var from = job.part(wire.from().terminal().part());
-            var to = job.part(wire.to().terminal().part());
+            var from = design.part(wire.from().terminal().part());
+            var to = design.part(wire.to().terminal().part());
             boolean bothEarth = isEarth(from) && isEarth(to);
             if (!isEarth(from) || bothEarth || returns) {
                 drawn.add(from.id());
@@ -77,7 +77,7 @@ final class Placement {
                 drawn.add(to.id());
             }
         }
-        job.parts().stream()
+        design.parts().stream()
                 .filter(part -> drawn.contains(part.id()))
                 .forEach(part -> parts.put(part.id(), part));
         parts.values().forEach(part -> outlines.put(part.id(), outline(part, manner)));
@@ -97,8 +97,8 @@ final class Placement {
     /** Whether a wire to earth has a flag at its part rather than a line to its earth point. */
     boolean isFlag(Wire wire) {
         return !returns
-                && isEarth(job.part(wire.from().terminal().part()))
-                        != isEarth(job.part(wire.to().terminal().part()));
+                && isEarth(design.part(wire.from().terminal().part()))
+                        != isEarth(design.part(wire.to().terminal().part()));
     }
 
     private Set<String> usedPins(Part part) {
@@ -344,8 +344,8 @@ final class Placement {
         return depth;
     }
 
-    Job job() {
-        return job;
+    Design design() {
+        return design;
     }
 
     List<Wire> wires() {

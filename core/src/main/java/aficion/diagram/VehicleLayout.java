@@ -7,7 +7,7 @@ import aficion.diagram.Panorama.Placed;
 import aficion.diagram.Panorama.TakeOff;
 import aficion.diagram.Panorama.Trunk;
 import aficion.job.Circuit;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -36,15 +36,15 @@ public final class VehicleLayout {
     /** How near to each other lines take off. */
     private static final double NEAR = 14;
 
-    private final Job job;
+    private final Design design;
     private final List<Placed> placed = new ArrayList<>();
     private final Map<Terminal, List<TakeOff>> shared = new LinkedHashMap<>();
 
     /** Where lines take off already. */
     private final List<Double> taken = new ArrayList<>();
 
-    private VehicleLayout(Job job) {
-        this.job = job;
+    private VehicleLayout(Design design) {
+        this.design = design;
     }
 
     /**
@@ -52,15 +52,15 @@ public final class VehicleLayout {
      *
      * @param manner how each path is drawn
      */
-    public static Panorama of(Job job, Lettering lettering, Manner manner) {
-        return new VehicleLayout(job).draw(lettering, manner);
+    public static Panorama of(Design design, Lettering lettering, Manner manner) {
+        return new VehicleLayout(design).draw(lettering, manner);
     }
 
     private Panorama draw(Lettering lettering, Manner manner) {
         var drawings =
-                job.circuits().stream()
+                design.circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
-                        .map(circuit -> Layout.of(job, circuit.id(), lettering, manner))
+                        .map(circuit -> Layout.of(design, circuit.id(), lettering, manner))
                         .filter(diagram -> !diagram.bodies().isEmpty())
                         .toList();
         double y = 0;
@@ -86,13 +86,13 @@ public final class VehicleLayout {
     /** The pins of a circuit that other circuits use as well: one take-off for each terminal. */
     private void takeOffs(Placed each) {
         for (var body : each.diagram().bodies()) {
-            if (job.part(body.part()).kind() instanceof JoinKind.EarthPoint) {
+            if (design.part(body.part()).kind() instanceof JoinKind.EarthPoint) {
                 continue;
             }
             for (var pin : body.pins()) {
                 var terminal = new Terminal(body.part(), pin.name());
                 long circuits =
-                        job.wiresAt(terminal).stream().map(Wire::circuit).distinct().count();
+                        design.wiresAt(terminal).stream().map(Wire::circuit).distinct().count();
                 if (circuits > 1) {
                     double y = each.at().y() + pin.at().y();
                     boolean reaches = isFree(y) && isClear(each.diagram(), body, pin.at());
@@ -183,7 +183,7 @@ public final class VehicleLayout {
             trunks.add(
                     new Trunk(
                             terminal,
-                            job.wiresAt(terminal).getFirst().id(),
+                            design.wiresAt(terminal).getFirst().id(),
                             MARGIN + track * TRACK,
                             takeOffs));
         });

@@ -1,6 +1,6 @@
 /**
- * Lanes and routes of the path drawing, positions only, from any job and circuit. Depends on the
- * job and its guards; screens and sheets draw it.
+ * Lanes and routes of the path drawing, positions only, from any design and circuit. Depends on the
+ * design and its guards; screens and sheets draw it.
  */
 @NullMarked
 package aficion.diagram;

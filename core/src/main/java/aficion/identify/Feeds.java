@@ -2,8 +2,8 @@ package aficion.identify;
 
 import aficion.job.Action;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -27,9 +27,9 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Where a job can be fed from: the free and shared outputs of fuses, joints, the key switch and the
- * battery's live post, each with when it is live. Found out as a meter would, by turning the key
- * with everything else at rest, once with the fuses of single circuits in and once with them
+ * Where a design can be fed from: the free and shared outputs of fuses, joints, the key switch and
+ * the battery's live post, each with when it is live. Found out as a meter would, by turning the
+ * key with everything else at rest, once with the fuses of single circuits in and once with them
  * pulled.
  */
 public final class Feeds {
@@ -38,7 +38,7 @@ public final class Feeds {
 
     private static final String ANY = "";
 
-    private final Job job;
+    private final Design design;
     private final Solver solver;
     private final Map<String, Set<Terminal>> live = new HashMap<>();
     private final Set<Terminal> unfused = new HashSet<>();
@@ -53,14 +53,14 @@ public final class Feeds {
      */
     public record Offer(Terminal terminal, Feed feed, boolean fused, boolean own, int wires) {}
 
-    private Feeds(Job job) {
-        this.job = job;
-        this.solver = new Solver(Netlist.of(job));
+    private Feeds(Design design) {
+        this.design = design;
+        this.solver = new Solver(Netlist.of(design));
     }
 
-    /** The feeds of a job, in its order. */
-    public static List<Offer> of(Job job) {
-        var feeds = new Feeds(job);
+    /** The feeds of a design, in its order. */
+    public static List<Offer> of(Design design) {
+        var feeds = new Feeds(design);
         feeds.measure();
         feeds.sort();
         return feeds.offers;
@@ -94,7 +94,7 @@ public final class Feeds {
     }
 
     private Optional<ControlKind.Switch> key() {
-        return job.parts().stream()
+        return design.parts().stream()
                 .map(Part::kind)
                 .filter(ControlKind.Switch.class::isInstance)
                 .map(ControlKind.Switch.class::cast)
@@ -110,7 +110,7 @@ public final class Feeds {
     /** The fuses that feed no other fuse: those of single circuits. */
     private List<FuseSeat> lastFuses() {
         var seats = new ArrayList<FuseSeat>();
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             part.kind().seats().stream()
                     .filter(seat -> seat.marking().value() <= SMALL.value())
                     .filter(seat -> !leadsOnlyOnwards(part.terminal(seat.out())))
@@ -139,7 +139,7 @@ public final class Feeds {
         while (!open.isEmpty()) {
             var at = open.remove();
             for (var next : onwards(at)) {
-                var kind = job.part(next.part()).kind();
+                var kind = design.part(next.part()).kind();
                 boolean onwards =
                         kind instanceof JoinKind.Splice
                                 || kind instanceof JoinKind.Connector
@@ -160,8 +160,8 @@ public final class Feeds {
     /** What a terminal is joined to: by wires, in a connector, and in the key switch turned on. */
     private Set<Terminal> onwards(Terminal at) {
         var next = new HashSet<Terminal>();
-        job.wiresAt(at).forEach(wire -> next.addAll(wire.terminals()));
-        var part = job.part(at.part());
+        design.wiresAt(at).forEach(wire -> next.addAll(wire.terminals()));
+        var part = design.part(at.part());
         switch (part.kind()) {
             case ControlKind.Switch hand ->
                     hand.positions().stream()
@@ -188,7 +188,7 @@ public final class Feeds {
     private boolean feedsOthers(FuseSeat seat, Conditions state, Set<Terminal> before) {
         var after = liveIn(state.withPulled(seat, true));
         return before.stream()
-                .filter(terminal -> job.part(terminal.part()).kind() instanceof GuardKind)
+                .filter(terminal -> design.part(terminal.part()).kind() instanceof GuardKind)
                 .filter(terminal -> !isOutput(terminal, seat))
                 .anyMatch(terminal -> !after.contains(terminal));
     }
@@ -207,7 +207,7 @@ public final class Feeds {
     private Set<Terminal> liveIn(Conditions conditions) {
         var found = new HashSet<Terminal>();
         if (solver.solve(conditions) instanceof Outcome.Solved(var point)) {
-            double half = job.vehicle().system().value() / 2;
+            double half = design.vehicle().system().value() / 2;
             for (var terminal : candidates()) {
                 if (point.voltsAt(terminal).filter(v -> Math.abs(v.value()) > half).isPresent()) {
                     found.add(terminal);
@@ -219,7 +219,7 @@ public final class Feeds {
 
     private List<Terminal> candidates() {
         var found = new ArrayList<Terminal>();
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             switch (part.kind()) {
                 case GuardKind.Fuse _ -> found.add(part.terminal("2"));
                 case GuardKind.FuseBox(var ways) ->
@@ -227,7 +227,7 @@ public final class Feeds {
                 case JoinKind.Splice _ -> found.addAll(part.terminals());
                 case ControlKind.Switch hand when hand.action() == Action.KEY ->
                         found.addAll(part.terminals());
-                case SourceKind.Battery _ -> found.add(part.terminal(job.vehicle().livePin()));
+                case SourceKind.Battery _ -> found.add(part.terminal(design.vehicle().livePin()));
                 case ControlKind _, LoadKind _, JoinKind _, SourceKind _ -> {}
             }
         }
@@ -238,7 +238,7 @@ public final class Feeds {
         for (var terminal : candidates()) {
             feed(terminal)
                     .ifPresent(feed -> {
-                        var kind = job.part(terminal.part()).kind();
+                        var kind = design.part(terminal.part()).kind();
                         boolean fused = !unfused.contains(terminal);
                         offers.add(
                                 new Offer(
@@ -246,7 +246,7 @@ public final class Feeds {
                                         feed,
                                         fused,
                                         fused && kind instanceof GuardKind,
-                                        job.wiresAt(terminal).size()));
+                                        design.wiresAt(terminal).size()));
                     });
         }
     }

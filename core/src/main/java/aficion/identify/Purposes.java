@@ -3,7 +3,7 @@ package aficion.identify;
 import aficion.catalogue.Purpose;
 import aficion.job.Action;
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.SourceKind;
@@ -41,20 +41,20 @@ public final class Purposes {
 
     private static final String HORN = "horn";
 
-    private final Job job;
+    private final Design design;
     private final Map<Terminal, Feeds.Offer> feeds = new HashMap<>();
 
-    private Purposes(Job job) {
-        this.job = job;
-        Feeds.of(job).forEach(offer -> feeds.put(offer.terminal(), offer));
+    private Purposes(Design design) {
+        this.design = design;
+        Feeds.of(design).forEach(offer -> feeds.put(offer.terminal(), offer));
     }
 
     /** The purpose of every wire that shows one. */
-    public static Map<WireId, Purpose> of(Job job) {
-        var purposes = new Purposes(job);
+    public static Map<WireId, Purpose> of(Design design) {
+        var purposes = new Purposes(design);
         var found = new HashMap<WireId, Purpose>();
         var seen = new HashSet<Terminal>();
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             if (seen.contains(wire.from().terminal())) {
                 continue;
             }
@@ -62,7 +62,7 @@ public final class Purposes {
             seen.addAll(net);
             purposes.purpose(net)
                     .ifPresent(purpose ->
-                            job.wires().stream()
+                            design.wires().stream()
                                     .filter(each -> net.contains(each.from().terminal()))
                                     .forEach(each -> found.put(each.id(), purpose)));
         }
@@ -76,8 +76,8 @@ public final class Purposes {
         while (!open.isEmpty()) {
             var at = open.pop();
             if (net.add(at)) {
-                job.wiresAt(at).forEach(wire -> open.addAll(wire.terminals()));
-                var part = job.part(at.part());
+                design.wiresAt(at).forEach(wire -> open.addAll(wire.terminals()));
+                var part = design.part(at.part());
                 if (part.kind() instanceof JoinKind.Connector) {
                     part.kind().passes().stream()
                             .flatMap(pass -> pass.across(at.pin()).stream())
@@ -108,13 +108,14 @@ public final class Purposes {
     }
 
     private boolean isEarth(Terminal at) {
-        var kind = job.part(at.part()).kind();
+        var kind = design.part(at.part()).kind();
         return kind instanceof JoinKind.EarthPoint
-                || kind instanceof SourceKind.Battery && !at.pin().equals(job.vehicle().livePin());
+                || kind instanceof SourceKind.Battery
+                        && !at.pin().equals(design.vehicle().livePin());
     }
 
     private boolean breaksCoil(Terminal at) {
-        var kind = job.part(at.part()).kind();
+        var kind = design.part(at.part()).kind();
         return at.pin().equals("1")
                 && (kind instanceof LoadKind.IgnitionCoil
                         || kind instanceof ControlKind.Points
@@ -122,7 +123,7 @@ public final class Purposes {
     }
 
     private boolean isLit(Terminal at, String number) {
-        var kind = job.part(at.part()).kind();
+        var kind = design.part(at.part()).kind();
         return at.pin().equals(number)
                 && (kind instanceof LoadKind.Lamp
                         || kind instanceof ControlKind.Switch hand && hand.action() != Action.KEY);
@@ -133,10 +134,11 @@ public final class Purposes {
                 net.stream()
                         .anyMatch(at ->
                                 (at.pin().equals("D+") || at.pin().equals("D"))
-                                        && job.part(at.part()).kind() instanceof SourceKind);
+                                        && design.part(at.part()).kind() instanceof SourceKind);
         boolean lamp =
                 net.stream()
-                        .anyMatch(at -> job.part(at.part()).kind() instanceof LoadKind.WarningLamp);
+                        .anyMatch(at ->
+                                design.part(at.part()).kind() instanceof LoadKind.WarningLamp);
         return field && lamp ? Optional.of(Purpose.CHARGE_LAMP) : Optional.empty();
     }
 
@@ -159,7 +161,7 @@ public final class Purposes {
     }
 
     private boolean soundsHorn(Terminal at) {
-        return job.part(at.part()).kind() instanceof ControlKind.Switch hand
+        return design.part(at.part()).kind() instanceof ControlKind.Switch hand
                 && hand.control().equals(HORN);
     }
 }

@@ -41,14 +41,14 @@ public record Acceptance(
         return true;
     }
 
-    /** Those whose place is still there. */
-    static List<Acceptance> of(List<Acceptance> all, List<Part> parts, List<Wire> wires) {
+    /** Those whose place is in a design. */
+    static List<Acceptance> of(List<Acceptance> all, Design design) {
         if (all.isEmpty()) {
             return List.of();
         }
         var places = new HashSet<String>();
-        wires.forEach(wire -> places.add(wire.id().value()));
-        for (var part : parts) {
+        design.wires().forEach(wire -> places.add(wire.id().value()));
+        for (var part : design.parts()) {
             places.add(part.id().value());
             part.terminals().forEach(terminal -> places.add(terminal.toString()));
         }

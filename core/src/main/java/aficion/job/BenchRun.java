@@ -53,6 +53,11 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
         return new BenchRun(circuit, begun, changed);
     }
 
+    /** Whether it is the same run, with more or fewer readings. */
+    boolean isSame(BenchRun other) {
+        return circuit.equals(other.circuit) && begun.equals(other.begun);
+    }
+
     public Optional<Reading> reading(String step) {
         return readings.stream().filter(reading -> reading.step().equals(step)).findFirst();
     }

@@ -12,15 +12,15 @@ import org.jspecify.annotations.Nullable;
 /**
  * One thing in a job that points at nothing or stands twice.
  *
- * @param list the list it is in: {@code circuits}, {@code parts}, {@code wires} or {@code bench}
+ * @param list the list it is in: {@code circuits}, {@code parts}, {@code wires}, {@code work.done}
+ *     or {@code work.bench}
  * @param index its place in that list, from 0
  * @param field the field that is wrong
  * @param text what is wrong
  */
 public record JobProblem(String list, int index, String field, String text) {
 
-    static List<JobProblem> of(
-            List<Circuit> circuits, List<Part> parts, List<Wire> wires, List<BenchRun> bench) {
+    static List<JobProblem> of(List<Circuit> circuits, List<Part> parts, List<Wire> wires) {
         var found = new ArrayList<JobProblem>();
         var circuitIds = unique("circuits", circuits, Circuit::id, found);
         var byId = new HashMap<PartId, Part>();
@@ -58,19 +58,31 @@ public record JobProblem(String list, int index, String field, String text) {
             terminal(wire, "from", wire.from().terminal(), i, byId, found);
             terminal(wire, "to", wire.to().terminal(), i, byId, found);
         }
-        for (int i = 0; i < bench.size(); i++) {
-            if (!circuitIds.contains(bench.get(i).circuit())) {
-                found.add(
-                        new JobProblem(
-                                "bench",
-                                i,
-                                "circuit",
-                                "a bench run is of circuit "
-                                        + bench.get(i).circuit()
-                                        + ", which is not there"));
+        return found;
+    }
+
+    static List<JobProblem> of(Design design, Work work) {
+        var found = new ArrayList<JobProblem>();
+        var done = List.copyOf(work.done().keySet());
+        var tested = work.bench().stream().map(BenchRun::circuit).toList();
+        missing("work.done", "what was done", done, design, found);
+        missing("work.bench", "a bench run", tested, design, found);
+        return found;
+    }
+
+    private static void missing(
+            String list,
+            String what,
+            List<CircuitId> circuits,
+            Design design,
+            List<JobProblem> found) {
+        for (int i = 0; i < circuits.size(); i++) {
+            var circuit = circuits.get(i);
+            if (design.find(circuit).isEmpty()) {
+                var text = what + " is of circuit " + circuit + ", which is not there";
+                found.add(new JobProblem(list, i, "circuit", text));
             }
         }
-        return found;
     }
 
     private static <T, K> Set<K> unique(

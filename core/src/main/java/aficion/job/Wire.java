@@ -1,7 +1,6 @@
 package aficion.job;
 
 import aficion.catalogue.Conductor;
-import aficion.catalogue.Conductors;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
@@ -17,15 +16,10 @@ import java.util.Optional;
  * @param circuit the circuit it is worked with
  * @param from one end, towards the source
  * @param to the other end
- * @param colour main colour and tracer
- * @param size the size it is bought by
- * @param insulation what it is covered with
- * @param length how long it is
- * @param zone the hottest place it runs through
+ * @param cut what it is cut from
+ * @param laid how it is laid
  * @param unguarded why it may go without a guard, when the user has stated that it does
- * @param bundle the name of the bundle it runs in, where it does
  * @param pinned what of it the user has settled
- * @param slack what it has to spare where it runs through a moving place
  */
 public record Wire(
         WireId id,
@@ -33,65 +27,54 @@ public record Wire(
         CircuitId circuit,
         End from,
         End to,
-        WireColour colour,
-        WireSize size,
-        Insulation insulation,
-        RunLength length,
-        Zone zone,
+        Cut cut,
+        Laid laid,
         Optional<Unguarded> unguarded,
-        Optional<String> bundle,
-        Optional<Pinned> pinned,
-        Optional<Metres> slack) {
-    private static final double MOST_SLACK = 10;
+        Optional<Pinned> pinned) {
 
     public Wire {
         Names.require(number);
-        bundle.ifPresent(Names::require);
-        Conductors.get(size);
         if (from.terminal().equals(to.terminal())) {
             throw new IllegalArgumentException(
                     "wire " + number + " has both ends on " + from.terminal());
         }
-        slack.ifPresent(spare -> {
-            if (!(spare.value() >= 0 && spare.value() <= MOST_SLACK)) {
-                throw new IllegalArgumentException(
-                        "wire " + number + " has 0 to 10 m to spare, not " + spare.value());
-            }
-        });
     }
 
-    /** A wire that runs alone. */
-    public Wire(
-            WireId id,
-            String number,
-            CircuitId circuit,
-            End from,
-            End to,
-            WireColour colour,
-            WireSize size,
-            Insulation insulation,
-            RunLength length,
-            Zone zone,
-            Optional<Unguarded> unguarded) {
-        this(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                colour,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+    /** A wire of which nothing is settled and nothing excused. */
+    public Wire(WireId id, String number, CircuitId circuit, End from, End to, Cut cut, Laid laid) {
+        this(id, number, circuit, from, to, cut, laid, Optional.empty(), Optional.empty());
     }
 
     public Conductor conductor() {
-        return Conductors.get(size);
+        return cut.conductor();
+    }
+
+    public WireSize size() {
+        return cut.size();
+    }
+
+    public Insulation insulation() {
+        return cut.cover();
+    }
+
+    public WireColour colour() {
+        return cut.colour();
+    }
+
+    public RunLength length() {
+        return laid.length();
+    }
+
+    public Zone zone() {
+        return laid.zone();
+    }
+
+    public Optional<String> bundle() {
+        return laid.bundle();
+    }
+
+    public Optional<Metres> slack() {
+        return laid.slack();
     }
 
     public List<Terminal> terminals() {
@@ -116,14 +99,6 @@ public record Wire(
         return like(id, changed, from, to);
     }
 
-    public Wire withSize(WireSize changed) {
-        return with(new Cut(colour, changed, insulation, length, pinned), laid(), unguarded);
-    }
-
-    public Wire withLength(RunLength changed) {
-        return with(new Cut(colour, size, insulation, changed, pinned), laid(), unguarded);
-    }
-
     public Wire withFrom(End changed) {
         return like(id, number, changed, to);
     }
@@ -132,31 +107,38 @@ public record Wire(
         return like(id, number, from, changed);
     }
 
-    public Wire withColour(WireColour changed) {
-        return with(new Cut(changed, size, insulation, length, pinned), laid(), unguarded);
+    public Wire withCut(Cut changed) {
+        return new Wire(id, number, circuit, from, to, changed, laid, unguarded, pinned);
+    }
+
+    public Wire withSize(WireSize changed) {
+        return withCut(cut.of(changed));
     }
 
     public Wire withInsulation(Insulation changed) {
-        return with(new Cut(colour, size, changed, length, pinned), laid(), unguarded);
+        return withCut(cut.of(changed));
+    }
+
+    public Wire withColour(WireColour changed) {
+        return withCut(cut.of(changed));
+    }
+
+    public Wire withLaid(Laid changed) {
+        return new Wire(id, number, circuit, from, to, cut, changed, unguarded, pinned);
+    }
+
+    public Wire withLength(RunLength changed) {
+        return withLaid(laid.along(changed));
+    }
+
+    public Wire withUnguarded(Optional<Unguarded> changed) {
+        return new Wire(id, number, circuit, from, to, cut, laid, changed, pinned);
     }
 
     /** The same wire with one more of its traits settled, or left to the program again. */
     public Wire withPinned(Pinned.Trait trait, boolean held) {
         var settled = pinned.orElse(Pinned.NONE).with(trait, held);
-        return with(new Cut(colour, size, insulation, length, settled), laid(), unguarded);
-    }
-
-    /** Where it runs, with what, and what it has to spare there. */
-    public Laid laid() {
-        return new Laid(zone, bundle, slack);
-    }
-
-    public Wire withLaid(Laid changed) {
-        return with(cut(), changed, unguarded);
-    }
-
-    public Wire withUnguarded(Optional<Unguarded> changed) {
-        return with(cut(), laid(), changed);
+        return new Wire(id, number, circuit, from, to, cut, laid, unguarded, settled);
     }
 
     /** The same wire with its ends named the other way round. */
@@ -166,50 +148,6 @@ public record Wire(
 
     /** Another wire of the same kind, between two other ends. */
     public Wire like(WireId identity, String label, End one, End other) {
-        return new Wire(
-                identity,
-                label,
-                circuit,
-                one,
-                other,
-                colour,
-                size,
-                insulation,
-                length,
-                zone,
-                unguarded,
-                bundle,
-                pinned,
-                slack);
-    }
-
-    /** What is cut from a reel. */
-    private record Cut(
-            WireColour colour,
-            WireSize size,
-            Insulation insulation,
-            RunLength length,
-            Optional<Pinned> pinned) {}
-
-    private Cut cut() {
-        return new Cut(colour, size, insulation, length, pinned);
-    }
-
-    private Wire with(Cut cut, Laid laid, Optional<Unguarded> reason) {
-        return new Wire(
-                id,
-                number,
-                circuit,
-                from,
-                to,
-                cut.colour,
-                cut.size,
-                cut.insulation,
-                cut.length,
-                laid.zone(),
-                reason,
-                laid.bundle(),
-                cut.pinned,
-                laid.slack());
+        return new Wire(identity, label, circuit, one, other, cut, laid, unguarded, pinned);
     }
 }

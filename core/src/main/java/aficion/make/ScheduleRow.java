@@ -13,13 +13,13 @@ import java.util.List;
  */
 public record ScheduleRow(int circuit, Wire wire, Guard guard) {
 
-    /** The schedule of a job: circuit by circuit, by wire number. */
+    /** The schedule of a design: circuit by circuit, by wire number. */
     public static List<ScheduleRow> of(Assessment assessment) {
-        var job = assessment.job();
-        return job.wires().stream()
+        var design = assessment.design();
+        return design.wires().stream()
                 .map(wire ->
                         new ScheduleRow(
-                                job.circuit(wire.circuit()).number(),
+                                design.circuit(wire.circuit()).number(),
                                 wire,
                                 assessment.guard(wire.id())))
                 .sorted(

@@ -3,7 +3,7 @@ package aficion.netlist;
 import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -52,9 +52,9 @@ public record Controls(List<Control> controls, List<String> levels) {
      * The values of a level that between them move everything it moves: its ends, and one between
      * each two neighbouring levels at which a switch acts.
      */
-    public static List<Double> values(Job job, String level) {
+    public static List<Double> values(Design design, String level) {
         var acts =
-                job.parts().stream()
+                design.parts().stream()
                         .map(Part::kind)
                         .filter(ControlKind.LevelSwitch.class::isInstance)
                         .map(ControlKind.LevelSwitch.class::cast)
@@ -72,22 +72,22 @@ public record Controls(List<Control> controls, List<String> levels) {
     }
 
     /** Whether a level is a temperature: a thermal switch follows it. */
-    public static boolean isHeat(Job job, String level) {
-        return job.parts().stream()
+    public static boolean isHeat(Design design, String level) {
+        return design.parts().stream()
                 .anyMatch(part ->
                         part.kind() instanceof ControlKind.LevelSwitch contact
                                 && contact.level().equals(level)
                                 && contact.heat().isPresent());
     }
 
-    /** Every control and level of a job, in the order of its parts. */
-    public static Controls of(Job job) {
-        return of(job.parts());
+    /** Every control and level of a design, in the order of its parts. */
+    public static Controls of(Design design) {
+        return of(design.parts());
     }
 
     /** The controls whose switches the wires of a circuit reach. */
-    public static Controls of(Job job, CircuitId circuit) {
-        return of(job.partsOf(circuit));
+    public static Controls of(Design design, CircuitId circuit) {
+        return of(design.partsOf(circuit));
     }
 
     private static Controls of(List<Part> parts) {

@@ -1,6 +1,6 @@
 package aficion.netlist;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -19,14 +19,14 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * A job as nodes and branches. Node 0 is the vehicle's earth. The nodes and the ends of every
+ * A design as nodes and branches. Node 0 is the vehicle's earth. The nodes and the ends of every
  * branch are the same under all conditions; what a branch is there follows from the conditions.
  */
 public final class Netlist {
     /** The name of the branch inside a battery or an alternator that gives its current. */
     static final String OUTPUT = "output";
 
-    private final Job job;
+    private final Design design;
     private final int nodes;
     private final Map<Terminal, Integer> nodeOf;
     private final Map<WireId, Integer> branchOf;
@@ -62,7 +62,7 @@ public final class Netlist {
     record CoilSlot(PartId part, Function<Conditions, Coil> under) {}
 
     Netlist(NetlistBuilder built) {
-        this.job = built.job;
+        this.design = built.design;
         this.nodes = built.nodes;
         this.nodeOf = Map.copyOf(built.nodeOf);
         this.slots = List.copyOf(built.slots);
@@ -92,25 +92,25 @@ public final class Netlist {
     }
 
     /** Compiles a job. */
-    public static Netlist of(Job job) {
-        return new NetlistBuilder(job).build();
+    public static Netlist of(Design design) {
+        return new NetlistBuilder(design).build();
     }
 
     /** The terminals joined to one by wires, splices and connectors, itself first. */
-    public static Set<Terminal> joined(Job job, Terminal start) {
-        return new NetlistBuilder(job).joinedTo(start);
+    public static Set<Terminal> joined(Design design, Terminal start) {
+        return new NetlistBuilder(design).joinedTo(start);
     }
 
     /**
      * The terminals reached from one through wires, and through every switch, fuse, relay contact
      * and joint as if it were closed, itself first.
      */
-    public static Set<Terminal> reached(Job job, Terminal start) {
-        return new NetlistBuilder(job).reachedFrom(start);
+    public static Set<Terminal> reached(Design design, Terminal start) {
+        return new NetlistBuilder(design).reachedFrom(start);
     }
 
-    public Job job() {
-        return job;
+    public Design design() {
+        return design;
     }
 
     /** Number of nodes, the reference included. */
@@ -173,7 +173,7 @@ public final class Netlist {
     /**
      * The node of a terminal.
      *
-     * @throws IllegalArgumentException when the job has no such terminal
+     * @throws IllegalArgumentException when the design has no such terminal
      */
     public int node(Terminal terminal) {
         var node = nodeOf.get(terminal);
@@ -186,7 +186,7 @@ public final class Netlist {
     /**
      * The branch of a wire, counted from its first end to its second.
      *
-     * @throws IllegalArgumentException when the job has no such wire
+     * @throws IllegalArgumentException when the design has no such wire
      */
     public int branch(Wire wire) {
         var branch = branchOf.get(wire.id());

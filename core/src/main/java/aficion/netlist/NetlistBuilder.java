@@ -2,8 +2,8 @@ package aficion.netlist;
 
 import aficion.catalogue.Conductor;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
@@ -27,12 +27,12 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
-/** Takes a job apart into nodes and branches: one node for each terminal and each mass. */
+/** Takes a design apart into nodes and branches: one node for each terminal and each mass. */
 final class NetlistBuilder {
     /** A clean case bolted to metal, typical, ohms. */
     private static final double MOUNT = 0.001;
 
-    final Job job;
+    final Design design;
     final Map<Terminal, Integer> nodeOf = new HashMap<>();
     final Map<WireId, Integer> branchOf = new HashMap<>();
     final List<Netlist.Slot> slots = new ArrayList<>();
@@ -49,17 +49,17 @@ final class NetlistBuilder {
     private final Map<PartId, Part> parts = new HashMap<>();
     private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
 
-    NetlistBuilder(Job job) {
-        this.job = job;
+    NetlistBuilder(Design design) {
+        this.design = design;
         this.engine = nodes++;
-        this.sign = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE ? 1 : -1;
-        for (var part : job.parts()) {
+        this.sign = design.vehicle().earthed() == Vehicle.Pole.NEGATIVE ? 1 : -1;
+        for (var part : design.parts()) {
             parts.put(part.id(), part);
             for (var terminal : part.terminals()) {
                 nodeOf.put(terminal, nodes++);
             }
         }
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             for (var terminal : wire.terminals()) {
                 wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire);
             }
@@ -67,8 +67,8 @@ final class NetlistBuilder {
     }
 
     Netlist build() {
-        job.wires().forEach(this::wire);
-        for (var part : job.parts()) {
+        design.wires().forEach(this::wire);
+        for (var part : design.parts()) {
             var builder = new PartBuilder(this, part);
             switch (part.kind()) {
                 case SourceKind source -> SourceBranches.add(builder, source);
@@ -78,7 +78,7 @@ final class NetlistBuilder {
                 case JoinKind join -> JoinBranches.add(builder, join);
             }
         }
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             part.mount().ifPresent(earth -> mount(part, earth));
         }
         return new Netlist(this);
@@ -86,7 +86,7 @@ final class NetlistBuilder {
 
     private void wire(Wire wire) {
         double cold = wire.conductor().perMetre().value() * wire.length().metres().value();
-        double joints = 2 * job.rules().joint().value();
+        double joints = 2 * design.rules().joint().value();
         int a = nodeOf.get(wire.from().terminal());
         int b = nodeOf.get(wire.to().terminal());
         int index =
@@ -113,7 +113,7 @@ final class NetlistBuilder {
     }
 
     double nominal() {
-        return job.vehicle().system().value();
+        return design.vehicle().system().value();
     }
 
     boolean isWired(Terminal terminal) {

@@ -3,8 +3,8 @@ package aficion.netlist;
 import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
@@ -48,10 +48,10 @@ public final class OperatingStates {
                             .toList());
         }
 
-        static Mover of(Job job, String level) {
+        static Mover of(Design design, String level) {
             return new Mover(
                     "level " + level,
-                    Controls.values(job, level).stream()
+                    Controls.values(design, level).stream()
                             .<UnaryOperator<Conditions>>map(
                                     value -> state -> state.withLevel(level, value))
                             .toList());
@@ -63,17 +63,17 @@ public final class OperatingStates {
     }
 
     /** The states of a circuit by its key, its own switches and its levels; the rest as given. */
-    public static List<Conditions> of(Job job, CircuitId circuit, Conditions basis) {
+    public static List<Conditions> of(Design design, CircuitId circuit, Conditions basis) {
         var moved = new LinkedHashMap<String, Mover>();
         Stream.of(
-                        Controls.of(job).key().stream(),
-                        Controls.of(job, circuit).controls().stream(),
-                        beside(job, circuit))
+                        Controls.of(design).key().stream(),
+                        Controls.of(design, circuit).controls().stream(),
+                        beside(design, circuit))
                 .flatMap(controls -> controls)
                 .map(Mover::of)
                 .forEach(mover -> moved.putIfAbsent(mover.name(), mover));
-        Controls.of(job, circuit).levels().stream()
-                .map(level -> Mover.of(job, level))
+        Controls.of(design, circuit).levels().stream()
+                .map(level -> Mover.of(design, level))
                 .forEach(mover -> moved.putIfAbsent(mover.name(), mover));
         long combinations =
                 moved.values().stream()
@@ -88,11 +88,11 @@ public final class OperatingStates {
      * The controls of other circuits whose switches meet this one at a joint: the turn switch where
      * a hazard switch joins both sides. What only shares a feed does not meet.
      */
-    private static Stream<Control> beside(Job job, CircuitId circuit) {
-        var net = new NetlistBuilder(job);
+    private static Stream<Control> beside(Design design, CircuitId circuit) {
+        var net = new NetlistBuilder(design);
         var seen = new LinkedHashSet<Terminal>();
         var controls = new LinkedHashSet<String>();
-        for (var wire : job.wiresOf(circuit)) {
+        for (var wire : design.wiresOf(circuit)) {
             for (var terminal : wire.terminals()) {
                 if (seen.contains(terminal)) {
                     continue;
@@ -108,7 +108,7 @@ public final class OperatingStates {
                 }
             }
         }
-        return Controls.of(job).controls().stream()
+        return Controls.of(design).controls().stream()
                 .filter(control -> controls.contains(control.name()));
     }
 
@@ -139,8 +139,8 @@ public final class OperatingStates {
      * The same state with each source it may meet: battery alone and full; engine on the road with
      * the battery full, and with it flat. A state that a hand has to hold meets the battery alone.
      */
-    public static List<Conditions> withSources(Job job, Conditions state) {
-        return isHeld(job, state)
+    public static List<Conditions> withSources(Design design, Conditions state) {
+        return isHeld(design, state)
                 ? List.of(state)
                 : List.of(
                         state,
@@ -152,11 +152,11 @@ public final class OperatingStates {
      * What is left of a state once the key is turned off, or a hand lets go: with the engine still
      * turning and all else left on, with all else off, and standing.
      */
-    public static List<Conditions> aftermath(Job job, Conditions state) {
-        var key = Controls.of(job).key();
+    public static List<Conditions> aftermath(Design design, Conditions state) {
+        var key = Controls.of(design).key();
         var standing = Conditions.REST;
-        if (isHeld(job, state)) {
-            return List.of(standing.after(state), released(job, state).after(state));
+        if (isHeld(design, state)) {
+            return List.of(standing.after(state), released(design, state).after(state));
         }
         var running = state.withEngine(ROAD);
         var off = key.map(found -> running.with(found.name(), found.rest())).orElse(running);
@@ -167,9 +167,9 @@ public final class OperatingStates {
     }
 
     /** The same with every control that springs back let go. */
-    private static Conditions released(Job job, Conditions state) {
+    private static Conditions released(Design design, Conditions state) {
         var now = state;
-        for (var control : Controls.of(job).controls()) {
+        for (var control : Controls.of(design).controls()) {
             boolean springs =
                     control.position(Controls.position(control, state))
                             .map(Position::springs)
@@ -191,8 +191,8 @@ public final class OperatingStates {
     }
 
     /** Whether some control of the state springs back when it is let go. */
-    public static boolean isHeld(Job job, Conditions state) {
-        return Controls.of(job).controls().stream()
+    public static boolean isHeld(Design design, Conditions state) {
+        return Controls.of(design).controls().stream()
                 .anyMatch(control ->
                         control.position(Controls.position(control, state))
                                 .map(Position::springs)
@@ -200,17 +200,17 @@ public final class OperatingStates {
     }
 
     /** Whether every control is at rest, no level is moved and the engine stands. */
-    public static boolean isAtRest(Job job, Conditions state) {
+    public static boolean isAtRest(Design design, Conditions state) {
         return state.engine().value() == 0
                 && state.levels().isEmpty()
-                && Controls.of(job).controls().stream()
+                && Controls.of(design).controls().stream()
                         .allMatch(control ->
                                 Controls.position(control, state).equals(control.rest()));
     }
 
     /** Whether the key is at rest; where there is none, every control there is. */
-    public static boolean isOff(Job job, Conditions state) {
-        var controls = Controls.of(job);
+    public static boolean isOff(Design design, Conditions state) {
+        var controls = Controls.of(design);
         return controls.key()
                 .map(key -> Controls.position(key, state).equals(key.rest()))
                 .orElseGet(() ->
@@ -228,9 +228,9 @@ public final class OperatingStates {
      * @param load what the source gives in a state, in amps
      */
     public static Conditions heaviest(
-            Job job, Conditions basis, Function<Conditions, Double> load) {
+            Design design, Conditions basis, Function<Conditions, Double> load) {
         var state = basis;
-        for (var mover : lasting(job)) {
+        for (var mover : lasting(design)) {
             var best = state;
             double most = load.apply(state);
             for (var tried : mover.from(state).toList()) {
@@ -249,13 +249,13 @@ public final class OperatingStates {
         return control.positions().stream().filter(position -> !position.springs()).toList();
     }
 
-    private static List<Mover> lasting(Job job) {
-        var controls = Controls.of(job);
+    private static List<Mover> lasting(Design design) {
+        var controls = Controls.of(design);
         return Stream.concat(
                         controls.controls().stream()
                                 .filter(control -> control.action() != Action.KEY)
                                 .map(control -> Mover.of(control, staying(control))),
-                        controls.levels().stream().map(level -> Mover.of(job, level)))
+                        controls.levels().stream().map(level -> Mover.of(design, level)))
                 .toList();
     }
 }

@@ -8,9 +8,11 @@ import aficion.identify.Feed;
 import aficion.identify.Feeds;
 import aficion.job.Circuit;
 import aficion.job.ControlKind;
+import aficion.job.Cut;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -20,8 +22,16 @@ import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
+import aficion.job.Work;
+import aficion.job.edit.CircuitEdit;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.Noted;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.Step;
+import aficion.job.edit.WireEdit;
+import aficion.job.edit.WorkEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;
@@ -39,9 +49,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
- * Puts a recipe into a job: names what is new, finds what it is to be joined to, and lets the
+ * Puts a recipe into a design: names what is new, finds what it is to be joined to, and lets the
  * remedies of the findings it brings choose sizes, fuses, terminals and polarity until none is left
  * that these can mend.
  */
@@ -56,7 +67,7 @@ public final class Insertion {
 
     private static final Amps FIRST_FUSE = new Amps(10);
 
-    private final Job job;
+    private final Design design;
     private final Recipe recipe;
     private final Fragment fragment;
     private final List<Feeds.Offer> offers;
@@ -65,14 +76,24 @@ public final class Insertion {
     private final List<Edit> edits = new ArrayList<>();
     private final Set<Place> lacking = new HashSet<>();
     private final Map<Place, Terminal> found = new HashMap<>();
-    private Job now;
+    private Design now;
 
     /** Whether a recipe fits into a job. */
     public sealed interface Fit {
         /** It does: the circuit it becomes and the edit that puts it in. */
-        record Fits(Circuit circuit, Edit edit, Job job) implements Fit {}
+        record Fits(Circuit circuit, Edit edit, Design design) implements Fit {
+            /** The edit with the note that the circuit is planned and sized. */
+            public Step step() {
+                return new Noted(
+                        edit,
+                        Stream.of(Work.Stage.PLANNED, Work.Stage.SIZED)
+                                .<WorkEdit>map(
+                                        stage -> new WorkEdit.SetStage(circuit.id(), stage, true))
+                                .toList());
+            }
+        }
 
-        /** It does not: the job has none of these places. */
+        /** It does not: the design has none of these places. */
         record Lacks(List<Place> places) implements Fit {
             public Lacks {
                 places = List.copyOf(places);
@@ -80,12 +101,12 @@ public final class Insertion {
         }
     }
 
-    private Insertion(Job job, Recipe recipe, Fragment fragment) {
-        this.job = job;
-        this.now = job;
+    private Insertion(Design design, Recipe recipe, Fragment fragment) {
+        this.design = design;
+        this.now = design;
         this.recipe = recipe;
         this.fragment = fragment;
-        this.offers = Feeds.of(job);
+        this.offers = Feeds.of(design);
     }
 
     /**
@@ -93,16 +114,14 @@ public final class Insertion {
      *
      * @throws IllegalArgumentException when an answer is out of bounds
      */
-    public static Fit of(Job job, Recipe recipe, Map<String, String> answers) {
-        return new Insertion(job, recipe, recipe.with(job.vehicle(), job.rules(), answers)).fit();
+    public static Fit of(Design design, Recipe recipe, Map<String, String> answers) {
+        return new Insertion(design, recipe, recipe.with(design.vehicle(), design.rules(), answers))
+                .fit();
     }
 
     private Fit fit() {
-        var circuit =
-                NewNames.circuit(job, recipe.circuit(), recipe.drops())
-                        .withDone(Circuit.Stage.PLANNED, true)
-                        .withDone(Circuit.Stage.SIZED, true);
-        make(new Edit.AddCircuit(circuit));
+        var circuit = NewNames.circuit(design, recipe.circuit(), recipe.drops());
+        make(new CircuitEdit.AddCircuit(circuit));
         fragment.parts().forEach(this::add);
         fragment.mounts().forEach((part, mass) -> mount(part, mass, circuit));
         fragment.moves().forEach(this::move);
@@ -110,7 +129,7 @@ public final class Insertion {
             var from = place(lead.from(), circuit, lead);
             var to = place(lead.to(), circuit, lead);
             if (from.isPresent() && to.isPresent()) {
-                make(new Edit.AddWire(wire(lead, circuit, from.get(), to.get())));
+                make(new WireEdit.AddWire(wire(lead, circuit, from.get(), to.get())));
             } else if (!lead.optional()) {
                 from.or(() -> lacks(lead.from()));
                 to.or(() -> lacks(lead.to()));
@@ -120,11 +139,12 @@ public final class Insertion {
             return new Fit.Lacks(List.copyOf(lacking));
         }
         choose();
-        if (job.rules().workBy(School.LARGEST_SIZE)) {
+        if (design.rules().workBy(School.LARGEST_SIZE)) {
             tidy(Tidying.resize(Assessment.of(now), circuit.id()));
         }
         tidy(Tidying.recolour(now, circuit.id()));
-        return new Fit.Fits(circuit, new Edit.Together(Edit.Deed.INSERT_RECIPE, edits), now);
+        return new Fit.Fits(
+                circuit, new CompositeEdit(CompositeEdit.Deed.INSERT_RECIPE, edits), now);
     }
 
     /** Leads what ends at one place of the vehicle to another. */
@@ -139,7 +159,7 @@ public final class Insertion {
         var end = Ends.on(now, to.get());
         for (var wire : now.wiresAt(from.get())) {
             boolean first = wire.from().terminal().equals(from.get());
-            make(new Edit.MoveEnd(wire.id(), first, end));
+            make(new WireEdit.MoveEnd(wire.id(), first, end));
         }
     }
 
@@ -157,7 +177,7 @@ public final class Insertion {
     /** A part under a free name; a vehicle that has a battery needs no second one. */
     private void add(Part part) {
         var there =
-                job.parts().stream()
+                design.parts().stream()
                         .filter(each -> each.kind() instanceof SourceKind.Battery)
                         .findFirst();
         if (part.kind() instanceof SourceKind.Battery && there.isPresent()) {
@@ -168,7 +188,7 @@ public final class Insertion {
         var id = NewNames.part(now, letter);
         names.put(part.id(), id);
         var kind = part.kind() instanceof ControlKind.Switch hand ? renamed(hand) : part.kind();
-        make(new Edit.AddPart(new Part(id, part.name(), part.zone(), Optional.empty(), kind)));
+        make(new PartEdit.AddPart(new Part(id, part.name(), part.zone(), Optional.empty(), kind)));
     }
 
     /** The switch with a control that no other switch has. */
@@ -189,16 +209,16 @@ public final class Insertion {
     }
 
     private Edit returned(Part part, JoinKind.Mass mass, PartId point, Circuit circuit) {
-        boolean byWire = mass == JoinKind.Mass.BODY && job.rules().workBy(School.WIRE_RETURN);
+        boolean byWire = mass == JoinKind.Mass.BODY && design.rules().workBy(School.WIRE_RETURN);
         var pin = part.kind().casePin();
         return byWire && pin.isPresent()
-                ? new Edit.AddWire(
+                ? new WireEdit.AddWire(
                         Connection.between(
                                 now,
                                 circuit.id(),
                                 part.terminal(pin.get()),
                                 now.part(point).terminal("E")))
-                : new Edit.Mount(part.id(), point);
+                : new PartEdit.Mount(part.id(), point);
     }
 
     /** An earth point of that mass; the body's serves where the engine has none. */
@@ -267,7 +287,9 @@ public final class Insertion {
         var fuse =
                 NewNames.part(
                         now, "F", lead.zone(), new GuardKind.Fuse(FuseType.BLADE, FIRST_FUSE));
-        make(new Edit.AddPart(fuse.withName(recipe.circuit().toLowerCase(Locale.ROOT) + " fuse")));
+        make(
+                new PartEdit.AddPart(
+                        fuse.withName(recipe.circuit().toLowerCase(Locale.ROOT) + " fuse")));
         var reach =
                 new Lead(
                         lead.from(),
@@ -277,7 +299,7 @@ public final class Insertion {
                         REACH,
                         Optional.of(Unguarded.WITHIN_REACH),
                         false);
-        make(new Edit.AddWire(wire(reach, circuit, source, fuse.terminal("1"))));
+        make(new WireEdit.AddWire(wire(reach, circuit, source, fuse.terminal("1"))));
         return fuse.terminal("2");
     }
 
@@ -311,7 +333,7 @@ public final class Insertion {
     }
 
     private Optional<Terminal> post(boolean live) {
-        var pin = live ? job.vehicle().livePin() : job.vehicle().earthedPin();
+        var pin = live ? design.vehicle().livePin() : design.vehicle().earthedPin();
         return now.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .findFirst()
@@ -325,17 +347,15 @@ public final class Insertion {
                 circuit.id(),
                 Ends.on(now, from),
                 Ends.on(now, to),
-                lead.colour(),
-                Ends.thinnest(job),
-                Ends.cover(lead.zone()),
-                new RunLength.Assumed(reach(lead)),
-                lead.zone(),
-                lead.unguarded());
+                new Cut(Ends.thinnest(design), Ends.cover(lead.zone()), lead.colour()),
+                new Laid.Stated(new RunLength.Assumed(reach(lead)), lead.zone()),
+                lead.unguarded(),
+                Optional.empty());
     }
 
     /** How long a lead mostly is in this kind of vehicle. */
     private Metres reach(Lead lead) {
-        double share = job.vehicle().sort().map(Vehicle.Sort::reach).orElse(1.0);
+        double share = design.vehicle().sort().map(Vehicle.Sort::reach).orElse(1.0);
         return new Metres(Math.max(SHORTEST, lead.length().value() * share));
     }
 
@@ -345,7 +365,7 @@ public final class Insertion {
      */
     private void choose() {
         var before =
-                Findings.of(Assessment.of(job)).stream()
+                Findings.of(Assessment.of(design)).stream()
                         .map(Finding::about)
                         .collect(Collectors.toSet());
         var tried = new HashSet<Edit>();
@@ -374,15 +394,15 @@ public final class Insertion {
      * leads of a new part exchanged, as the other earthed pole asks.
      */
     private boolean chooses(Edit edit) {
-        return edit instanceof Edit.FitFuse fitted && !weakens(fitted)
-                || edit instanceof Edit.MoveEnd
-                || edit instanceof Edit.Crimp
-                || edit instanceof Edit.Together(var deed, var edits)
-                        && deed == Edit.Deed.MEND
-                        && edits.stream().allMatch(Edit.Crimp.class::isInstance)
-                || edit instanceof Edit.Refit(_, var kind) && kind instanceof GuardKind
-                || edit instanceof Edit.Exchange(var part, _, _) && job.find(part).isEmpty()
-                || edit instanceof Edit.Resize(var wire, var size)
+        return edit instanceof PartEdit.FitFuse fitted && !weakens(fitted)
+                || edit instanceof WireEdit.MoveEnd
+                || edit instanceof WireEdit.Crimp
+                || edit instanceof CompositeEdit(var deed, var edits)
+                        && deed == CompositeEdit.Deed.MEND
+                        && edits.stream().allMatch(WireEdit.Crimp.class::isInstance)
+                || edit instanceof PartEdit.Refit(_, var kind) && kind instanceof GuardKind
+                || edit instanceof PartEdit.Exchange(var part, _, _) && design.find(part).isEmpty()
+                || edit instanceof WireEdit.Resize(var wire, var size)
                         && Conductors.get(size).copper().value()
                                 > now.wire(wire).conductor().copper().value();
     }
@@ -391,11 +411,11 @@ public final class Insertion {
      * Whether it would take from a guard what other circuits may need: from one that was there
      * before, or from that of a source or of a main feed.
      */
-    private boolean weakens(Edit.FitFuse edit) {
+    private boolean weakens(PartEdit.FitFuse edit) {
         boolean shared =
                 recipe.group() == Recipe.Group.DISTRIBUTION
                         || recipe.group() == Recipe.Group.CHARGING
-                        || job.find(edit.part()).isPresent();
+                        || design.find(edit.part()).isPresent();
         return shared
                 && edit.way().isEmpty()
                 && now.part(edit.part()).kind().seats().stream()

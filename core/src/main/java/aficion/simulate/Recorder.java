@@ -43,7 +43,8 @@ final class Recorder {
             case Probe.VoltsAt(var terminal) -> volts(netlist.node(terminal));
             case Probe.VoltsBetween(var terminal, var against) ->
                     network.volts(netlist.node(terminal)) - network.volts(netlist.node(against));
-            case Probe.AmpsIn(var wire) -> network.amps(netlist.branch(netlist.job().wire(wire)));
+            case Probe.AmpsIn(var wire) ->
+                    network.amps(netlist.branch(netlist.design().wire(wire)));
             case Probe.AmpsInside(var part, var role) -> {
                 var branch = netlist.inside(part).get(role);
                 if (branch == null) {

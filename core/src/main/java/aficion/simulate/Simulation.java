@@ -80,7 +80,7 @@ public final class Simulation {
     }
 
     private void remember(int i, TimeBand.Edge edge) {
-        double nominal = netlist.job().vehicle().system().value();
+        double nominal = netlist.design().vehicle().system().value();
         switch (network.branch(i)) {
             case Branch.Filament lamp -> elements.add(new Elements.Filament(i, lamp));
             case Branch.Motor motor -> elements.add(new Elements.Motor(i, motor));
@@ -105,7 +105,7 @@ public final class Simulation {
 
     private void battery(int i) {
         netlist.partOf(i)
-                .map(netlist.job()::part)
+                .map(netlist.design()::part)
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .map(part -> (SourceKind.Battery) part.kind())
                 .ifPresent(battery -> {

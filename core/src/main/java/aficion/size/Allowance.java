@@ -1,6 +1,6 @@
 package aficion.size;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Wire;
 
 /**
@@ -16,13 +16,13 @@ record Allowance(double wires, double total) {
     /** What a starter's cable may lose while it cranks, volts of 12 (HANDBOOK section 3). */
     private static final double CRANKING = 0.5;
 
-    static Allowance of(Job job, Wire wire, FlowPath path) {
-        double system = job.vehicle().system().value();
+    static Allowance of(Design design, Wire wire, FlowPath path) {
+        double system = design.vehicle().system().value();
         if (path.cranks()) {
             double cranking = CRANKING / 12 * system;
             return new Allowance(cranking, cranking);
         }
-        double house = job.rules().drop(job.circuit(wire.circuit()).drops()).value() * system;
+        double house = design.rules().drop(design.circuit(wire.circuit()).drops()).value() * system;
         double total = Math.max(house, IN_ALL / 12 * system);
         double left = Math.max(total / 2, total - path.joints().value());
         return new Allowance(Math.min(house, left), total);

@@ -2,7 +2,7 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -16,30 +16,30 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * All that is worked out of one job, once: its worst case, the sizing of every wire and the guard
- * of every wire.
+ * All that is worked out of one design, once: its worst case, the sizing of every wire and the
+ * guard of every wire.
  *
- * @param sizings by wire, in the order of the job
+ * @param sizings by wire, in the order of the design
  * @param bundles how warm each bundle gets at its worst
  */
 public record Assessment(
-        Job job,
+        Design design,
         Netlist netlist,
         WorstCase worst,
         Map<WireId, WireSizing> sizings,
         Map<WireId, Guard> guards,
         List<Bundle> bundles) {
 
-    public static Assessment of(Job job) {
-        var solver = new Solver(Netlist.of(job));
+    public static Assessment of(Design design) {
+        var solver = new Solver(Netlist.of(design));
         var worst = WorstCase.of(solver);
         return new Assessment(
-                job,
+                design,
                 solver.netlist(),
                 worst,
-                Sizing.of(job, worst),
-                Guards.in(job).ofWires(),
-                bundles(job, worst));
+                Sizing.of(design, worst),
+                Guards.in(design).ofWires(),
+                bundles(design, worst));
     }
 
     public Optional<WireSizing> sizing(WireId wire) {
@@ -52,18 +52,18 @@ public record Assessment(
 
     /** Whether a wire, were it of that conductor, would carry what a fuse lets through. */
     public boolean carries(Wire wire, Conductor conductor, Guard.Fitted fuse) {
-        return HeatBalance.carries(conductor, wire, job.rules()).result().value()
+        return HeatBalance.carries(conductor, wire, design.rules()).result().value()
                 >= fuse.carries().value();
     }
 
     /** The fuse that a short lead ends at, which bounds its load. */
     public Optional<Guard.Fitted> ending(Wire wire) {
-        return Guards.in(job).ending(wire, guards.get(wire.id()));
+        return Guards.in(design).ending(wire, guards.get(wire.id()));
     }
 
     /** What a lead leads to away from the source, up to the next guards. */
     public Set<Terminal> beyond(Wire wire) {
-        return Guards.in(job).beyond(wire).terminals();
+        return Guards.in(design).beyond(wire).terminals();
     }
 
     /**
@@ -72,13 +72,13 @@ public record Assessment(
      */
     public Optional<Guard.Fitted> returned(Wire wire) {
         return worst.returns(netlist.branch(wire))
-                ? Guards.in(job).first().stream()
+                ? Guards.in(design).first().stream()
                         .max(Comparator.comparingDouble(fuse -> fuse.carries().value()))
                 : Optional.empty();
     }
 
-    private static List<Bundle> bundles(Job job, WorstCase worst) {
-        return Bundle.of(job).entrySet().stream()
+    private static List<Bundle> bundles(Design design, WorstCase worst) {
+        return Bundle.of(design).entrySet().stream()
                 .flatMap(bundle ->
                         worst.warmest(bundle.getKey()).stream()
                                 .map(point -> Bundle.in(point, bundle.getKey(), bundle.getValue())))
@@ -87,7 +87,7 @@ public record Assessment(
 
     /** The leads that nothing guards, as is stated of them: a chafe there burns them. */
     public List<Wire> unguarded() {
-        return job.wires().stream()
+        return design.wires().stream()
                 .filter(wire -> wire.unguarded().isPresent())
                 .filter(wire -> guard(wire.id()) instanceof Guard.Unguarded)
                 .toList();
@@ -103,7 +103,7 @@ public record Assessment(
                         .map(peak -> new Amps(Math.abs(peak.amps().value())))
                         .orElse(new Amps(0));
         var wire = weakestBehind(fuse).orElse(new Amps(0));
-        return GuardChoice.of(fuse.type(), load, wire, job.rules().fuseLoad());
+        return GuardChoice.of(fuse.type(), load, wire, design.rules().fuseLoad());
     }
 
     /** The fuse of a family that a wire and its lasting load allow. */
@@ -114,7 +114,7 @@ public record Assessment(
                                         type,
                                         sizing.steady(),
                                         new Amps(sizing.carries().result().value()),
-                                        job.rules().fuseLoad())
+                                        design.rules().fuseLoad())
                                 .marking());
     }
 
@@ -122,7 +122,7 @@ public record Assessment(
      * What the thinnest wire carries that a fuse alone stands before; empty when it guards none.
      */
     public Optional<Amps> weakestBehind(Guard.Fitted fuse) {
-        return job.wires().stream()
+        return design.wires().stream()
                 .filter(wire ->
                         guards.get(wire.id()) instanceof Guard.Guarded guarded
                                 && guarded.fuses().contains(fuse))

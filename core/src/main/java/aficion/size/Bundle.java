@@ -1,7 +1,7 @@
 package aficion.size;
 
 import aficion.catalogue.Conductor;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Wire;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
@@ -32,10 +32,10 @@ public record Bundle(String name, Wire hottest, Wire heaviest, Working working) 
     private static final double PACKING = 1.2;
     private static final double HOTTEST = 400;
 
-    /** The wires of each bundle of a job, in its order. */
-    public static Map<String, List<Wire>> of(Job job) {
+    /** The wires of each bundle of a design, in its order. */
+    public static Map<String, List<Wire>> of(Design design) {
         var bundles = new LinkedHashMap<String, List<Wire>>();
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             wire.bundle()
                     .ifPresent(name ->
                             bundles.computeIfAbsent(name, _ -> new ArrayList<>()).add(wire));
@@ -67,7 +67,7 @@ public record Bundle(String name, Wire hottest, Wire heaviest, Working working) 
                                         - lost(point, wires, at),
                         ambient.value(),
                         HOTTEST);
-        double margin = point.netlist().job().rules().margin().value();
+        double margin = point.netlist().design().rules().margin().value();
         var hottest =
                 wires.stream()
                         .min(Comparator.comparingDouble(wire -> room(point, wire, surface)))

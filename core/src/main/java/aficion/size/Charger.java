@@ -1,6 +1,6 @@
 package aficion.size;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
@@ -25,10 +25,10 @@ record Charger(
         List<Terminal> batteries,
         List<Terminal> earthed) {
     /** A part as one; empty for what does not charge. */
-    static Optional<Charger> of(Job job, Part part) {
-        boolean negative = job.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
-        var poles = poles(job, job.vehicle().livePin());
-        var earthed = poles(job, job.vehicle().earthedPin());
+    static Optional<Charger> of(Design design, Part part) {
+        boolean negative = design.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
+        var poles = poles(design, design.vehicle().livePin());
+        var earthed = poles(design, design.vehicle().earthedPin());
         return switch (part.kind()) {
             case SourceKind.Alternator alternator ->
                     Optional.of(
@@ -47,7 +47,7 @@ record Charger(
                                     poles,
                                     earthed));
             case SourceKind.RegulatorRectifier _ ->
-                    job.parts().stream()
+                    design.parts().stream()
                             .filter(each -> each.kind() instanceof SourceKind.Flywheel)
                             .map(each -> ((SourceKind.Flywheel) each.kind()).amps())
                             .findFirst()
@@ -62,8 +62,8 @@ record Charger(
         };
     }
 
-    private static List<Terminal> poles(Job job, String pin) {
-        return job.parts().stream()
+    private static List<Terminal> poles(Design design, String pin) {
+        return design.parts().stream()
                 .filter(each -> each.kind() instanceof SourceKind.Battery)
                 .map(each -> each.terminal(pin))
                 .toList();

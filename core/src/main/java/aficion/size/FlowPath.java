@@ -47,7 +47,7 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
         var wires =
                 before.stream()
                         .flatMap(branch -> netlist.wireOf(branch).stream())
-                        .map(netlist.job()::wire)
+                        .map(netlist.design()::wire)
                         .toList();
         return new FlowPath(
                 wires,
@@ -67,14 +67,14 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
         var role = netlist.roleOf(branch);
         return (role.equals("motor") || role.equals("body"))
                 && netlist.partOf(branch)
-                        .map(netlist.job()::part)
+                        .map(netlist.design()::part)
                         .filter(part -> LoadKind.cranks(part.kind()))
                         .isPresent();
     }
 
     private static double joints(OperatingPoint point, List<Integer> way, Metal metal) {
         var netlist = point.netlist();
-        double end = netlist.job().rules().joint().value();
+        double end = netlist.design().rules().joint().value();
         return way.stream()
                 .mapToDouble(branch ->
                         netlist.wireOf(branch).isPresent()
@@ -90,11 +90,11 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
      * larger current towards its return.
      */
     public static Optional<PartId> load(OperatingPoint point, int branch) {
-        var job = point.netlist().job();
+        var design = point.netlist().design();
         return Stream.of(true, false)
                 .flatMap(onward -> walk(point, branch, onward).stream())
                 .flatMap(each -> point.netlist().partOf(each).stream())
-                .filter(part -> job.part(part).kind().consumes())
+                .filter(part -> design.part(part).kind().consumes())
                 .findFirst();
     }
 

@@ -1,7 +1,7 @@
 package aficion.size;
 
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -27,7 +27,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * Which fuse guards which wire. Followed over the job as if every switch and relay were closed:
+ * Which fuse guards which wire. Followed over the design as if every switch and relay were closed:
  * from the live poles to the first fuses, from those to the next, never through what limits the
  * current.
  */
@@ -35,25 +35,25 @@ public final class Guards {
     /** How far a lead to its guard may be, metres: about 0.18 (typical), and its ends. */
     public static final double REACH = 0.3;
 
-    private final Job job;
+    private final Design design;
     private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
     private final Map<PartId, Part> parts = new HashMap<>();
     private final Map<Terminal, Inside> insides = new HashMap<>();
     private final Map<WireId, Guard> guards = new HashMap<>();
 
-    private Guards(Job job) {
-        this.job = job;
-        job.parts().forEach(part -> parts.put(part.id(), part));
-        for (var wire : job.wires()) {
+    private Guards(Design design) {
+        this.design = design;
+        design.parts().forEach(part -> parts.put(part.id(), part));
+        for (var wire : design.wires()) {
             wire.terminals()
                     .forEach(terminal ->
                             wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire));
         }
     }
 
-    /** The guards of a job, to be asked about on one thread. */
-    public static Guards in(Job job) {
-        return new Guards(job);
+    /** The guards of a design, to be asked about on one thread. */
+    public static Guards in(Design design) {
+        return new Guards(design);
     }
 
     /** A guard that what is asked of it opens. */
@@ -160,7 +160,7 @@ public final class Guards {
             atEarth();
             liveSide();
             earthSide();
-            job.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
+            design.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
         }
     }
 
@@ -216,12 +216,12 @@ public final class Guards {
 
     private List<Terminal> earthTerminals() {
         var starts = new ArrayList<Terminal>();
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             if (part.kind() instanceof JoinKind.EarthPoint) {
                 starts.add(part.terminal("E"));
             }
             if (hasPoles(part)) {
-                starts.add(part.terminal(job.vehicle().earthedPin()));
+                starts.add(part.terminal(design.vehicle().earthedPin()));
             }
             part.mount()
                     .ifPresent(_ -> starts.add(part.terminal(part.kind().casePin().orElseThrow())));
@@ -231,9 +231,9 @@ public final class Guards {
 
     private List<Terminal> liveTerminals() {
         var starts = new ArrayList<Terminal>();
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             if (hasPoles(part)) {
-                starts.add(part.terminal(job.vehicle().livePin()));
+                starts.add(part.terminal(design.vehicle().livePin()));
             }
         }
         return starts;

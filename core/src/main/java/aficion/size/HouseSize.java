@@ -22,7 +22,7 @@ public final class HouseSize {
     /** Empty when no wire that is sold will do. */
     public static Optional<Conductor> of(Assessment assessment, WireSizing sizing) {
         return sizing.needed()
-                .map(needed -> ample(assessment.job().rules(), sizing.wire(), needed))
+                .map(needed -> ample(assessment.design().rules(), sizing.wire(), needed))
                 .map(wanted -> guarded(assessment, sizing.wire(), wanted));
     }
 

@@ -38,7 +38,7 @@ public final class Metal {
     }
 
     private boolean passes(int branch) {
-        var part = netlist.partOf(branch).map(netlist.job()::part);
+        var part = netlist.partOf(branch).map(netlist.design()::part);
         var role = netlist.roleOf(branch);
         return part.filter(found ->
                         role.equals("mount")
@@ -70,7 +70,7 @@ public final class Metal {
 
     private boolean isFuse(int branch) {
         return netlist.partOf(branch)
-                .map(part -> netlist.job().part(part).kind() instanceof GuardKind)
+                .map(part -> netlist.design().part(part).kind() instanceof GuardKind)
                 .orElse(false);
     }
 

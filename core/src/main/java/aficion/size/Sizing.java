@@ -2,7 +2,7 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.RunLength;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -22,25 +22,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 
-/** Sizes every wire of a job from its worst case. */
+/** Sizes every wire of a design from its worst case. */
 public final class Sizing {
-    private final Job job;
+    private final Design design;
     private final WorstCase worst;
     private final OperatingPoint rest;
 
-    private Sizing(Job job, WorstCase worst, OperatingPoint rest) {
-        this.job = job;
+    private Sizing(Design design, WorstCase worst, OperatingPoint rest) {
+        this.design = design;
         this.worst = worst;
         this.rest = rest;
     }
 
-    /** The sizing of every wire, in the order of the job; empty when no state can be solved. */
-    public static Map<WireId, WireSizing> of(Job job, WorstCase worst) {
+    /** The sizing of every wire, in the order of the design; empty when no state can be solved. */
+    public static Map<WireId, WireSizing> of(Design design, WorstCase worst) {
         var sized = new LinkedHashMap<WireId, WireSizing>();
         worst.any()
-                .map(point -> new Sizing(job, worst, point))
+                .map(point -> new Sizing(design, worst, point))
                 .ifPresent(sizing ->
-                        job.wires().forEach(wire -> sized.put(wire.id(), sizing.size(wire))));
+                        design.wires().forEach(wire -> sized.put(wire.id(), sizing.size(wire))));
         return sized;
     }
 
@@ -69,7 +69,7 @@ public final class Sizing {
                 };
         Predicate<Conductor> strong =
                 conductor ->
-                        conductor.copper().value() >= job.rules().leastSection().value() * 0.999;
+                        conductor.copper().value() >= design.rules().leastSection().value() * 0.999;
         var sizes = Conductors.of(wire.size().standard());
         var needed = sizes.stream().filter(strong.and(cool).and(little)).findFirst();
         return new WireSizing(
@@ -82,7 +82,7 @@ public final class Sizing {
                 path,
                 needed,
                 reason(sizes, needed, cool, little),
-                Allowance.of(job, wire, path).kept(path));
+                Allowance.of(design, wire, path).kept(path));
     }
 
     private static WireSizing.Reason reason(
@@ -113,7 +113,7 @@ public final class Sizing {
     private double freed(Wire wire, Conductor conductor, Amps current) {
         double saved = wire.conductor().perMetre().value() - conductor.perMetre().value();
         double volts = current.value() * saved * wire.length().metres().value();
-        double system = job.vehicle().system().value();
+        double system = design.vehicle().system().value();
         return volts <= 0 ? 1 : 1 / (1 - Math.min(volts / system, 0.5));
     }
 
@@ -124,15 +124,15 @@ public final class Sizing {
     }
 
     private Working carries(Wire wire, Conductor conductor) {
-        return HeatBalance.carries(conductor, wire, job.rules());
+        return HeatBalance.carries(conductor, wire, design.rules());
     }
 
     private Working carriesShortly(Wire wire, Conductor conductor) {
         return ShortTime.carries(
                 conductor,
                 wire.zone().ambient(),
-                HeatBalance.rise(wire, job.rules()),
-                job.rules().shortTime());
+                HeatBalance.rise(wire, design.rules()),
+                design.rules().shortTime());
     }
 
     /**
@@ -143,9 +143,9 @@ public final class Sizing {
      * half. The cable of a starter may lose 0.5 V of 12 while it cranks (section 3).
      */
     private Working drop(Wire wire, Conductor conductor, Amps current, FlowPath path) {
-        double system = job.vehicle().system().value();
+        double system = design.vehicle().system().value();
         double joints = path.joints().value();
-        double allowed = Allowance.of(job, wire, path).wires();
+        double allowed = Allowance.of(design, wire, path).wires();
         var share = new Ratio(allowed / system);
         Celsius warm = HeatBalance.temperature(conductor, wire.zone().ambient(), current);
         double lasting = Math.min(warm.value(), wire.insulation().limit().value());

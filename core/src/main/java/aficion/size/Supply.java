@@ -22,7 +22,7 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
         double battery = 0;
         double generated = 0;
         Optional<Volts> volts = Optional.empty();
-        for (var part : point.netlist().job().parts()) {
+        for (var part : point.netlist().design().parts()) {
             switch (part.kind()) {
                 case SourceKind.Battery _, SourceKind.BenchSupply _ -> {
                     battery -= through(point, part, "output");

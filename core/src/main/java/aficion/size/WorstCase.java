@@ -1,6 +1,6 @@
 package aficion.size;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.SourceKind;
@@ -84,7 +84,7 @@ public final class WorstCase {
 
     private WorstCase(Netlist netlist) {
         this.netlist = netlist;
-        this.bundles = Bundle.of(netlist.job());
+        this.bundles = Bundle.of(netlist.design());
         this.metal = new Metal(netlist);
         this.steady = new Peak[netlist.size()];
         this.held = new Peak[netlist.size()];
@@ -101,13 +101,13 @@ public final class WorstCase {
         this.together = new BitSet();
     }
 
-    /** Solves every state of a job; {@code solver} is of that job's netlist. */
+    /** Solves every state of a design; {@code solver} is of that design's netlist. */
     public static WorstCase of(Solver solver) {
-        var job = solver.netlist().job();
+        var design = solver.netlist().design();
         var worst = new WorstCase(solver.netlist());
         var bases = worst.heaviest(solver);
         for (var base : bases) {
-            for (var state : OperatingStates.withSources(job, base)) {
+            for (var state : OperatingStates.withSources(design, base)) {
                 worst.demanded(solver, state).ifPresent(worst.bases::add);
             }
         }
@@ -140,16 +140,16 @@ public final class WorstCase {
     }
 
     private void take(Conditions state, OperatingPoint point) {
-        var job = netlist.job();
-        boolean isHeld = OperatingStates.isHeld(job, state);
+        var design = netlist.design();
+        boolean isHeld = OperatingStates.isHeld(design, state);
         raise(isHeld ? held : steady, point);
         if (!isHeld) {
             warm(point);
         }
-        if (OperatingStates.isOff(job, state)) {
+        if (OperatingStates.isOff(design, state)) {
             raise(off, point);
         }
-        if (OperatingStates.isAtRest(job, state) && !point.holdsForAWhile()) {
+        if (OperatingStates.isAtRest(design, state) && !point.holdsForAWhile()) {
             raise(rest, point);
         }
         var bond = metal.in(point);
@@ -174,8 +174,8 @@ public final class WorstCase {
      * happened to flow: a flat battery takes it all.
      */
     private void rate() {
-        for (var source : netlist.job().parts()) {
-            Charger.of(netlist.job(), source).ifPresent(this::rate);
+        for (var source : netlist.design().parts()) {
+            Charger.of(netlist.design(), source).ifPresent(this::rate);
         }
     }
 
@@ -217,7 +217,7 @@ public final class WorstCase {
         var ways = new HashSet<Integer>();
         any().ifPresent(point -> {
             var bond = metal.in(point);
-            for (var part : netlist.job().parts()) {
+            for (var part : netlist.design().parts()) {
                 if (part.kind() instanceof SourceKind.Battery) {
                     for (var pole : part.terminals()) {
                         int node = netlist.node(pole);
@@ -240,35 +240,36 @@ public final class WorstCase {
         }
     }
 
-    /** Every state a job is judged in, each once. */
+    /** Every state a design is judged in, each once. */
     public static Set<Conditions> states(Solver solver) {
         return states(solver, new WorstCase(solver.netlist()).heaviest(solver));
     }
 
     private static Set<Conditions> states(Solver solver, Set<Conditions> bases) {
-        var job = solver.netlist().job();
+        var design = solver.netlist().design();
         var states = new LinkedHashSet<Conditions>();
-        for (var circuit : job.circuits()) {
+        for (var circuit : design.circuits()) {
             for (var basis : bases) {
-                OperatingStates.of(job, circuit.id(), basis)
-                        .forEach(state -> states.addAll(OperatingStates.withSources(job, state)));
+                OperatingStates.of(design, circuit.id(), basis)
+                        .forEach(
+                                state -> states.addAll(OperatingStates.withSources(design, state)));
             }
         }
-        for (var state : before(job, bases)) {
-            states.addAll(OperatingStates.aftermath(job, state));
+        for (var state : before(design, bases)) {
+            states.addAll(OperatingStates.aftermath(design, state));
         }
         return states;
     }
 
     /** The states whose aftermath is judged: the heaviest, and each pulse of a hand. */
-    private static Set<Conditions> before(Job job, Set<Conditions> bases) {
+    private static Set<Conditions> before(Design design, Set<Conditions> bases) {
         var before = new LinkedHashSet<>(bases);
         before.remove(Conditions.REST);
-        for (var control : Controls.of(job).controls()) {
+        for (var control : Controls.of(design).controls()) {
             control.positions().stream()
                     .filter(Position::springs)
                     .forEach(position -> {
-                        for (var key : keys(job)) {
+                        for (var key : keys(design)) {
                             before.add(key.with(control.name(), position.name()));
                         }
                     });
@@ -276,8 +277,8 @@ public final class WorstCase {
         return before;
     }
 
-    private static List<Conditions> keys(Job job) {
-        return Controls.of(job)
+    private static List<Conditions> keys(Design design) {
+        return Controls.of(design)
                 .key()
                 .map(key ->
                         key.positions().stream()
@@ -288,10 +289,10 @@ public final class WorstCase {
 
     /** At rest; and for each position of the key everything else where it loads the source most. */
     private Set<Conditions> heaviest(Solver solver) {
-        var job = netlist.job();
+        var design = netlist.design();
         var bases = new LinkedHashSet<>(List.of(Conditions.REST));
-        for (var key : keys(job)) {
-            bases.add(OperatingStates.heaviest(job, key, state -> drawn(solver, state)));
+        for (var key : keys(design)) {
+            bases.add(OperatingStates.heaviest(design, key, state -> drawn(solver, state)));
         }
         return bases;
     }

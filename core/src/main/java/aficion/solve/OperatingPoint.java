@@ -104,7 +104,7 @@ public final class OperatingPoint {
     }
 
     private List<Terminal> terminalsOf(Set<Integer> nodes) {
-        return netlist.job().parts().stream()
+        return netlist.design().parts().stream()
                 .flatMap(part -> part.terminals().stream())
                 .filter(terminal -> nodes.contains(netlist.node(terminal)))
                 .toList();
@@ -190,7 +190,7 @@ public final class OperatingPoint {
     /** The fuses that were in and have opened. */
     public List<FuseSeat> blown() {
         var seats = new ArrayList<FuseSeat>();
-        for (var part : netlist.job().parts()) {
+        for (var part : netlist.design().parts()) {
             netlist.inside(part.id())
                     .forEach((role, branch) -> {
                         if (branches[branch] instanceof Branch.Trip trip
@@ -208,7 +208,7 @@ public final class OperatingPoint {
      * volts to the power of 3.4, of diodes with their current.
      */
     public Optional<Ratio> light(PartId part, String pin) {
-        if (netlist.job().part(part).kind() instanceof LoadKind.LedLamp(var rated, var watts)) {
+        if (netlist.design().part(part).kind() instanceof LoadKind.LedLamp(var rated, var watts)) {
             double full = watts.value() / rated.value();
             return through(part, "body").map(found -> new Ratio(Math.max(0, found.value()) / full));
         }

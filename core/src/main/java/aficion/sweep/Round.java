@@ -1,7 +1,7 @@
 package aficion.sweep;
 
 import aficion.catalogue.Zone;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Wire;
 import aficion.netlist.Branch;
@@ -43,7 +43,7 @@ final class Round {
     private static final int MOST_GUARDS = 8;
 
     private final Netlist netlist;
-    private final Job job;
+    private final Design design;
     private final Network network;
     private final Solver solver;
     private final Expectation expectation;
@@ -93,7 +93,7 @@ final class Round {
 
     Round(Netlist netlist, List<Poorer> poorer, Scorching.Limits limits) {
         this.netlist = netlist;
-        this.job = netlist.job();
+        this.design = netlist.design();
         this.network = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
         this.solver = new Solver(network);
         this.expectation = new Expectation(network);
@@ -104,7 +104,7 @@ final class Round {
         this.lastShort = base;
         this.poorer = List.copyOf(poorer);
         turning =
-                job.parts().stream()
+                design.parts().stream()
                         .filter(part -> LoadKind.cranks(part.kind()))
                         .flatMap(part -> netlist.inside(part.id()).entrySet().stream())
                         .filter(role ->
@@ -138,7 +138,7 @@ final class Round {
         opened.clear();
         lastWithout.clear();
         lastShort = base;
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             for (var where : Fault.Place.values()) {
                 chafed(wire, where, state, place);
             }
@@ -157,8 +157,8 @@ final class Round {
                 return CRANKED;
             }
         }
-        return OperatingStates.isHeld(job, state)
-                ? job.rules().shortTime().value()
+        return OperatingStates.isHeld(design, state)
+                ? design.rules().shortTime().value()
                 : Double.POSITIVE_INFINITY;
     }
 
@@ -258,7 +258,7 @@ final class Round {
     }
 
     private boolean touchesNothing(Chafe bare, Network.Memory state, Zone zone) {
-        return bare.touchesNothing(state, zone, job.vehicle().system().value());
+        return bare.touchesNothing(state, zone, design.vehicle().system().value());
     }
 
     private void disturb(Chafe bare) {

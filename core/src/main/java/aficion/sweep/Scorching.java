@@ -26,17 +26,17 @@ final class Scorching {
     private final double[] before;
 
     /**
-     * What the wires of a job stand, in its order: the same in every state.
+     * What the wires of a design stand, in its order: the same in every state.
      *
      * @param overload what each is overloaded with at the most before a guard opens, amps
      */
     record Limits(WireId[] wires, int[] branches, ShortCircuit[] stands, double[] overload) {
         static Limits of(Netlist netlist) {
-            var job = netlist.job();
-            var guards = Guards.in(job);
+            var design = netlist.design();
+            var guards = Guards.in(design);
             var known = new HashMap<Laying, ShortCircuit>();
             var stands =
-                    job.wires().stream()
+                    design.wires().stream()
                             .map(wire ->
                                     known.computeIfAbsent(
                                             Laying.of(wire), _ -> ShortCircuit.of(wire)))
@@ -44,14 +44,14 @@ final class Scorching {
             var overload = new double[stands.length];
             for (int i = 0; i < stands.length; i++) {
                 overload[i] =
-                        bounds(guards, job.wires().get(i))
+                        bounds(guards, design.wires().get(i))
                                 .mapToDouble(stands[i]::overload)
                                 .max()
                                 .orElse(0);
             }
             return new Limits(
-                    job.wires().stream().map(Wire::id).toArray(WireId[]::new),
-                    job.wires().stream().mapToInt(netlist::branch).toArray(),
+                    design.wires().stream().map(Wire::id).toArray(WireId[]::new),
+                    design.wires().stream().mapToInt(netlist::branch).toArray(),
                     stands,
                     overload);
         }

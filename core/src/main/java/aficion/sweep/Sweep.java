@@ -56,7 +56,7 @@ public final class Sweep {
         return new Sweep(netlist, states).ranked(goOn);
     }
 
-    /** The same over all operating states of the job, to its end. */
+    /** The same over all operating states of the design, to its end. */
     public static List<Effect> of(Netlist netlist) {
         return of(netlist, WorstCase.states(new Solver(netlist)), _ -> true);
     }
@@ -64,14 +64,14 @@ public final class Sweep {
     /** Every broken wire, bad joint and lost earth, in the order of the job. */
     private static List<Poorer> poorer(Netlist netlist) {
         var poorer = new ArrayList<Poorer>();
-        for (var wire : netlist.job().wires()) {
+        for (var wire : netlist.design().wires()) {
             int branch = netlist.branch(wire);
             poorer.add(new Poorer(new Fault.Broken(wire.id()), branch, Poorer.GONE));
             BAD.forEach(more ->
                     poorer.add(
                             new Poorer(new Fault.BadJoint(wire.id(), more), branch, more.value())));
         }
-        for (var part : netlist.job().parts()) {
+        for (var part : netlist.design().parts()) {
             if (part.kind() instanceof JoinKind.EarthPoint) {
                 int joint = netlist.inside(part.id()).get("joint");
                 poorer.add(new Poorer(new Fault.EarthLost(part.id()), joint, Poorer.GONE));
@@ -83,7 +83,7 @@ public final class Sweep {
     /** The place of every fault: by wire, chafed before broken before bad; then the earths. */
     private Map<Fault, Integer> order() {
         var order = new HashMap<Fault, Integer>();
-        for (var wire : netlist.job().wires()) {
+        for (var wire : netlist.design().wires()) {
             for (var place : Fault.Place.values()) {
                 order.put(new Fault.Chafed(wire.id(), place), order.size());
             }

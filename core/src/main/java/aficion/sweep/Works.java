@@ -40,8 +40,8 @@ final class Works {
     }
 
     Works(Netlist netlist, Network network) {
-        double nominal = netlist.job().vehicle().system().value();
-        for (var part : netlist.job().parts()) {
+        double nominal = netlist.design().vehicle().system().value();
+        for (var part : netlist.design().parts()) {
             netlist.inside(part.id())
                     .forEach((role, branch) -> {
                         switch (network.branch(branch)) {

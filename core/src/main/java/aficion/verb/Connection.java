@@ -2,7 +2,9 @@ package aficion.verb;
 
 import aficion.catalogue.Colour;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Cut;
+import aficion.job.Design;
+import aficion.job.Laid;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -20,48 +22,44 @@ public final class Connection {
 
     /**
      * The wire, as thin as the house allows, coloured like a wire that is there already; empty when
-     * the job has no such terminals or both are one.
+     * the design has no such terminals or both are one.
      *
      * @param from a terminal such as {@code H1.56b}
      */
-    public static Optional<Wire> of(Job job, CircuitId circuit, String from, String to) {
-        var one = terminal(job, from);
-        var other = terminal(job, to);
+    public static Optional<Wire> of(Design design, CircuitId circuit, String from, String to) {
+        var one = terminal(design, from);
+        var other = terminal(design, to);
         if (one.isEmpty() || other.isEmpty() || one.equals(other)) {
             return Optional.empty();
         }
-        return Optional.of(between(job, circuit, one.get(), other.get()));
+        return Optional.of(between(design, circuit, one.get(), other.get()));
     }
 
     /** The wire between two terminals that are there. */
-    public static Wire between(Job job, CircuitId circuit, Terminal one, Terminal other) {
-        var zone = job.part(other.part()).zone();
+    public static Wire between(Design design, CircuitId circuit, Terminal one, Terminal other) {
+        var zone = design.part(other.part()).zone();
         return new Wire(
-                NewNames.wire(job),
-                NewNames.number(job, circuit),
+                NewNames.wire(design),
+                NewNames.number(design, circuit),
                 circuit,
-                Ends.on(job, one),
-                Ends.on(job, other),
-                colour(job, one, other),
-                Ends.thinnest(job),
-                Ends.cover(zone),
-                new RunLength.Assumed(FIRST),
-                zone,
-                Optional.empty());
+                Ends.on(design, one),
+                Ends.on(design, other),
+                new Cut(Ends.thinnest(design), Ends.cover(zone), colour(design, one, other)),
+                new Laid.Stated(new RunLength.Assumed(FIRST), zone));
     }
 
-    private static Optional<Terminal> terminal(Job job, String text) {
+    private static Optional<Terminal> terminal(Design design, String text) {
         return Terminal.parse(text)
                 .filter(terminal ->
-                        job.find(terminal.part())
+                        design.find(terminal.part())
                                 .filter(part -> part.kind().pins().contains(terminal.pin()))
                                 .isPresent());
     }
 
-    private static WireColour colour(Job job, Terminal one, Terminal other) {
-        return job.wiresAt(one).stream()
+    private static WireColour colour(Design design, Terminal one, Terminal other) {
+        return design.wiresAt(one).stream()
                 .findFirst()
-                .or(() -> job.wiresAt(other).stream().findFirst())
+                .or(() -> design.wiresAt(other).stream().findFirst())
                 .map(Wire::colour)
                 .orElse(WireColour.plain(Colour.BLACK));
     }

@@ -2,13 +2,16 @@ package aficion.verb;
 
 import aficion.catalogue.Zone;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
-import aficion.job.edit.Edit.Deed;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
@@ -21,16 +24,16 @@ import java.util.Optional;
 public final class Earths {
     private Earths() {}
 
-    /** The earth points of a job, in its order. */
-    public static List<Part> of(Job job) {
-        return job.parts().stream()
+    /** The earth points of a design, in its order. */
+    public static List<Part> of(Design design) {
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof JoinKind.EarthPoint)
                 .toList();
     }
 
     /** An earth point of the body in a zone, else another of the body, else any. */
-    static Optional<Part> nearest(Job job, Zone zone) {
-        return of(job).stream()
+    static Optional<Part> nearest(Design design, Zone zone) {
+        return of(design).stream()
                 .min(
                         Comparator.comparing((Part part) ->
                                         part.kind() instanceof JoinKind.EarthPoint point
@@ -41,36 +44,36 @@ public final class Earths {
     }
 
     /** Brings every return of a circuit, wire or case, to one earth point. */
-    public static Attempt combine(Job job, CircuitId circuit, PartId earth) {
-        if (of(job).size() < 2) {
+    public static Attempt combine(Design design, CircuitId circuit, PartId earth) {
+        if (of(design).size() < 2) {
             return new Refused(Refusal.ONE_EARTH_POINT);
         }
-        var to = job.part(earth);
+        var to = design.part(earth);
         var edits = new ArrayList<Edit>();
-        for (var wire : job.wiresOf(circuit)) {
-            boolean strap = isEarth(job, wire.from()) && isEarth(job, wire.to());
+        for (var wire : design.wiresOf(circuit)) {
+            boolean strap = isEarth(design, wire.from()) && isEarth(design, wire.to());
             for (boolean first : new boolean[] {true, false}) {
                 var end = first ? wire.from() : wire.to();
-                if (!strap && isEarth(job, end) && !end.terminal().part().equals(earth)) {
+                if (!strap && isEarth(design, end) && !end.terminal().part().equals(earth)) {
                     edits.add(
-                            new Edit.MoveEnd(
+                            new WireEdit.MoveEnd(
                                     wire.id(),
                                     first,
                                     new End(to.terminal("E"), end.termination())));
                 }
             }
         }
-        for (var part : job.partsOf(circuit)) {
+        for (var part : design.partsOf(circuit)) {
             if (part.mount().filter(at -> !at.equals(earth)).isPresent()) {
-                edits.add(new Edit.Mount(part.id(), earth));
+                edits.add(new PartEdit.Mount(part.id(), earth));
             }
         }
         return edits.isEmpty()
                 ? new Refused(Refusal.NOTHING_TO_DO)
-                : new Possible(new Edit.Together(Deed.COMBINE_EARTHS, edits));
+                : new Possible(new CompositeEdit(Deed.COMBINE_EARTHS, edits));
     }
 
-    private static boolean isEarth(Job job, End end) {
-        return job.part(end.terminal().part()).kind() instanceof JoinKind.EarthPoint;
+    private static boolean isEarth(Design design, End end) {
+        return design.part(end.terminal().part()).kind() instanceof JoinKind.EarthPoint;
     }
 }

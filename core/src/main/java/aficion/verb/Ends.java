@@ -7,9 +7,9 @@ import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -23,8 +23,8 @@ import java.util.List;
 public final class Ends {
     private Ends() {}
 
-    public static End on(Job job, Terminal terminal) {
-        return on(job.part(terminal.part()), terminal.pin());
+    public static End on(Design design, Terminal terminal) {
+        return on(design.part(terminal.part()), terminal.pin());
     }
 
     /** The end that a pin of a part takes where the part is. */
@@ -37,9 +37,9 @@ public final class Ends {
      * What may be crimped to the end of a wire on a terminal: what its copper fits and the stud
      * takes, and what is there.
      */
-    public static List<Termination> fitting(Job job, Wire wire, Terminal terminal) {
+    public static List<Termination> fitting(Design design, Wire wire, Terminal terminal) {
         var now = wire.at(terminal).termination();
-        var stud = job.part(terminal.part()).stud(terminal.pin());
+        var stud = design.part(terminal.part()).stud(terminal.pin());
         var copper = wire.conductor().copper();
         return Terminals.all().stream()
                 .filter(each ->
@@ -50,9 +50,9 @@ public final class Ends {
     }
 
     /** The thinnest that the house allows, in the standard it buys by. */
-    public static WireSize thinnest(Job job) {
-        var least = job.rules().leastSection().value();
-        return Conductors.of(job.rules().sizes()).stream()
+    public static WireSize thinnest(Design design) {
+        var least = design.rules().leastSection().value();
+        return Conductors.of(design.rules().sizes()).stream()
                 .filter(size -> size.copper().value() >= 0.999 * least)
                 .findFirst()
                 .map(Conductor::size)

@@ -1,16 +1,19 @@
 package aficion.verb;
 
 import aficion.catalogue.Colour;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireColour;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
-import aficion.job.edit.Edit.Deed;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
@@ -87,27 +90,27 @@ public final class OtherSide {
         return Map.copyOf(all);
     }
 
-    public static Attempt of(Job job, PartId part) {
-        var one = job.part(part);
+    public static Attempt of(Design design, PartId part) {
+        var one = design.part(part);
         var name = mirrored(one.name());
         if (name.isEmpty()) {
             return new Refused(Refusal.NO_SIDE);
         }
-        if (named(job, name.get()).isPresent()) {
+        if (named(design, name.get()).isPresent()) {
             return new Refused(Refusal.NOTHING_TO_DO);
         }
         var letter = part.value().replaceAll("\\d+$", "");
         var other =
                 new Part(
-                        NewNames.part(job, letter),
+                        NewNames.part(design, letter),
                         name.get(),
                         one.zone(),
                         one.mount(),
                         one.kind());
         var edits = new ArrayList<Edit>();
-        edits.add(new Edit.AddPart(other));
-        var now = edits.getFirst().apply(job);
-        for (var wire : job.wires()) {
+        edits.add(new PartEdit.AddPart(other));
+        var now = edits.getFirst().apply(design);
+        for (var wire : design.wires()) {
             if (wire.terminals().stream().anyMatch(end -> end.part().equals(part))) {
                 var copy =
                         wire.like(
@@ -115,13 +118,13 @@ public final class OtherSide {
                                         NewNames.number(now, wire.circuit()),
                                         end(now, wire.from(), part, other),
                                         end(now, wire.to(), part, other))
-                                .withColour(colour(job, wire));
-                var add = new Edit.AddWire(copy);
+                                .withColour(colour(design, wire));
+                var add = new WireEdit.AddWire(copy);
                 now = add.apply(now);
                 edits.add(add);
             }
         }
-        return new Possible(new Edit.Together(Deed.OTHER_SIDE, edits));
+        return new Possible(new CompositeEdit(Deed.OTHER_SIDE, edits));
     }
 
     /** The name with its side exchanged; empty where it says none. */
@@ -143,24 +146,24 @@ public final class OtherSide {
         return Optional.empty();
     }
 
-    private static Optional<Part> named(Job job, String name) {
-        return job.parts().stream().filter(part -> part.name().equals(name)).findFirst();
+    private static Optional<Part> named(Design design, String name) {
+        return design.parts().stream().filter(part -> part.name().equals(name)).findFirst();
     }
 
-    private static End end(Job job, End end, PartId part, Part other) {
+    private static End end(Design design, End end, PartId part, Part other) {
         var at = end.terminal();
         if (at.part().equals(part)) {
             return new End(other.terminal(at.pin()), end.termination());
         }
-        return new End(counterpart(job, at), end.termination());
+        return new End(counterpart(design, at), end.termination());
     }
 
     /** The same place on the other side, where there is one. */
-    private static Terminal counterpart(Job job, Terminal at) {
-        var there = job.part(at.part());
+    private static Terminal counterpart(Design design, Terminal at) {
+        var there = design.part(at.part());
         var other =
                 mirrored(there.name())
-                        .flatMap(name -> named(job, name))
+                        .flatMap(name -> named(design, name))
                         .filter(found -> found.kind().pins().contains(at.pin()));
         if (other.isPresent()) {
             return other.get().terminal(at.pin());
@@ -170,9 +173,9 @@ public final class OtherSide {
     }
 
     /** The other side's colour, where the wire does not simply share its end with this side. */
-    private static WireColour colour(Job job, Wire wire) {
+    private static WireColour colour(Design design, Wire wire) {
         boolean moves =
-                wire.terminals().stream().anyMatch(end -> !counterpart(job, end).equals(end));
+                wire.terminals().stream().anyMatch(end -> !counterpart(design, end).equals(end));
         return moves ? COLOURS.getOrDefault(wire.colour(), wire.colour()) : wire.colour();
     }
 }

@@ -3,9 +3,9 @@ package aficion.verb;
 import aficion.catalogue.Zone;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
@@ -16,9 +16,12 @@ import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
-import aficion.job.edit.Edit.Deed;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
@@ -32,54 +35,56 @@ public final class Placing {
     /** How long the piece before a new part is, until it is measured. */
     private static final Metres PIECE = new Metres(0.3);
 
-    private final Job job;
+    private final Design design;
     private final String name;
     private final Kind kind;
 
-    private Placing(Job job, String name, Kind kind) {
-        this.job = job;
+    private Placing(Design design, String name, Kind kind) {
+        this.design = design;
         this.name = name;
         this.kind = kind;
     }
 
     /** Cuts a wire and leads it through the part. */
-    public static Attempt into(Job job, WireId wire, String name, Kind kind) {
-        return new Placing(job, name, kind).into(job.wire(wire));
+    public static Attempt into(Design design, WireId wire, String name, Kind kind) {
+        return new Placing(design, name, kind).into(design.wire(wire));
     }
 
     /** Adds the part with a wire from a terminal to its feed, and its return to earth. */
-    public static Attempt onto(Job job, CircuitId circuit, Terminal at, String name, Kind kind) {
-        return new Placing(job, name, kind).onto(circuit, at);
+    public static Attempt onto(
+            Design design, CircuitId circuit, Terminal at, String name, Kind kind) {
+        return new Placing(design, name, kind).onto(circuit, at);
     }
 
     /** Adds the part with nothing joined to it. */
-    public static Edit loose(Job job, String name, Kind kind) {
-        var fresh = new Placing(job, name, kind).fresh();
-        return new Edit.AddPart(NewNames.part(job, letter(kind), Zone.CABIN, fresh).withName(name));
+    public static Edit loose(Design design, String name, Kind kind) {
+        var fresh = new Placing(design, name, kind).fresh();
+        return new PartEdit.AddPart(
+                NewNames.part(design, letter(kind), Zone.CABIN, fresh).withName(name));
     }
 
     /** Puts the part where another is; every wire stays on its pin. */
-    public static Attempt instead(Job job, PartId part, Kind kind) {
+    public static Attempt instead(Design design, PartId part, Kind kind) {
         boolean kept =
-                job.wires().stream()
+                design.wires().stream()
                         .flatMap(wire -> wire.terminals().stream())
                         .filter(end -> end.part().equals(part))
                         .allMatch(end -> kind.pins().contains(end.pin()));
-        boolean hangs = job.part(part).mount().isPresent() && kind.casePin().isEmpty();
+        boolean hangs = design.part(part).mount().isPresent() && kind.casePin().isEmpty();
         boolean holds =
-                job.part(part).kind() instanceof JoinKind.EarthPoint
+                design.part(part).kind() instanceof JoinKind.EarthPoint
                         && !(kind instanceof JoinKind.EarthPoint);
         if (!kept || hangs || holds) {
             return new Refused(Refusal.OTHER_PINS);
         }
-        return kind.equals(job.part(part).kind())
+        return kind.equals(design.part(part).kind())
                 ? new Refused(Refusal.NOTHING_TO_DO)
-                : new Possible(new Edit.Refit(part, kind));
+                : new Possible(new PartEdit.Refit(part, kind));
     }
 
     private Attempt into(Wire wire) {
         if (kind instanceof ControlKind.Relay) {
-            return RelayInsertion.into(job, wire)
+            return RelayInsertion.into(design, wire)
                     .<Attempt>map(Possible::new)
                     .orElse(new Refused(Refusal.NO_EARTH_POINT));
         }
@@ -87,22 +92,23 @@ public final class Placing {
         if (way.isEmpty()) {
             return new Refused(Refusal.NO_WAY_THROUGH);
         }
-        var part = NewNames.part(job, letter(kind), wire.zone(), fresh()).withName(name);
+        var part = NewNames.part(design, letter(kind), wire.zone(), fresh()).withName(name);
         var lead =
                 wire.like(
-                                NewNames.wire(job),
-                                NewNames.number(job, wire.circuit()),
+                                NewNames.wire(design),
+                                NewNames.number(design, wire.circuit()),
                                 wire.from(),
                                 end(part, way.get().in()))
                         .withLength(new RunLength.Assumed(PIECE));
-        var insert = new Edit.InsertPart(wire.id(), part, way.get().in(), way.get().out(), lead);
+        var insert =
+                new PartEdit.InsertPart(wire.id(), part, way.get().in(), way.get().out(), lead);
         return new Possible(earthed(part, insert, wire.circuit(), lead));
     }
 
     /** The edit, and the return of what has one: a diode has none, an electronic flasher does. */
     private Edit earthed(Part part, Edit edit, CircuitId circuit, Wire like) {
-        var back = returns(part, circuit, like, edit.apply(job));
-        return back.isEmpty() ? edit : new Edit.Together(Deed.ADD_PART, with(edit, back));
+        var back = returns(part, circuit, like, edit.apply(design));
+        return back.isEmpty() ? edit : new CompositeEdit(Deed.ADD_PART, with(edit, back));
     }
 
     private Attempt onto(CircuitId circuit, Terminal at) {
@@ -110,31 +116,31 @@ public final class Placing {
         if (pin.isEmpty()) {
             return new Refused(Refusal.NO_WAY_THROUGH);
         }
-        var zone = job.part(at.part()).zone();
-        var part = NewNames.part(job, letter(kind), zone, fresh()).withName(name);
-        var add = new Edit.AddPart(part);
-        var with = add.apply(job);
+        var zone = design.part(at.part()).zone();
+        var part = NewNames.part(design, letter(kind), zone, fresh()).withName(name);
+        var add = new PartEdit.AddPart(part);
+        var with = add.apply(design);
         var wire = Connection.between(with, circuit, at, part.terminal(pin.get()));
-        var join = new Edit.AddWire(wire);
+        var join = new WireEdit.AddWire(wire);
         var edits = new ArrayList<Edit>(List.of(add, join));
         edits.addAll(returns(part, circuit, wire, join.apply(with)));
-        return new Possible(new Edit.Together(Deed.ADD_PART, edits));
+        return new Possible(new CompositeEdit(Deed.ADD_PART, edits));
     }
 
     /** What takes a part's return to earth: its case, or a wire. */
-    private List<Edit> returns(Part part, CircuitId circuit, Wire like, Job with) {
+    private List<Edit> returns(Part part, CircuitId circuit, Wire like, Design with) {
         var pin = part.kind().pins().contains("31") ? Optional.of("31") : coilReturn(part.kind());
-        var earth = Earths.nearest(job, part.zone());
+        var earth = Earths.nearest(design, part.zone());
         if (pin.isEmpty() || earth.isEmpty()) {
             return List.of();
         }
         if (part.kind().casePin().equals(pin)) {
-            return List.of(new Edit.Mount(part.id(), earth.get().id()));
+            return List.of(new PartEdit.Mount(part.id(), earth.get().id()));
         }
         var wire =
                 Connection.between(
                         with, circuit, part.terminal(pin.get()), earth.get().terminal("E"));
-        return List.of(new Edit.AddWire(wire.withLength(like.length())));
+        return List.of(new WireEdit.AddWire(wire.withLength(like.length())));
     }
 
     private static Optional<String> coilReturn(Kind kind) {
@@ -153,7 +159,7 @@ public final class Placing {
 
     /** The kind, a switch with a control that no other has. */
     private Kind fresh() {
-        return kind instanceof ControlKind.Switch hand ? NewNames.control(job, hand) : kind;
+        return kind instanceof ControlKind.Switch hand ? NewNames.control(design, hand) : kind;
     }
 
     /** The two pins a wire can be led through. */

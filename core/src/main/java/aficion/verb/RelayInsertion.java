@@ -3,8 +3,10 @@ package aficion.verb;
 import aficion.catalogue.Colour;
 import aficion.catalogue.Conductors;
 import aficion.job.ControlKind;
+import aficion.job.Cut;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
+import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
@@ -13,6 +15,7 @@ import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
@@ -29,18 +32,18 @@ public final class RelayInsertion {
     /** A plain make relay: 85 Ω a 12 V coil, pulls in at 65 %, lets go at 20 %, 30 A (typical). */
     private static final double COIL_OHMS_AT_12 = 85;
 
-    private final Job job;
+    private final Design design;
     private final Wire load;
     private final Part relay;
     private int added;
 
-    private RelayInsertion(Job job, Wire load) {
-        this.job = job;
+    private RelayInsertion(Design design, Wire load) {
+        this.design = design;
         this.load = load;
-        double system = job.vehicle().system().value();
+        double system = design.vehicle().system().value();
         this.relay =
                 NewNames.part(
-                        job,
+                        design,
                         "K",
                         load.zone(),
                         new ControlKind.Relay(
@@ -52,33 +55,33 @@ public final class RelayInsertion {
                                 Optional.empty()));
     }
 
-    /** The edit; empty when the job has no earth point to return to. */
-    public static Optional<Edit> of(Job job, Wire load, Wire feed) {
-        return new RelayInsertion(job, load).edit(feed);
+    /** The edit; empty when the design has no earth point to return to. */
+    public static Optional<Edit> of(Design design, Wire load, Wire feed) {
+        return new RelayInsertion(design, load).edit(feed);
     }
 
     /**
      * The same into any wire: behind a switch the contact takes its feed where the switch does,
      * else where the wire does.
      */
-    public static Optional<Edit> into(Job job, Wire load) {
+    public static Optional<Edit> into(Design design, Wire load) {
         var from = load.from().terminal();
         var feed =
-                job.part(from.part()).kind() instanceof ControlKind.Switch hand
+                design.part(from.part()).kind() instanceof ControlKind.Switch hand
                         ? hand.passes().stream()
                                 .flatMap(pass -> pass.across(from.pin()).stream())
-                                .flatMap(
-                                        pin -> job.wiresAt(new Terminal(from.part(), pin)).stream())
+                                .flatMap(pin ->
+                                        design.wiresAt(new Terminal(from.part(), pin)).stream())
                                 .filter(wire -> wire.to().terminal().part().equals(from.part()))
                                 .findFirst()
                         : Optional.<Wire>empty();
-        return of(job, load, feed.orElse(load));
+        return of(design, load, feed.orElse(load));
     }
 
     private Optional<Edit> edit(Wire feed) {
-        return Earths.nearest(job, load.zone())
+        return Earths.nearest(design, load.zone())
                 .map(earth ->
-                        new Edit.InsertRelay(
+                        new PartEdit.InsertRelay(
                                 load.id(),
                                 relay,
                                 List.of(
@@ -111,7 +114,7 @@ public final class RelayInsertion {
                 Conductors.of(load.size().standard()).stream()
                         .filter(conductor ->
                                 conductor.copper().value()
-                                        >= job.rules().leastSection().value() * 0.999)
+                                        >= design.rules().leastSection().value() * 0.999)
                         .findFirst()
                         .orElseThrow()
                         .size();
@@ -121,17 +124,13 @@ public final class RelayInsertion {
     private Wire lead(Terminal from, String pin, WireColour colour, Metres length, Wire like) {
         var wire =
                 new Wire(
-                        NewNames.wire(job, added),
-                        NewNames.number(job, load.circuit(), added),
+                        NewNames.wire(design, added),
+                        NewNames.number(design, load.circuit(), added),
                         load.circuit(),
                         new End(from, Termination.BLADE_6_3),
                         new End(relay.terminal(pin), Termination.BLADE_6_3),
-                        colour,
-                        like.size(),
-                        load.insulation(),
-                        new RunLength.Assumed(length),
-                        load.zone(),
-                        Optional.empty());
+                        new Cut(like.size(), load.insulation(), colour),
+                        new Laid.Stated(new RunLength.Assumed(length), load.zone()));
         added++;
         return wire;
     }

@@ -2,12 +2,14 @@ package aficion.verb;
 
 import aficion.identify.Purposes;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Pinned.Trait;
 import aficion.job.Terminal;
 import aficion.job.Wire;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
-import aficion.job.edit.Edit.Deed;
+import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import aficion.size.HouseSize;
 import aficion.verb.Attempt.Possible;
@@ -23,35 +25,35 @@ public final class Tidying {
     private Tidying() {}
 
     /** Numbers the wires of a circuit along the path, from the source on. */
-    public static Attempt renumber(Job job, CircuitId circuit) {
-        int prefix = job.circuit(circuit).number();
+    public static Attempt renumber(Design design, CircuitId circuit) {
+        int prefix = design.circuit(circuit).number();
         var edits = new ArrayList<Edit>();
         int next = 1;
-        for (var wire : alongThePath(job.wiresOf(circuit))) {
+        for (var wire : alongThePath(design.wiresOf(circuit))) {
             var number = "%d.%02d".formatted(prefix, next++);
             if (!wire.number().equals(number)) {
-                edits.add(new Edit.Renumber(wire.id(), number));
+                edits.add(new WireEdit.Renumber(wire.id(), number));
             }
         }
         return together(Deed.RENUMBER, edits);
     }
 
     /** Paints the wires of a circuit by the scheme of the house, those left to the program. */
-    public static Attempt recolour(Job job, CircuitId circuit) {
-        var colouring = job.rules().colours();
+    public static Attempt recolour(Design design, CircuitId circuit) {
+        var colouring = design.rules().colours();
         if (colouring.isEmpty()) {
             return new Refused(Refusal.NO_SCHEME);
         }
-        var purposes = Purposes.of(job);
+        var purposes = Purposes.of(design);
         var edits = new ArrayList<Edit>();
-        for (var wire : job.wiresOf(circuit)) {
+        for (var wire : design.wiresOf(circuit)) {
             var purpose = purposes.get(wire.id());
             if (purpose != null && !wire.holds(Trait.COLOUR)) {
                 colouring
                         .get()
                         .colour(purpose)
                         .filter(colour -> !colour.equals(wire.colour()))
-                        .ifPresent(colour -> edits.add(new Edit.Recolour(wire.id(), colour)));
+                        .ifPresent(colour -> edits.add(new WireEdit.Recolour(wire.id(), colour)));
             }
         }
         return together(Deed.RECOLOUR, edits);
@@ -60,12 +62,13 @@ public final class Tidying {
     /** Gives the wires of a circuit the size the house gives them, those left to the program. */
     public static Attempt resize(Assessment assessment, CircuitId circuit) {
         var edits = new ArrayList<Edit>();
-        for (var wire : assessment.job().wiresOf(circuit)) {
+        for (var wire : assessment.design().wiresOf(circuit)) {
             var sizing = assessment.sizings().get(wire.id());
             if (sizing != null && !wire.holds(Trait.SIZE)) {
                 HouseSize.of(assessment, sizing)
                         .filter(wanted -> !wanted.size().equals(wire.size()))
-                        .ifPresent(wanted -> edits.add(new Edit.Resize(wire.id(), wanted.size())));
+                        .ifPresent(
+                                wanted -> edits.add(new WireEdit.Resize(wire.id(), wanted.size())));
             }
         }
         return together(Deed.RESIZE, edits);
@@ -74,7 +77,7 @@ public final class Tidying {
     private static Attempt together(Deed deed, List<Edit> edits) {
         return edits.isEmpty()
                 ? new Refused(Refusal.NOTHING_TO_DO)
-                : new Possible(new Edit.Together(deed, edits));
+                : new Possible(new CompositeEdit(deed, edits));
     }
 
     /** Depth-first along the feed, beginning with what no other wire of the circuit feeds. */

@@ -1,14 +1,15 @@
 package aficion.verb;
 
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
-import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Ohms;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
@@ -30,35 +31,35 @@ public final class Trials {
 
     /** A wire that is broken. */
     public static Attempt broken(WireId wire) {
-        return new Possible(new Edit.RemoveWire(wire));
+        return new Possible(new WireEdit.RemoveWire(wire));
     }
 
     /** A part that passes nothing any more; an earth point that has come off. */
-    public static Attempt broken(Job job, PartId part) {
+    public static Attempt broken(Design design, PartId part) {
         return new Possible(
-                job.part(part).kind() instanceof JoinKind.EarthPoint(var mass, _)
-                        ? new Edit.Refit(part, new JoinKind.EarthPoint(mass, LOST))
-                        : new Edit.RemovePart(part));
+                design.part(part).kind() instanceof JoinKind.EarthPoint(var mass, _)
+                        ? new PartEdit.Refit(part, new JoinKind.EarthPoint(mass, LOST))
+                        : new PartEdit.RemovePart(part));
     }
 
     /** A wire that lies bare against the body at its second end, where that is not earth itself. */
-    public static Attempt chafed(Job job, WireId wire) {
-        var found = job.wire(wire);
+    public static Attempt chafed(Design design, WireId wire) {
+        var found = design.wire(wire);
         var end = found.to().terminal();
-        boolean earthed = job.part(end.part()).kind() instanceof JoinKind.EarthPoint;
-        return chafed(job, found, earthed ? found.from().terminal() : end);
+        boolean earthed = design.part(end.part()).kind() instanceof JoinKind.EarthPoint;
+        return chafed(design, found, earthed ? found.from().terminal() : end);
     }
 
     /** A terminal that touches the body. */
-    public static Attempt chafed(Job job, Terminal at) {
-        return job.wiresAt(at).stream()
+    public static Attempt chafed(Design design, Terminal at) {
+        return design.wiresAt(at).stream()
                 .findFirst()
-                .map(wire -> chafed(job, wire, at))
+                .map(wire -> chafed(design, wire, at))
                 .orElse(new Refused(Refusal.NOTHING_TO_DO));
     }
 
-    private static Attempt chafed(Job job, Wire wire, Terminal at) {
-        var earth = Earths.nearest(job, wire.zone());
+    private static Attempt chafed(Design design, Wire wire, Terminal at) {
+        var earth = Earths.nearest(design, wire.zone());
         if (earth.isEmpty()) {
             return new Refused(Refusal.NO_EARTH_POINT);
         }
@@ -67,26 +68,27 @@ public final class Trials {
             return new Refused(Refusal.NOTHING_TO_DO);
         }
         return new Possible(
-                new Edit.AddWire(
+                new WireEdit.AddWire(
                         wire.like(
-                                NewNames.wire(job),
+                                NewNames.wire(design),
                                 wire.number(),
                                 new End(at, wire.to().termination()),
                                 new End(touch, wire.to().termination()))));
     }
 
     /** A wire whose first joint has gone bad. */
-    public static Attempt corroded(Job job, WireId wire) {
-        return Placing.into(job, wire, "bad joint", new JoinKind.Resistor(CORRODED));
+    public static Attempt corroded(Design design, WireId wire) {
+        return Placing.into(design, wire, "bad joint", new JoinKind.Resistor(CORRODED));
     }
 
     /** A terminal whose joint has gone bad, an earth point that is rusty. */
-    public static Attempt corroded(Job job, Terminal at) {
-        if (job.part(at.part()).kind() instanceof JoinKind.EarthPoint(var mass, _)) {
-            return new Possible(new Edit.Refit(at.part(), new JoinKind.EarthPoint(mass, CORRODED)));
+    public static Attempt corroded(Design design, Terminal at) {
+        if (design.part(at.part()).kind() instanceof JoinKind.EarthPoint(var mass, _)) {
+            return new Possible(
+                    new PartEdit.Refit(at.part(), new JoinKind.EarthPoint(mass, CORRODED)));
         }
-        Optional<Wire> wire = job.wiresAt(at).stream().findFirst();
-        return wire.map(found -> corroded(job, found.id()))
+        Optional<Wire> wire = design.wiresAt(at).stream().findFirst();
+        return wire.map(found -> corroded(design, found.id()))
                 .orElse(new Refused(Refusal.NOTHING_TO_DO));
     }
 }

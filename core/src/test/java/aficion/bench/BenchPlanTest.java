@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.netlist.Netlist;
 import aficion.quantity.Ohms;
 import aficion.quantity.Unit;
@@ -18,8 +18,8 @@ import org.junit.jupiter.api.Test;
 class BenchPlanTest {
     private static final CircuitId CIRCUIT = new CircuitId("1");
 
-    private final Job job =
-            JobBuilder.twelveVolts()
+    private final Design design =
+            DesignBuilder.twelveVolts()
                     .fuse("F1", 10)
                     .onOff("S1", "lights", 10)
                     .lamp("H1", 21)
@@ -27,7 +27,7 @@ class BenchPlanTest {
                     .wire("F1.2", "S1.1", "1mm2", 1)
                     .wire("S1.2", "H1.58", "1mm2", 2)
                     .build();
-    private final BenchPlan plan = BenchPlan.of(new Solver(Netlist.of(job)), CIRCUIT);
+    private final BenchPlan plan = BenchPlan.of(new Solver(Netlist.of(design)), CIRCUIT);
 
     @Test
     void theRunIsWorkedInTheOrderOfTheTrade() {
@@ -84,7 +84,7 @@ class BenchPlanTest {
     @Test
     void aCircuitWithoutWiresHasNothingToTest() {
         assertThat(
-                        BenchPlan.of(new Solver(Netlist.of(new JobBuilder(12).build())), CIRCUIT)
+                        BenchPlan.of(new Solver(Netlist.of(new DesignBuilder(12).build())), CIRCUIT)
                                 .steps())
                 .isEmpty();
     }

@@ -3,8 +3,8 @@ package aficion.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
@@ -19,8 +19,8 @@ import org.junit.jupiter.api.Test;
 class MeterTest {
     private static final Conditions ON = Conditions.REST.with("lights", "on");
 
-    private final Job job =
-            JobBuilder.twelveVolts()
+    private final Design design =
+            DesignBuilder.twelveVolts()
                     .fuse("F1", 10)
                     .onOff("S1", "lights", 10)
                     .lamp("H1", 21)
@@ -38,14 +38,14 @@ class MeterTest {
     }
 
     private double ohms(Conditions conditions, String red, String black) {
-        return Meter.ohms(job, conditions, at(red), at(black))
+        return Meter.ohms(design, conditions, at(red), at(black))
                 .map(Ohms::value)
                 .orElse(UserUnits.OVER_RANGE_OHMS);
     }
 
     @Test
     void voltsAreOfTheRedProbeAboveTheBlackOne() {
-        var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(ON)).point();
+        var point = ((Outcome.Solved) new Solver(Netlist.of(design)).solve(ON)).point();
 
         assertThat(Meter.volts(point, at("S1.2"), at("E1.E")).orElseThrow().value())
                 .isBetween(12.3, 12.7);
@@ -81,8 +81,8 @@ class MeterTest {
 
     @Test
     void aTestLampLightsWhereThereIsVoltageAndLoadsIt() {
-        var lit = Meter.lamp(job, ON, at("S1.2"), at("E1.E")).orElseThrow();
-        var dark = Meter.lamp(job, Conditions.REST, at("S1.2"), at("E1.E")).orElseThrow();
+        var lit = Meter.lamp(design, ON, at("S1.2"), at("E1.E")).orElseThrow();
+        var dark = Meter.lamp(design, Conditions.REST, at("S1.2"), at("E1.E")).orElseThrow();
 
         assertThat(lit.light().value()).isBetween(0.6, 1.0);
         // 5 W at 13.5 V is 0.37 A; it follows the volts to the power 0.55.

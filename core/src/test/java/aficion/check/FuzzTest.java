@@ -37,9 +37,9 @@ class FuzzTest {
                         () ->
                                 LongStream.range(0, MANY)
                                         .mapToObj(seed -> {
-                                            var job = AnyJob.of(seed);
-                                            return new Solver(Netlist.of(job))
-                                                    .solve(AnyJob.conditions(job, seed));
+                                            var design = AnyJob.of(seed);
+                                            return new Solver(Netlist.of(design))
+                                                    .solve(AnyJob.conditions(design, seed));
                                         })
                                         .toList());
 
@@ -59,8 +59,8 @@ class FuzzTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void everyJobIsSizedAndJudged(long seed) {
         for (long each = seed * 1000; each < seed * 1000 + MANY / 300; each++) {
-            var job = AnyJob.of(each);
-            assertThatCode(() -> Findings.of(Assessment.of(job)))
+            var design = AnyJob.of(each);
+            assertThatCode(() -> Findings.of(Assessment.of(design)))
                     .as("seed %d", each)
                     .doesNotThrowAnyException();
         }
@@ -70,10 +70,10 @@ class FuzzTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void everyJobIsSweptAndFollowed(long seed) {
         for (long each = seed * 1000; each < seed * 1000 + MANY / 300; each++) {
-            var job = AnyJob.of(each);
-            var netlist = Netlist.of(job);
-            var conditions = AnyJob.conditions(job, each);
-            var script = Script.of(AnyJob.conditions(job, each + 1), conditions, new Seconds(2));
+            var design = AnyJob.of(each);
+            var netlist = Netlist.of(design);
+            var conditions = AnyJob.conditions(design, each);
+            var script = Script.of(AnyJob.conditions(design, each + 1), conditions, new Seconds(2));
             assertThatCode(
                             () -> {
                                 Sweep.of(netlist, List.of(conditions), _ -> true);

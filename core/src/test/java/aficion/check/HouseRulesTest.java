@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.FuseType;
 import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.GuardKind;
 import aficion.job.HouseRules;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.School;
@@ -32,28 +32,28 @@ class HouseRulesTest {
     private static final SourceKind.Alternator ALTERNATOR =
             new SourceKind.Alternator(new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.2));
 
-    private static JobBuilder house(School school) {
-        return JobBuilder.twelveVolts().rules(HouseRules.USUAL.withSchool(school));
+    private static DesignBuilder house(School school) {
+        return DesignBuilder.twelveVolts().rules(HouseRules.USUAL.withSchool(school));
     }
 
-    private static <F extends Finding> List<F> found(Job job, Class<F> kind) {
-        return Findings.of(Assessment.of(job)).stream()
+    private static <F extends Finding> List<F> found(Design design, Class<F> kind) {
+        return Findings.of(Assessment.of(design)).stream()
                 .filter(kind::isInstance)
                 .map(kind::cast)
                 .toList();
     }
 
     /** The job with the only finding of a kind mended, which ends it. */
-    private static <F extends Finding> Job mended(Job job, Class<F> kind) {
-        var findings = found(job, kind);
+    private static <F extends Finding> Design mended(Design design, Class<F> kind) {
+        var findings = found(design, kind);
         assertThat(findings).hasSize(1);
-        var mended = findings.getFirst().remedies().getFirst().apply(job);
+        var mended = findings.getFirst().remedies().getFirst().apply(design);
         assertThat(found(mended, kind)).isEmpty();
         return mended;
     }
 
-    private static void fan(JobBuilder job) {
-        job.fuse("F1", 15)
+    private static void fan(DesignBuilder design) {
+        design.fuse("F1", 15)
                 .part("M1", FAN)
                 .wire("B1.+", "F1.1", "2.5mm2", 0.15)
                 .stated(Unguarded.WITHIN_REACH)
@@ -63,9 +63,10 @@ class HouseRulesTest {
 
     @Test
     void aFanKeepsGoingBehindABreakerThatClosesAgain() {
-        var job = house(School.SELF_RESETTING);
-        fan(job);
-        var kind = mended(job.build(), Finding.FuseNotBreaker.class).part(new PartId("F1")).kind();
+        var design = house(School.SELF_RESETTING);
+        fan(design);
+        var kind =
+                mended(design.build(), Finding.FuseNotBreaker.class).part(new PartId("F1")).kind();
         assertThat(kind).isEqualTo(new GuardKind.Fuse(FuseType.BREAKER_SELF, new Amps(15)));
 
         var usual = house(School.FUSES);
@@ -80,7 +81,7 @@ class HouseRulesTest {
                 List.of(
                         new GuardKind.Way("1", FuseType.BLADE, new Amps(15)),
                         new GuardKind.Way("2", FuseType.BLADE, new Amps(10)));
-        var job =
+        var design =
                 house(School.SELF_RESETTING)
                         .part("F1", new GuardKind.FuseBox(ways))
                         .part("M1", FAN)
@@ -92,16 +93,21 @@ class HouseRulesTest {
                         .wire("F1.2b", "H1.58", "1mm2", 1)
                         .wire("H1.31", "E1.E", "1mm2", 1)
                         .build();
-        assertThat(mended(job, Finding.FuseNotBreaker.class).part(new PartId("F1")).kind().seats())
+        assertThat(
+                        mended(design, Finding.FuseNotBreaker.class)
+                                .part(new PartId("F1"))
+                                .kind()
+                                .seats())
                 .extracting(seat -> seat.type())
                 .containsExactly(FuseType.BREAKER_SELF, FuseType.BLADE);
     }
 
     @Test
     void aBreakerByHandIsolatesTheVehicle() {
-        var job = house(School.MANUAL_BREAKER);
-        fan(job);
-        var kind = mended(job.build(), Finding.FuseNotBreaker.class).part(new PartId("F1")).kind();
+        var design = house(School.MANUAL_BREAKER);
+        fan(design);
+        var kind =
+                mended(design.build(), Finding.FuseNotBreaker.class).part(new PartId("F1")).kind();
         assertThat(kind).isEqualTo(new GuardKind.Fuse(FuseType.BREAKER_MANUAL, new Amps(15)));
     }
 
@@ -112,25 +118,25 @@ class HouseRulesTest {
         fan(without);
         assertThat(found(without.build(), Finding.FeedFromOtherPost.class)).isEmpty();
 
-        var job = house(School.FROM_ALTERNATOR);
-        fan(job);
-        job.mounted("G1", "E1", ALTERNATOR)
+        var design = house(School.FROM_ALTERNATOR);
+        fan(design);
+        design.mounted("G1", "E1", ALTERNATOR)
                 .fuse("F2", 60)
                 .wire("G1.B+", "F2.1", "10mm2", 0.5)
                 .wire("F2.2", "B1.+", "10mm2", 0.15);
-        var moved = mended(job.build(), Finding.FeedFromOtherPost.class);
+        var moved = mended(design.build(), Finding.FeedFromOtherPost.class);
         assertThat(moved.wires().get(1).from().terminal())
                 .isEqualTo(new Terminal(new PartId("G1"), "B+"));
     }
 
     @Test
     void theStarterPostFeedsTheRestWhereTheHouseHasItSo() {
-        var job = house(School.FROM_SOLENOID);
-        fan(job);
-        job.mounted("M2", "E1", new LoadKind.Starter(new Ohms(0.04), new Ohms(0.8)))
+        var design = house(School.FROM_SOLENOID);
+        fan(design);
+        design.mounted("M2", "E1", new LoadKind.Starter(new Ohms(0.04), new Ohms(0.8)))
                 .wire("B1.+", "M2.30", "25mm2", 0.8)
                 .stated(Unguarded.STARTER_FEED);
-        var moved = mended(job.build(), Finding.FeedFromOtherPost.class);
+        var moved = mended(design.build(), Finding.FeedFromOtherPost.class);
         assertThat(moved.wires().get(1).from().terminal())
                 .isEqualTo(new Terminal(new PartId("M2"), "30"));
     }
@@ -138,7 +144,7 @@ class HouseRulesTest {
     @Test
     void aCaseOnTheBodyGetsAWireToReturnBy() {
         var lamp = new LoadKind.Lamp(new Volts(13.2), List.of(filament()));
-        var job =
+        var design =
                 house(School.WIRE_RETURN)
                         .fuse("F1", 5)
                         .mounted("H1", "E1", lamp)
@@ -146,7 +152,7 @@ class HouseRulesTest {
                         .stated(Unguarded.WITHIN_REACH)
                         .wire("F1.2", "H1.58", "1mm2", 1)
                         .build();
-        var with = mended(job, Finding.ReturnsByBody.class);
+        var with = mended(design, Finding.ReturnsByBody.class);
         assertThat(with.part(new PartId("H1")).mount()).isEmpty();
         assertThat(with.wires().getLast().terminals())
                 .extracting(Terminal::toString)
@@ -160,8 +166,8 @@ class HouseRulesTest {
 
     @Test
     void anAlternatorThatALampWakesIsNamedWhereTheHouseHasOneWire() {
-        var job = house(School.ONE_WIRE).mounted("G1", "E1", ALTERNATOR).build();
-        assertThat(found(job, Finding.WakesOtherwise.class)).hasSize(1);
+        var design = house(School.ONE_WIRE).mounted("G1", "E1", ALTERNATOR).build();
+        assertThat(found(design, Finding.WakesOtherwise.class)).hasSize(1);
         var usual = house(School.LAMP_WAKES).mounted("G1", "E1", ALTERNATOR).build();
         assertThat(found(usual, Finding.WakesOtherwise.class)).isEmpty();
     }

@@ -7,8 +7,8 @@ import aficion.catalogue.Zone;
 import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
@@ -16,7 +16,7 @@ import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Unguarded;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
@@ -38,31 +38,31 @@ class RulesTest {
     private static final Volts TWELVE = new Volts(12);
     private static final LoadKind.Motor FAN = new LoadKind.Motor(new Amps(6), TWELVE);
 
-    private static <F extends Finding> List<F> found(Job job, Class<F> kind) {
-        return Findings.of(Assessment.of(job)).stream()
+    private static <F extends Finding> List<F> found(Design design, Class<F> kind) {
+        return Findings.of(Assessment.of(design)).stream()
                 .filter(kind::isInstance)
                 .map(kind::cast)
                 .toList();
     }
 
-    private static <F extends Finding> F only(JobBuilder job, Class<F> kind) {
-        var findings = found(job.build(), kind);
+    private static <F extends Finding> F only(DesignBuilder design, Class<F> kind) {
+        var findings = found(design.build(), kind);
         assertThat(findings).hasSize(1);
         return findings.getFirst();
     }
 
-    private static void none(JobBuilder job, Class<? extends Finding> kind) {
-        assertThat(found(job.build(), kind)).isEmpty();
+    private static void none(DesignBuilder design, Class<? extends Finding> kind) {
+        assertThat(found(design.build(), kind)).isEmpty();
     }
 
-    private static void mends(JobBuilder job, Finding finding) {
-        var mended = finding.remedies().getFirst().apply(job.build());
+    private static void mends(DesignBuilder design, Finding finding) {
+        var mended = finding.remedies().getFirst().apply(design.build());
         assertThat(found(mended, finding.getClass())).isEmpty();
     }
 
     /** Battery, a fuse within reach, a switch; what is fed hangs on S1.2. */
-    private static JobBuilder fed() {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder fed() {
+        return DesignBuilder.twelveVolts()
                 .fuse("F1", 15)
                 .onOff("S1", "on", 20)
                 .wire("B1.+", "F1.1", "2.5mm2", 0.15)
@@ -70,7 +70,7 @@ class RulesTest {
                 .wire("F1.2", "S1.1", "2.5mm2", 1);
     }
 
-    private static JobBuilder fed(Kind kind, String live, String back) {
+    private static DesignBuilder fed(Kind kind, String live, String back) {
         return fed().part("X1", kind)
                 .wire("S1.2", "X1." + live, "2.5mm2", 1)
                 .wire("X1." + back, "E1.E", "2.5mm2", 1);
@@ -109,8 +109,8 @@ class RulesTest {
         none(fed(coil, "15", "1"), Finding.CoilReversed.class);
     }
 
-    private static JobBuilder metered(String battery, String loads) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder metered(String battery, String loads) {
+        return DesignBuilder.twelveVolts()
                 .part("P1", new LoadKind.Ammeter(new Amps(30)))
                 .load("X1", 8)
                 .wire("B1.+", "P1." + battery, "4mm2", 0.2)
@@ -160,7 +160,7 @@ class RulesTest {
     void whatIsSwitchedInItsEarth() {
         var horn = new LoadKind.Load(new aficion.job.Demand.InAmps(new Amps(5)), TWELVE);
         var behind =
-                JobBuilder.twelveVolts()
+                DesignBuilder.twelveVolts()
                         .fuse("F1", 15)
                         .part("X1", horn)
                         .push("S1", "horn", 10)
@@ -181,7 +181,7 @@ class RulesTest {
         none(fed(FAN, "+", "31"), Finding.DrawsAtRest.class);
     }
 
-    private static JobBuilder ignition() {
+    private static DesignBuilder ignition() {
         var key =
                 new ControlKind.Switch(
                         Action.KEY,
@@ -198,7 +198,7 @@ class RulesTest {
                                         true,
                                         List.of(new Contact("30", "15"), new Contact("30", "50")))),
                         new Amps(30));
-        return JobBuilder.twelveVolts()
+        return DesignBuilder.twelveVolts()
                 .part("S1", key)
                 .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.06), new Ohms(1)))
                 .part("T1", new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.007)))
@@ -222,7 +222,7 @@ class RulesTest {
     void anEngineThatRunsOnThroughItsChargeLamp() {
         var alternator =
                 new SourceKind.Alternator(new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2));
-        var job =
+        var design =
                 ignition()
                         .wire("S1.15", "T1.15", "1.5mm2", 1)
                         .mounted("G1", "E1", alternator)
@@ -234,14 +234,14 @@ class RulesTest {
                         .wire("B1.+", "R1.1", "1mm2", 1)
                         .wire("R1.2", "G1.D+", "1mm2", 1);
 
-        assertThat(only(job, Finding.KeepsRunning.class).severity()).isEqualTo(Severity.DANGER);
+        assertThat(only(design, Finding.KeepsRunning.class).severity()).isEqualTo(Severity.DANGER);
         none(ignition().wire("S1.15", "T1.15", "1.5mm2", 1), Finding.KeepsRunning.class);
     }
 
     @Test
     void aDynamoWithoutItsFieldLeadNeverCharges() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted(
                                 "G1",
                                 "E1",
@@ -257,11 +257,11 @@ class RulesTest {
                         .wire("G1.D", "N1.D", "4mm2", 1)
                         .wire("N1.A", "B1.+", "4mm2", 1);
 
-        only(job, Finding.NeverCharges.class);
-        none(job.wire("G1.F", "N1.F", "1.5mm2", 1), Finding.NeverCharges.class);
+        only(design, Finding.NeverCharges.class);
+        none(design.wire("G1.F", "N1.F", "1.5mm2", 1), Finding.NeverCharges.class);
     }
 
-    private static JobBuilder fans(boolean both) {
+    private static DesignBuilder fans(boolean both) {
         var motor =
                 new LoadKind.TwoSpeedMotor(
                         new Amps(5), new Amps(9), TWELVE, Optional.empty(), true);
@@ -282,7 +282,7 @@ class RulesTest {
                                                         new Contact("1", "3"))
                                                 : List.of(new Contact("1", "3")))),
                         new Amps(20));
-        return JobBuilder.twelveVolts()
+        return DesignBuilder.twelveVolts()
                 .part("S1", hand)
                 .mounted("X1", "E1", motor)
                 .wire("B1.+", "S1.1", "2.5mm2", 1)
@@ -312,7 +312,7 @@ class RulesTest {
         assertThat(only(two, Finding.TwoMotorsOneRelay.class).motors()).isEqualTo(2);
     }
 
-    private static JobBuilder gauge(String wanted, String made) {
+    private static DesignBuilder gauge(String wanted, String made) {
         return fed().part(
                         "P1",
                         new LoadKind.Gauge(
@@ -339,9 +339,9 @@ class RulesTest {
         none(gauge("240-33", "240-33"), Finding.FamiliesDiffer.class);
     }
 
-    private static JobBuilder flasher(ControlKind.Flasher.Form form, double watts) {
+    private static DesignBuilder flasher(ControlKind.Flasher.Form form, double watts) {
         var unit = new ControlKind.Flasher(form, new Watts(42), new Volts(12.8), 85);
-        var job =
+        var design =
                 fed().part("U1", unit)
                         .lamp("H1", 21)
                         .lamp("H2", watts)
@@ -349,8 +349,8 @@ class RulesTest {
                         .wire("U1.49a", "H1.58", "1mm2", 1)
                         .wire("U1.49a", "H2.58", "1mm2", 1);
         return form == ControlKind.Flasher.Form.THERMAL
-                ? job
-                : job.wire("U1.31", "E1.E", "1mm2", 1);
+                ? design
+                : design.wire("U1.31", "E1.E", "1mm2", 1);
     }
 
     @Test
@@ -366,8 +366,8 @@ class RulesTest {
         none(flasher(ControlKind.Flasher.Form.ELECTRONIC, 5), Finding.FlasherLoad.class);
     }
 
-    private static JobBuilder source(double rated) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder source(double rated) {
+        return DesignBuilder.twelveVolts()
                 .mounted(
                         "G1",
                         "E1",
@@ -425,8 +425,8 @@ class RulesTest {
         none(gauge("240-33", "240-33"), Finding.EarthShared.class);
     }
 
-    private static JobBuilder guards(double main) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder guards(double main) {
+        return DesignBuilder.twelveVolts()
                 .fuse("F1", main)
                 .fuse("F2", 15)
                 .load("X1", 8)
@@ -446,7 +446,7 @@ class RulesTest {
     @Test
     void aGuardFarFromItsSource() {
         var far =
-                JobBuilder.twelveVolts()
+                DesignBuilder.twelveVolts()
                         .fuse("F1", 15)
                         .load("X1", 8)
                         .wire("B1.+", "F1.1", "2.5mm2", 0.9)
@@ -470,7 +470,7 @@ class RulesTest {
         none(fed().lamp("H1", 21).wire("S1.2", "H1.58", "2.5mm2", 1), Finding.LampDim.class);
     }
 
-    private static JobBuilder magneto(boolean closedAtRest) {
+    private static DesignBuilder magneto(boolean closedAtRest) {
         var hand =
                 new ControlKind.Switch(
                         Action.KEY,
@@ -484,7 +484,7 @@ class RulesTest {
                                         new Position("off", false, List.of()),
                                         new Position("run", false, List.of(new Contact("1", "2")))),
                         new Amps(5));
-        return JobBuilder.twelveVolts()
+        return DesignBuilder.twelveVolts()
                 .part("S1", hand)
                 .mounted("T1", "E1", new LoadKind.Magneto(new Ohms(0.8)));
     }
@@ -504,15 +504,15 @@ class RulesTest {
         only(fed, Finding.MagnetoFed.class);
     }
 
-    private static JobBuilder bundled(int wires, boolean together) {
-        var job = JobBuilder.twelveVolts().zone(Zone.ENGINE_BAY);
+    private static DesignBuilder bundled(int wires, boolean together) {
+        var design = DesignBuilder.twelveVolts().zone(Zone.ENGINE_BAY);
         for (int i = 0; i < wires; i++) {
-            job.load("X" + i, 7).wire("B1.+", "X" + i + ".+", "1mm2", 1);
+            design.load("X" + i, 7).wire("B1.+", "X" + i + ".+", "1mm2", 1);
             if (together) {
-                job.inBundle("wing");
+                design.inBundle("wing");
             }
         }
-        return job;
+        return design;
     }
 
     /** Ten wires of 1 mm² with 7 A each: cool enough alone at 75 °C, not in one bundle. */
@@ -531,17 +531,17 @@ class RulesTest {
     /** A 6.3 mm blade carries 25 A (typical). */
     @Test
     void aBladeThatCarriesTooMuch() {
-        var job = JobBuilder.twelveVolts().load("X1", 30).wire("B1.+", "X1.+", "6mm2", 1);
+        var design = DesignBuilder.twelveVolts().load("X1", 30).wire("B1.+", "X1.+", "6mm2", 1);
 
-        assertThat(found(job.build(), Finding.TerminalOverloaded.class))
+        assertThat(found(design.build(), Finding.TerminalOverloaded.class))
                 .anyMatch(each -> each.terminal().toString().equals("X1.+"))
                 .allSatisfy(each -> {
-                    var mended = each.remedies().getFirst().apply(job.build());
+                    var mended = each.remedies().getFirst().apply(design.build());
                     assertThat(found(mended, Finding.TerminalOverloaded.class))
                             .noneMatch(left -> left.terminal().equals(each.terminal()));
                 });
         none(
-                JobBuilder.twelveVolts().load("X1", 20).wire("B1.+", "X1.+", "6mm2", 1),
+                DesignBuilder.twelveVolts().load("X1", 20).wire("B1.+", "X1.+", "6mm2", 1),
                 Finding.TerminalOverloaded.class);
     }
 
@@ -552,8 +552,8 @@ class RulesTest {
         var motor =
                 new LoadKind.Motor(
                         new Amps(3.5), TWELVE, Optional.of(new Ratio(12)), Optional.empty());
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .fuse("F1", marking)
                         .onOff("S1", "on", 20)
                         .mounted("X1", "E1", motor)
@@ -562,7 +562,7 @@ class RulesTest {
                         .wire("F1.2", "S1.1", "2.5mm2", 1)
                         .wire("S1.2", "X1.+", "2.5mm2", 1);
 
-        assertThat(found(job.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
+        assertThat(found(design.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
     }
 
     /** PVC holds 60 V, cross-linked 600 V; a discharge box gives some 400 V to its coil. */
@@ -571,8 +571,8 @@ class RulesTest {
     void aCoverThatDoesNotHoldADischargeBox(
             Insulation cover, ControlKind.IgnitionBox.Form form, int findings) {
         var box = new ControlKind.IgnitionBox(form, 4, new Ratio(0.4), new Amps(0.5));
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .insulation(cover)
                         .part("T1", new LoadKind.IgnitionCoil(new Ohms(1.5), new Henries(0.004)))
                         .mounted("U1", "E1", box)
@@ -580,10 +580,11 @@ class RulesTest {
                         .wire("B1.+", "U1.15", "1mm2", 1)
                         .wire("T1.1", "U1.1", "1mm2", 0.5);
 
-        var found = found(job.build(), Finding.CoverTooWeak.class);
+        var found = found(design.build(), Finding.CoverTooWeak.class);
         assertThat(found).hasSize(findings);
         found.forEach(finding ->
                 assertThat(finding.remedies())
-                        .containsExactly(new Edit.Insulate(finding.wire(), Insulation.XLPE125)));
+                        .containsExactly(
+                                new WireEdit.Insulate(finding.wire(), Insulation.XLPE125)));
     }
 }

@@ -35,7 +35,7 @@ public final class AnyJob {
 
     private final Random random;
     private final double system;
-    private final JobBuilder builder;
+    private final DesignBuilder builder;
     private final List<String> pins = new ArrayList<>(List.of("B1.+", "B1.+", "E1.E", "E2.E"));
     private final List<Supplier<Kind>> kinds;
     private int number;
@@ -43,7 +43,7 @@ public final class AnyJob {
     private AnyJob(long seed) {
         random = new Random(seed * 31);
         system = pick(6.0, 12.0, 24.0);
-        builder = new JobBuilder(system);
+        builder = new DesignBuilder(system);
         kinds =
                 List.of(
                         this::battery,
@@ -138,15 +138,15 @@ public final class AnyJob {
     }
 
     /** A job for a seed: a battery, two earth points and up to 40 other parts. */
-    public static Job of(long seed) {
+    public static Design of(long seed) {
         return new AnyJob(seed).build();
     }
 
     /** Conditions for a job: any position of every control, any level, speed, charge and air. */
-    public static Conditions conditions(Job job, long seed) {
+    public static Conditions conditions(Design design, long seed) {
         var random = new Random(seed * 17);
         var conditions = Conditions.REST;
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             if (part.kind() instanceof ControlKind.Switch hand) {
                 var positions = hand.positions();
                 var position = positions.get(random.nextInt(positions.size()));
@@ -160,7 +160,7 @@ public final class AnyJob {
                 .withAir(new Celsius(random.nextInt(-20, 45)));
     }
 
-    private Job build() {
+    private Design build() {
         builder.battery(0.006).earth("E2").wire("B1.-", "E1.E", "25mm2", 0.3);
         int parts = 3 + random.nextInt(38);
         for (int i = 0; i < parts; i++) {
@@ -177,9 +177,9 @@ public final class AnyJob {
     }
 
     /** The same in any place, with any cover, colour, end and stud. */
-    private Job dressed(Job job) {
-        return job.withParts(job.parts().stream().map(this::dressed).toList())
-                .withWires(job.wires().stream().map(this::dressed).toList());
+    private Design dressed(Design design) {
+        return design.withParts(design.parts().stream().map(this::dressed).toList())
+                .withWires(design.wires().stream().map(this::dressed).toList());
     }
 
     private Part dressed(Part part) {
@@ -200,15 +200,17 @@ public final class AnyJob {
                 wire.circuit(),
                 dressed(wire.from()),
                 dressed(wire.to()),
-                new WireColour(any(Colour.values()), maybe(any(Colour.values()))),
-                wire.size(),
-                any(Insulation.values()),
-                wire.length(),
-                any(Zone.values()),
+                new Cut(
+                        wire.size(),
+                        any(Insulation.values()),
+                        new WireColour(any(Colour.values()), maybe(any(Colour.values())))),
+                new Laid.Stated(
+                        wire.length(),
+                        any(Zone.values()),
+                        maybe(any(List.of("one", "two"))),
+                        maybe(new Metres(random.nextDouble()))),
                 random.nextInt(8) == 0 ? Optional.of(any(Unguarded.values())) : wire.unguarded(),
-                maybe(any(List.of("one", "two"))),
-                wire.pinned(),
-                maybe(new Metres(random.nextDouble())));
+                wire.pinned());
     }
 
     private End dressed(End end) {

@@ -20,17 +20,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class JobTest {
-    private final Job job =
-            JobBuilder.twelveVolts().lamp("H1", 21).wire("B1.+", "H1.58", "1mm2", 2).build();
+    private final Design design =
+            DesignBuilder.twelveVolts().lamp("H1", 21).wire("B1.+", "H1.58", "1mm2", 2).build();
 
     @Test
     void aWireToAPartThatIsNotThereIsNamedWithItsPlace() {
-        var wires = new ArrayList<>(job.wires());
+        var wires = new ArrayList<>(design.wires());
         wires.add(
                 wires.getLast()
                         .withTo(new End(new Terminal(new PartId("H9"), "58"), Termination.BULLET)));
 
-        var invalid = catchThrowableOfType(InvalidJob.class, () -> job.withWires(wires));
+        var invalid = catchThrowableOfType(InvalidJob.class, () -> design.withWires(wires));
 
         assertThat(invalid.problems())
                 .extracting(JobProblem::list, JobProblem::index, JobProblem::field)
@@ -41,20 +41,20 @@ class JobTest {
     @Test
     void aWireToAPinThatThePartLacksSaysWhichPinsThereAre() {
         var wrong =
-                job.wires()
+                design.wires()
                         .getLast()
                         .withTo(new End(new Terminal(new PartId("H1"), "56"), Termination.BULLET));
 
-        assertThatThrownBy(() -> job.withWires(List.of(wrong)))
+        assertThatThrownBy(() -> design.withWires(List.of(wrong)))
                 .hasMessageContaining("H1.56")
                 .hasMessageContaining("58, 31");
     }
 
     @Test
     void everyProblemIsListedNotOnlyTheFirst() {
-        var twice = List.of(job.parts().getFirst(), job.parts().getFirst());
+        var twice = List.of(design.parts().getFirst(), design.parts().getFirst());
 
-        var invalid = catchThrowableOfType(InvalidJob.class, () -> job.withParts(twice));
+        var invalid = catchThrowableOfType(InvalidJob.class, () -> design.withParts(twice));
 
         assertThat(invalid.problems()).hasSizeGreaterThan(2);
         assertThat(invalid.problems().getFirst())
@@ -63,9 +63,9 @@ class JobTest {
 
     @Test
     void aPartIsMountedToAnEarthPointOnly() {
-        var lamp = job.part(new PartId("H1")).withMount(new PartId("B1"));
+        var lamp = design.part(new PartId("H1")).withMount(new PartId("B1"));
 
-        assertThatThrownBy(() -> job.withParts(List.of(job.part(new PartId("B1")), lamp)))
+        assertThatThrownBy(() -> design.withParts(List.of(design.part(new PartId("B1")), lamp)))
                 .hasMessageContaining("H1 is mounted to B1, which is no earth point");
     }
 
@@ -85,20 +85,20 @@ class JobTest {
 
     @Test
     void aCircuitKnowsItsWiresAndTheirParts() {
-        assertThat(job.wiresOf(new CircuitId("1"))).hasSize(2);
-        assertThat(job.partsOf(new CircuitId("1")))
+        assertThat(design.wiresOf(new CircuitId("1"))).hasSize(2);
+        assertThat(design.partsOf(new CircuitId("1")))
                 .extracting(part -> part.id().value())
                 .containsExactly("B1", "E1", "H1");
-        assertThat(job.wiresOf(new CircuitId("2"))).isEmpty();
+        assertThat(design.wiresOf(new CircuitId("2"))).isEmpty();
     }
 
     @Test
     void askingForWhatIsNotThereIsACallersMistake() {
-        assertThatThrownBy(() -> job.part(new PartId("X"))).hasMessageContaining("no part X");
-        assertThatThrownBy(() -> job.wire(new WireId("X"))).hasMessageContaining("no wire X");
-        assertThatThrownBy(() -> job.circuit(new CircuitId("X")))
+        assertThatThrownBy(() -> design.part(new PartId("X"))).hasMessageContaining("no part X");
+        assertThatThrownBy(() -> design.wire(new WireId("X"))).hasMessageContaining("no wire X");
+        assertThatThrownBy(() -> design.circuit(new CircuitId("X")))
                 .hasMessageContaining("no circuit X");
-        assertThatThrownBy(() -> job.part(new PartId("H1")).terminal("99"))
+        assertThatThrownBy(() -> design.part(new PartId("H1")).terminal("99"))
                 .hasMessageContaining("H1 has no terminal 99");
     }
 
@@ -175,7 +175,7 @@ class JobTest {
 
     @Test
     void aWireHasTwoDifferentEndsAndASizeThatIsSold() {
-        var wire = job.wires().getLast();
+        var wire = design.wires().getLast();
 
         assertThatThrownBy(() -> wire.withTo(wire.from()))
                 .hasMessageContaining("both ends on B1.+");
@@ -183,21 +183,21 @@ class JobTest {
 
     @Test
     void stagesAreKeptInTheirOrder() {
-        var circuit =
-                job.circuits()
-                        .getFirst()
-                        .withDone(Circuit.Stage.MADE, true)
-                        .withDone(Circuit.Stage.PLANNED, true);
+        var circuit = design.circuits().getFirst().id();
+        var work =
+                Work.NONE
+                        .with(circuit, Work.Stage.MADE, true)
+                        .with(circuit, Work.Stage.PLANNED, true);
 
-        assertThat(circuit.done()).containsExactly(Circuit.Stage.PLANNED, Circuit.Stage.MADE);
-        assertThat(circuit.withDone(Circuit.Stage.MADE, false).done())
-                .containsExactly(Circuit.Stage.PLANNED);
+        assertThat(work.done(circuit)).containsExactly(Work.Stage.PLANNED, Work.Stage.MADE);
+        assertThat(work.with(circuit, Work.Stage.MADE, false).done(circuit))
+                .containsExactly(Work.Stage.PLANNED);
     }
 
     @Test
     void listsGivenToAJobAreCopied() {
-        var wires = new ArrayList<>(job.wires());
-        var copied = job.withWires(wires);
+        var wires = new ArrayList<>(design.wires());
+        var copied = design.withWires(wires);
         wires.clear();
 
         assertThat(copied.wires()).hasSize(2);
@@ -206,9 +206,10 @@ class JobTest {
     /** A stud that no ring is sold for, and slack that is none, are refused as what they are. */
     @Test
     void studsAndSlackAreSensible() {
-        var job = JobBuilder.twelveVolts().load("X1", 2).wire("B1.+", "X1.+", "1mm2", 1).build();
-        var part = job.part(new PartId("X1"));
-        var wire = job.wires().getLast();
+        var design =
+                DesignBuilder.twelveVolts().load("X1", 2).wire("B1.+", "X1.+", "1mm2", 1).build();
+        var part = design.part(new PartId("X1"));
+        var wire = design.wires().getLast();
 
         assertThatThrownBy(() -> studded(part, "+", "m7"))
                 .hasMessageContaining("\"m7\" is none of");
@@ -224,6 +225,6 @@ class JobTest {
     }
 
     private static Wire spare(Wire wire, double metres) {
-        return (Wire) Figures.withComponent(wire, "slack", Optional.of(new Metres(metres)));
+        return wire.withLaid(wire.laid().sparing(Optional.of(new Metres(metres))));
     }
 }

@@ -2,7 +2,7 @@ package aficion.make;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.job.JobBuilder;
+import aficion.job.DesignBuilder;
 import aficion.size.Assessment;
 import aficion.size.Guard;
 import java.util.List;
@@ -20,15 +20,15 @@ class ScheduleRowTest {
 
     @Test
     void everyWireHasItsLineAndItsGuard() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .fuse("F1", 10)
                         .lamp("H1", 5)
                         .wire("B1.+", "F1.1", "1mm2", 1)
                         .wire("F1.2", "H1.58", "1mm2", 1)
                         .build();
 
-        var rows = ScheduleRow.of(Assessment.of(job));
+        var rows = ScheduleRow.of(Assessment.of(design));
 
         assertThat(rows).hasSize(3);
         assertThat(rows.getLast().guard()).isInstanceOf(Guard.Guarded.class);

@@ -8,8 +8,8 @@ import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.Position;
 import aficion.quantity.Amps;
@@ -22,11 +22,11 @@ import org.junit.jupiter.api.Test;
 class StatesTest {
     private static final CircuitId CIRCUIT = new CircuitId("1");
 
-    private static JobBuilder keyed() {
+    private static DesignBuilder keyed() {
         var off = new Position("off", false, List.of());
         var run = new Position("run", false, List.of(new Contact("30", "15")));
         var start = new Position("start", true, List.of(new Contact("30", "50")));
-        return JobBuilder.twelveVolts()
+        return DesignBuilder.twelveVolts()
                 .part(
                         "S1",
                         new ControlKind.Switch(
@@ -77,19 +77,20 @@ class StatesTest {
 
     @Test
     void aPositionThatSpringsBackIsHeld() {
-        var job = keyed().build();
+        var design = keyed().build();
 
-        assertThat(OperatingStates.isHeld(job, Conditions.REST.with("key", "start"))).isTrue();
-        assertThat(OperatingStates.isHeld(job, Conditions.REST.with("horn", "on"))).isTrue();
-        assertThat(OperatingStates.isHeld(job, Conditions.REST.with("key", "run"))).isFalse();
+        assertThat(OperatingStates.isHeld(design, Conditions.REST.with("key", "start"))).isTrue();
+        assertThat(OperatingStates.isHeld(design, Conditions.REST.with("horn", "on"))).isTrue();
+        assertThat(OperatingStates.isHeld(design, Conditions.REST.with("key", "run"))).isFalse();
     }
 
     @Test
     void aLastingStateMeetsEverySourceAHeldOneTheBatteryAlone() {
-        var job = keyed().build();
+        var design = keyed().build();
 
-        assertThat(OperatingStates.withSources(job, Conditions.REST.with("key", "run"))).hasSize(3);
-        assertThat(OperatingStates.withSources(job, Conditions.REST.with("key", "start")))
+        assertThat(OperatingStates.withSources(design, Conditions.REST.with("key", "run")))
+                .hasSize(3);
+        assertThat(OperatingStates.withSources(design, Conditions.REST.with("key", "start")))
                 .hasSize(1);
     }
 
@@ -113,13 +114,13 @@ class StatesTest {
 
     @Test
     void controlsAreThoseOfTheSwitchesAndLevelsThoseOfTheSenders() {
-        Job job =
+        Design design =
                 keyed().mounted(
                                 "R1",
                                 "E1",
                                 new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
                         .build();
-        var controls = Controls.of(job);
+        var controls = Controls.of(design);
 
         assertThat(controls.controls())
                 .extracting(Controls.Control::name)

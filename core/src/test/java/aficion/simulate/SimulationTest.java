@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.TimeBand;
 import aficion.job.ControlKind;
+import aficion.job.DesignBuilder;
 import aficion.job.GuardKind;
-import aficion.job.JobBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
@@ -47,19 +47,19 @@ class SimulationTest {
         return new Probe.VoltsAt(Terminal.parse(terminal).orElseThrow());
     }
 
-    private static JobBuilder switched() {
-        return JobBuilder.twelveVolts().onOff("S1", "on", 30).wire("B1.+", "S1.1", "10mm2", 0.2);
+    private static DesignBuilder switched() {
+        return DesignBuilder.twelveVolts().onOff("S1", "on", 30).wire("B1.+", "S1.1", "10mm2", 0.2);
     }
 
-    private static Course run(JobBuilder job, double seconds, Probe... probes) {
+    private static Course run(DesignBuilder design, double seconds, Probe... probes) {
         return Simulation.run(
-                Netlist.of(job.build()),
+                Netlist.of(design.build()),
                 Script.of(Conditions.REST, ON, new Seconds(seconds)),
                 List.of(probes));
     }
 
-    private static double steady(JobBuilder job, String part, String role) {
-        var outcome = new Solver(Netlist.of(job.build())).solve(ON);
+    private static double steady(DesignBuilder design, String part, String role) {
+        var outcome = new Solver(Netlist.of(design.build())).solve(ON);
         var point = ((Outcome.Solved) outcome).point();
         return point.through(new PartId(part), role).orElseThrow().value();
     }
@@ -70,10 +70,10 @@ class SimulationTest {
      */
     @Test
     void aLampBeginsNearTenTimesItsCurrentAndSettles() {
-        var job = switched().lamp("H1", 55).wire("S1.2", "H1.58", "10mm2", 0.2);
-        double settled = steady(job, "H1", "58");
+        var design = switched().lamp("H1", 55).wire("S1.2", "H1.58", "10mm2", 0.2);
+        double settled = steady(design, "H1", "58");
 
-        var course = run(job, 1, inside("H1", "58"));
+        var course = run(design, 1, inside("H1", "58"));
         var trace = course.traces().getFirst();
 
         assertThat(trace.most() / settled).isBetween(7.0, 10.5);
@@ -85,13 +85,13 @@ class SimulationTest {
     /** Four times 8 A standing, less what the leads take; then the operating point. */
     @Test
     void aMotorBeginsWithItsStandingCurrentAndSpeedsUp() {
-        var job =
+        var design =
                 switched()
                         .mounted("M1", "E1", new LoadKind.Motor(new Amps(8), TWELVE))
                         .wire("S1.2", "M1.+", "10mm2", 0.2);
-        double settled = steady(job, "M1", "body");
+        double settled = steady(design, "M1", "body");
 
-        var trace = run(job, 3, inside("M1", "body")).traces().getFirst();
+        var trace = run(design, 3, inside("M1", "body")).traces().getFirst();
 
         assertThat(trace.most()).isBetween(29.0, 34.0);
         assertThat(trace.at(3)).isCloseTo(settled, within(0.005 * settled));
@@ -100,14 +100,14 @@ class SimulationTest {
     /** 10 mF behind 100 Ω: after one time constant, 1 s, it has 63.2 % of the volts. */
     @Test
     void aCapacitorChargesByItsTimeConstant() {
-        var job =
+        var design =
                 switched()
                         .part("R1", new JoinKind.Resistor(new Ohms(100)))
                         .mounted("C1", "E1", new JoinKind.Capacitor(new Farads(0.01)))
                         .wire("S1.2", "R1.1", "1mm2", 0.5)
                         .wire("R1.2", "C1.+", "1mm2", 0.5);
 
-        var trace = run(job, 5, volts("C1.+")).traces().getFirst();
+        var trace = run(design, 5, volts("C1.+")).traces().getFirst();
 
         assertThat(trace.at(1) / 12.7).isCloseTo(1 - Math.exp(-1), within(0.01));
         assertThat(trace.at(5) / 12.7).isCloseTo(1 - Math.exp(-5), within(0.01));
@@ -120,7 +120,7 @@ class SimulationTest {
     @ParameterizedTest
     @CsvSource({"FASTEST, 0.15", "NOMINAL, 0.866", "SLOWEST, 5"})
     void aFuseOpensWithinItsBand(TimeBand.Edge edge, double seconds) {
-        var job =
+        var design =
                 switched()
                         .fuse("F1", 10)
                         .load("X1", 19.69)
@@ -129,7 +129,7 @@ class SimulationTest {
 
         var course =
                 Simulation.run(
-                        Netlist.of(job.build()),
+                        Netlist.of(design.build()),
                         Script.of(Conditions.REST, ON, new Seconds(20)),
                         edge,
                         List.of(inside("X1", "body")),
@@ -143,27 +143,27 @@ class SimulationTest {
 
     @Test
     void aFuseAtItsMarkingNeverOpens() {
-        var job =
+        var design =
                 switched()
                         .fuse("F1", 10)
                         .load("X1", 9)
                         .wire("S1.2", "F1.1", "10mm2", 0.2)
                         .wire("F1.2", "X1.+", "10mm2", 0.2);
 
-        assertThat(run(job, 7200).happenings()).isEmpty();
+        assertThat(run(design, 7200).happenings()).isEmpty();
     }
 
     /** Every inrush of a lamp passes a fuse that carries it well. */
     @Test
     void anInrushDoesNotBlowTheFuse() {
-        var job =
+        var design =
                 switched()
                         .fuse("F1", 10)
                         .lamp("H1", 60)
                         .wire("S1.2", "F1.1", "4mm2", 0.5)
                         .wire("F1.2", "H1.58", "4mm2", 1);
 
-        assertThat(run(job, 5).count(Happening.Opened.class)).isZero();
+        assertThat(run(design, 5).count(Happening.Opened.class)).isZero();
     }
 
     private static Course breaker(FuseType type, double seconds) {
@@ -193,7 +193,7 @@ class SimulationTest {
     /** The breaker that holds off closes once the switch before it is off. */
     @Test
     void aBreakerThatHoldsOffClosesWhenThePowerIsTakenAway() {
-        var job =
+        var design =
                 switched()
                         .part("F1", new GuardKind.Fuse(FuseType.BREAKER_HOLD, new Amps(10)))
                         .load("X1", 60)
@@ -208,27 +208,27 @@ class SimulationTest {
                                 new Script.Moment(new Seconds(20), Conditions.REST)),
                         new Seconds(30));
 
-        var course = Simulation.run(Netlist.of(job), script, List.of());
+        var course = Simulation.run(Netlist.of(design), script, List.of());
 
         assertThat(course.first(Happening.Opened.class).orElseThrow()).isBetween(0.1, 5.0);
         assertThat(course.first(Happening.Reset.class).orElseThrow()).isCloseTo(20, within(0.01));
     }
 
-    private static JobBuilder flasher(ControlKind.Flasher.Form form, double... watts) {
+    private static DesignBuilder flasher(ControlKind.Flasher.Form form, double... watts) {
         var unit = new ControlKind.Flasher(form, new Watts(42), new Volts(13.5), 85);
-        var job = switched().part("U1", unit).wire("S1.2", "U1.49", "4mm2", 0.5);
+        var design = switched().part("U1", unit).wire("S1.2", "U1.49", "4mm2", 0.5);
         if (form == ControlKind.Flasher.Form.ELECTRONIC) {
-            job.wire("U1.31", "E1.E", "1mm2", 0.5);
+            design.wire("U1.31", "E1.E", "1mm2", 0.5);
         }
         for (int i = 0; i < watts.length; i++) {
-            job.lamp("H" + i, watts[i]).wire("U1.49a", "H" + i + ".58", "4mm2", 1);
+            design.lamp("H" + i, watts[i]).wire("U1.49a", "H" + i + ".58", "4mm2", 1);
         }
-        return job;
+        return design;
     }
 
     /** Closings a minute, counted over a minute. */
-    private static long rate(JobBuilder job) {
-        return run(job, 60).happenings().stream()
+    private static long rate(DesignBuilder design) {
+        return run(design, 60).happenings().stream()
                 .filter(each -> each instanceof Happening.Blinked(_, _, var on) && on)
                 .count();
     }
@@ -252,7 +252,7 @@ class SimulationTest {
 
     @Test
     void aRelayTakesItsTime() {
-        var job =
+        var design =
                 switched()
                         .relay("K1")
                         .lamp("H1", 21)
@@ -261,7 +261,7 @@ class SimulationTest {
                         .wire("B1.+", "K1.30", "2.5mm2", 1)
                         .wire("K1.87", "H1.58", "2.5mm2", 1);
 
-        var course = run(job, 0.1, inside("H1", "58"));
+        var course = run(design, 0.1, inside("H1", "58"));
 
         assertThat(course.first(Happening.Moved.class).orElseThrow())
                 .isCloseTo(0.008, within(1e-5));
@@ -280,14 +280,14 @@ class SimulationTest {
                         new Ratio(0.2),
                         new Amps(30),
                         Optional.of(new Amps(20)));
-        var job =
+        var design =
                 switched()
                         .part("K1", relay)
                         .wire("S1.2", "K1.30", "1mm2", 1)
                         .wire("K1.87a", "K1.86", "1mm2", 0.3)
                         .wire("K1.85", "E1.E", "1mm2", 1);
 
-        assertThat(run(job, 1.6).count(Happening.Moved.class)).isBetween(190L, 201L);
+        assertThat(run(design, 1.6).count(Happening.Moved.class)).isBetween(190L, 201L);
     }
 
     /**
@@ -300,8 +300,8 @@ class SimulationTest {
     void aBatteryRunsDownByPeukert(double amps, double hours) {
         var capacity = new SourceKind.Capacity(new AmpereHours(45), new Ratio(1.2));
         var battery = new SourceKind.Battery(TWELVE, new Ohms(0.008), Optional.of(capacity));
-        var job =
-                new JobBuilder(12)
+        var design =
+                new DesignBuilder(12)
                         .part("B1", battery)
                         .earth("E1")
                         .wire("B1.-", "E1.E", "25mm2", 0.3)
@@ -312,7 +312,7 @@ class SimulationTest {
 
         var course =
                 run(
-                        job,
+                        design,
                         hours * 3600 / 2,
                         new Probe.ChargeOf(new PartId("B1")),
                         inside("X1", "body"));
@@ -324,14 +324,14 @@ class SimulationTest {
     /** The mean output is the 10 V it is set to, though it is either all or nothing. */
     @Test
     void aStabiliserPulsesAndItsMeanIsSteady() {
-        var job =
+        var design =
                 switched()
                         .mounted("V1", "E1", new JoinKind.Stabiliser(new Volts(10)))
                         .load("X1", 0.3)
                         .wire("S1.2", "V1.B", "1mm2", 1)
                         .wire("V1.I", "X1.+", "1mm2", 1);
 
-        var trace = run(job, 60, volts("X1.+")).traces().getFirst();
+        var trace = run(design, 60, volts("X1.+")).traces().getFirst();
 
         assertThat(trace.most()).isGreaterThan(12);
         double square = 0;
@@ -344,8 +344,8 @@ class SimulationTest {
     /** Idle to road in ten seconds: the alternator wakes on the way. */
     @Test
     void theEngineFollowsItsScript() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted(
                                 "G1",
                                 "E1",
@@ -369,7 +369,9 @@ class SimulationTest {
                         new Seconds(12));
 
         var trace =
-                Simulation.run(Netlist.of(job), script, List.of(volts("B1.+"))).traces().getFirst();
+                Simulation.run(Netlist.of(design), script, List.of(volts("B1.+")))
+                        .traces()
+                        .getFirst();
 
         assertThat(script.at(5).engine().value()).isCloseTo(1500, within(1e-9));
         assertThat(trace.at(1)).isLessThan(12.7);
@@ -378,10 +380,10 @@ class SimulationTest {
 
     @Test
     void aStoppedRunEndsEarly() {
-        var job = switched().lamp("H1", 55).wire("S1.2", "H1.58", "10mm2", 0.2);
+        var design = switched().lamp("H1", 55).wire("S1.2", "H1.58", "10mm2", 0.2);
         var course =
                 Simulation.run(
-                        Netlist.of(job.build()),
+                        Netlist.of(design.build()),
                         Script.of(Conditions.REST, ON, new Seconds(1000)),
                         TimeBand.Edge.NOMINAL,
                         List.of(new Probe.AmpsIn(new WireId("w1"))),

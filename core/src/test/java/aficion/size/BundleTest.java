@@ -3,20 +3,20 @@ package aficion.size;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import aficion.job.JobBuilder;
+import aficion.job.DesignBuilder;
 import org.junit.jupiter.api.Test;
 
 class BundleTest {
-    private static JobBuilder bundle(int wires, double amps) {
-        var job = JobBuilder.twelveVolts();
+    private static DesignBuilder bundle(int wires, double amps) {
+        var design = DesignBuilder.twelveVolts();
         for (int i = 0; i < wires; i++) {
-            job.load("X" + i, amps).wire("B1.+", "X" + i + ".+", "1mm2", 1).inBundle("wing");
+            design.load("X" + i, amps).wire("B1.+", "X" + i + ".+", "1mm2", 1).inBundle("wing");
         }
-        return job;
+        return design;
     }
 
-    private static Bundle of(JobBuilder job) {
-        return Assessment.of(job.build()).bundles().getFirst();
+    private static Bundle of(DesignBuilder design) {
+        return Assessment.of(design.build()).bundles().getFirst();
     }
 
     /** Nine wires of 2.0 mm: 1.2 · √(9 · 4) = 7.2 mm (HANDBOOK section 7). */
@@ -30,10 +30,10 @@ class BundleTest {
     /** One wire is no bundle: it gets as warm as alone, but for the fifth its cylinder is wider. */
     @Test
     void aBundleOfOneIsNearlyTheWireAlone() {
-        var job = bundle(1, 10).build();
-        var assessment = Assessment.of(job);
+        var design = bundle(1, 10).build();
+        var assessment = Assessment.of(design);
         var bundle = assessment.bundles().getFirst();
-        var wire = job.wires().getLast();
+        var wire = design.wires().getLast();
         var alone =
                 HeatBalance.temperature(
                         wire.conductor(),

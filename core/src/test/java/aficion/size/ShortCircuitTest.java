@@ -8,7 +8,7 @@ import aficion.catalogue.FuseType;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize.Standard;
 import aficion.catalogue.Zone;
-import aficion.job.JobBuilder;
+import aficion.job.DesignBuilder;
 import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.netlist.Conditions.FuseSeat;
@@ -20,14 +20,14 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class ShortCircuitTest {
     private static Wire wire(String size, Insulation cover) {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .insulation(cover)
                         .zone(Zone.CABIN)
                         .load("X1", 1)
                         .wire("B1.+", "X1.+", size, 1)
                         .build();
-        return job.wires().getLast();
+        return design.wires().getLast();
     }
 
     private static Guard.Fitted fuse(FuseType type, double marking) {

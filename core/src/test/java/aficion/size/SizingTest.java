@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Unguarded;
@@ -25,12 +25,12 @@ import org.junit.jupiter.api.Test;
 
 class SizingTest {
 
-    private static WireSizing sizing(Job job, int wire) {
-        return Assessment.of(job).sizing(new WireId("w" + wire)).orElseThrow();
+    private static WireSizing sizing(Design design, int wire) {
+        return Assessment.of(design).sizing(new WireId("w" + wire)).orElseThrow();
     }
 
-    private static JobBuilder fed(String size, double metres, double amps) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder fed(String size, double metres, double amps) {
+        return DesignBuilder.twelveVolts()
                 .load("X1", amps)
                 .wire("B1.+", "X1.+", size, metres)
                 .stated(Unguarded.SHORT_AND_SLEEVED);
@@ -99,15 +99,15 @@ class SizingTest {
     @Test
     void onTheEngineTheSameWireCarriesLess() {
         var cabin = sizing(fed("2.5mm2", 1, 5).build(), 2);
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .load("X1", 5)
                         .zone(Zone.ON_ENGINE)
                         .insulation(Insulation.XLPE125)
                         .wire("B1.+", "X1.+", "2.5mm2", 1)
                         .build();
 
-        assertThat(sizing(job, 2).carries().result().value())
+        assertThat(sizing(design, 2).carries().result().value())
                 .isLessThan(cabin.carries().result().value());
     }
 
@@ -117,8 +117,8 @@ class SizingTest {
      */
     @Test
     void aHeldLoadMayUseTheShortTime() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .push("S1", "start", 20)
                         .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1)))
                         .wire("B1.+", "M1.30", "25mm2", 1)
@@ -126,7 +126,7 @@ class SizingTest {
                         .wire("B1.+", "S1.1", "2.5mm2", 1)
                         .wire("S1.2", "M1.50", "2.5mm2", 1)
                         .build();
-        var sizing = sizing(job, 2);
+        var sizing = sizing(design, 2);
 
         assertThat(sizing.steady().value()).isLessThan(1e-6);
         assertThat(sizing.held().value()).isBetween(180.0, 225.0);
@@ -136,8 +136,8 @@ class SizingTest {
 
     @Test
     void aPathFollowsTheLargerCurrentFromSourceToSource() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .part("J1", new JoinKind.Splice())
                         .load("X1", 2)
                         .load("X2", 8)
@@ -145,7 +145,8 @@ class SizingTest {
                         .wire("J1.J", "X1.+", "1mm2", 1)
                         .wire("J1.J", "X2.+", "2.5mm2", 3)
                         .build();
-        var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
+        var point =
+                ((Outcome.Solved) new Solver(Netlist.of(design)).solve(Conditions.REST)).point();
 
         var feed = path(point, "w2");
         var small = path(point, "w3");
@@ -162,31 +163,32 @@ class SizingTest {
 
     private static FlowPath path(OperatingPoint point, String wire) {
         var netlist = point.netlist();
-        return FlowPath.through(point, netlist.job().wire(new WireId(wire)), new Metal(netlist));
+        return FlowPath.through(point, netlist.design().wire(new WireId(wire)), new Metal(netlist));
     }
 
     @Test
     void aDeadWireIsItsOwnPath() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .onOff("S1", "x", 5)
                         .lamp("H1", 5)
                         .wire("B1.+", "S1.1", "1mm2", 1)
                         .wire("S1.2", "H1.58", "1mm2", 2)
                         .build();
-        var point = ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
+        var point =
+                ((Outcome.Solved) new Solver(Netlist.of(design)).solve(Conditions.REST)).point();
 
         assertThat(path(point, "w3").wires()).extracting(Wire::number).containsExactly("3");
     }
 
-    private static Map<WireId, Guard> guards(Job job) {
-        return Guards.in(job).ofWires();
+    private static Map<WireId, Guard> guards(Design design) {
+        return Guards.in(design).ofWires();
     }
 
     @Test
     void aGuardIsTheNearestFuseTowardsTheSource() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .fuse("F1", 30)
                         .fuse("F2", 10)
                         .onOff("S1", "x", 20)
@@ -196,7 +198,7 @@ class SizingTest {
                         .wire("S1.2", "F2.1", "2.5mm2", 1)
                         .wire("F2.2", "H1.58", "1mm2", 1)
                         .build();
-        var guards = guards(job);
+        var guards = guards(design);
 
         assertThat(guards.get(new WireId("w1"))).isEqualTo(new Guard.EarthSide());
         assertThat(guards.get(new WireId("w2"))).isEqualTo(new Guard.Unguarded());
@@ -207,8 +209,8 @@ class SizingTest {
 
     @Test
     void aWireThatTwoFusesCanFeedIsGuardedByTheLarger() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .fuse("F1", 10)
                         .fuse("F2", 20)
                         .part("J1", new JoinKind.Splice())
@@ -220,27 +222,31 @@ class SizingTest {
                         .wire("J1.J", "H1.58", "2.5mm2", 1)
                         .build();
 
-        assertThat(guards(job).get(new WireId("w6")).fuse().orElseThrow().seat()).hasToString("F2");
+        assertThat(guards(design).get(new WireId("w6")).fuse().orElseThrow().seat())
+                .hasToString("F2");
     }
 
     @Test
     void whatLiesBehindALoadIsNeitherGuardedNorUnguarded() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .part("R1", new JoinKind.Resistor(new Ohms(1.5)))
                         .lamp("H1", 5)
                         .wire("B1.+", "R1.1", "1mm2", 1)
                         .wire("R1.2", "H1.58", "1mm2", 1)
                         .build();
 
-        assertThat(List.of(guards(job).get(new WireId("w2")), guards(job).get(new WireId("w3"))))
+        assertThat(
+                        List.of(
+                                guards(design).get(new WireId("w2")),
+                                guards(design).get(new WireId("w3"))))
                 .containsExactly(new Guard.Unguarded(), new Guard.BehindLoad());
     }
 
     @Test
     void withThePositivePoleEarthedTheNegativeOneIsLive() {
-        var job =
-                new JobBuilder(12)
+        var design =
+                new DesignBuilder(12)
                         .positiveEarth()
                         .battery(0.006)
                         .lamp("H1", 5)
@@ -248,7 +254,7 @@ class SizingTest {
                         .wire("B1.-", "H1.58", "1mm2", 1)
                         .build();
 
-        assertThat(guards(job).get(new WireId("w1"))).isEqualTo(new Guard.EarthSide());
-        assertThat(guards(job).get(new WireId("w2"))).isEqualTo(new Guard.Unguarded());
+        assertThat(guards(design).get(new WireId("w1"))).isEqualTo(new Guard.EarthSide());
+        assertThat(guards(design).get(new WireId("w2"))).isEqualTo(new Guard.Unguarded());
     }
 }

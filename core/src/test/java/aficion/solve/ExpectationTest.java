@@ -3,7 +3,7 @@ package aficion.solve;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import aficion.job.JobBuilder;
+import aficion.job.DesignBuilder;
 import aficion.job.PartId;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 class ExpectationTest {
     private static final Netlist TWO_LOADS =
             Netlist.of(
-                    JobBuilder.twelveVolts()
+                    DesignBuilder.twelveVolts()
                             .load("X1", 5)
                             .load("X2", 3)
                             .wire("B1.+", "X1.+", "1mm2", 2)
@@ -25,7 +25,7 @@ class ExpectationTest {
     private final Expectation expectation = new Expectation(network);
 
     private static int wire(String id) {
-        return TWO_LOADS.branch(TWO_LOADS.job().wire(new WireId(id)));
+        return TWO_LOADS.branch(TWO_LOADS.design().wire(new WireId(id)));
     }
 
     /** In a straight network the expected change is twice what comes. */
@@ -63,13 +63,13 @@ class ExpectationTest {
     void aRoughAnswerComesClose() {
         var netlist =
                 Netlist.of(
-                        JobBuilder.twelveVolts()
+                        DesignBuilder.twelveVolts()
                                 .lamp("H1", 55)
                                 .wire("B1.+", "H1.58", "1mm2", 4)
                                 .build());
         var fine = new Network(netlist, Conditions.REST);
         var rough = new Network(netlist, Conditions.REST, Network.Accuracy.ROUGH);
-        int feed = netlist.branch(netlist.job().wire(new WireId("w2")));
+        int feed = netlist.branch(netlist.design().wire(new WireId("w2")));
 
         assertThat(fine.solve()).isTrue();
         assertThat(rough.solve()).isTrue();

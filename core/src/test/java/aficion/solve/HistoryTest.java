@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.ControlKind;
 import aficion.job.ControlKind.Heat;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.netlist.Conditions;
@@ -26,8 +26,8 @@ class HistoryTest {
         return ((Outcome.Solved) outcome).point();
     }
 
-    private static OperatingPoint solved(JobBuilder job, Conditions conditions) {
-        return point(new Solver(Netlist.of(job.build())).solve(conditions));
+    private static OperatingPoint solved(DesignBuilder design, Conditions conditions) {
+        return point(new Solver(Netlist.of(design.build())).solve(conditions));
     }
 
     private static double amps(OperatingPoint point, String part, String role) {
@@ -37,8 +37,8 @@ class HistoryTest {
     /** A fan switch of 95/85 °C: at 90 °C it is what it was, above and below it is not asked. */
     @Test
     void aThermalSwitchHoldsBetweenItsTwoTemperatures() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted(
                                 "S1",
                                 "E1",
@@ -55,27 +55,27 @@ class HistoryTest {
         var between = water(90);
         var hot = water(100);
 
-        assertThat(lit(job, cold)).isFalse();
-        assertThat(lit(job, hot)).isTrue();
-        assertThat(lit(job, between.after(cold))).isFalse();
-        assertThat(lit(job, between.after(hot))).isTrue();
-        assertThat(lit(job, cold.after(hot))).isFalse();
-        assertThat(lit(job, between.after(cold.after(hot)))).isFalse();
+        assertThat(lit(design, cold)).isFalse();
+        assertThat(lit(design, hot)).isTrue();
+        assertThat(lit(design, between.after(cold))).isFalse();
+        assertThat(lit(design, between.after(hot))).isTrue();
+        assertThat(lit(design, cold.after(hot))).isFalse();
+        assertThat(lit(design, between.after(cold.after(hot)))).isFalse();
     }
 
     private static Conditions water(double celsius) {
         return Conditions.REST.withLevel("water", Heat.level(new Celsius(celsius)));
     }
 
-    private static boolean lit(JobBuilder job, Conditions conditions) {
-        return amps(solved(job, conditions), "L1", "1") > 0.1;
+    private static boolean lit(DesignBuilder design, Conditions conditions) {
+        return amps(solved(design, conditions), "L1", "1") > 0.1;
     }
 
     /** A push pulls a relay in; its own contact holds it once the push is let go. */
     @Test
     void aRelayThatFeedsItselfHoldsWhatAPushBegan() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .push("S1", "start", 10)
                         .relay("K1")
                         .load("X1", 5)
@@ -87,19 +87,20 @@ class HistoryTest {
                         .wire("K1.87", "K1.86", "1mm2", 0.2);
         var pushed = Conditions.REST.with("start", "on");
 
-        assertThat(amps(solved(job, Conditions.REST), "X1", "body")).isCloseTo(0, within(1e-6));
-        assertThat(amps(solved(job, pushed), "X1", "body")).isGreaterThan(4);
-        assertThat(amps(solved(job, Conditions.REST.after(pushed)), "X1", "body")).isGreaterThan(4);
+        assertThat(amps(solved(design, Conditions.REST), "X1", "body")).isCloseTo(0, within(1e-6));
+        assertThat(amps(solved(design, pushed), "X1", "body")).isGreaterThan(4);
+        assertThat(amps(solved(design, Conditions.REST.after(pushed)), "X1", "body"))
+                .isGreaterThan(4);
     }
 
     /** Told without what was before, an operating point names its own conditions alone. */
     @Test
     void whatIsFollowedStandsForItself() {
-        var job = JobBuilder.twelveVolts().load("X1", 5).wire("B1.+", "X1.+", "1mm2", 1);
+        var design = DesignBuilder.twelveVolts().load("X1", 5).wire("B1.+", "X1.+", "1mm2", 1);
         var before = Conditions.REST.with("start", "on");
 
         var point =
-                point(new Solver(Netlist.of(job.build())).follow(Conditions.REST.after(before)));
+                point(new Solver(Netlist.of(design.build())).follow(Conditions.REST.after(before)));
 
         assertThat(point.conditions()).isEqualTo(Conditions.REST);
     }
@@ -125,8 +126,8 @@ class HistoryTest {
         assertThat(amps(point, "X1", "body")).isCloseTo(0, within(1e-6));
     }
 
-    private static Job overloaded() {
-        return JobBuilder.twelveVolts()
+    private static Design overloaded() {
+        return DesignBuilder.twelveVolts()
                 .fuse("F1", 5)
                 .load("X1", 20)
                 .wire("B1.+", "F1.1", "6mm2", 0.2)

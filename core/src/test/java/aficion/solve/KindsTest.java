@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.ControlKind;
-import aficion.job.JobBuilder;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
@@ -37,14 +37,14 @@ class KindsTest {
     private static final Volts TWELVE = new Volts(12);
     private static final Conditions ROAD = Conditions.REST.withEngine(new Rpm(3000));
 
-    private static OperatingPoint solved(JobBuilder job, Conditions conditions) {
-        var outcome = new Solver(Netlist.of(job.build())).solve(conditions);
+    private static OperatingPoint solved(DesignBuilder design, Conditions conditions) {
+        var outcome = new Solver(Netlist.of(design.build())).solve(conditions);
         assertThat(outcome).isInstanceOf(Outcome.Solved.class);
         return ((Outcome.Solved) outcome).point();
     }
 
-    private static OperatingPoint solved(JobBuilder job) {
-        return solved(job, Conditions.REST);
+    private static OperatingPoint solved(DesignBuilder design) {
+        return solved(design, Conditions.REST);
     }
 
     private static double volts(OperatingPoint point, String terminal) {
@@ -62,22 +62,22 @@ class KindsTest {
     @CsvSource({"2, 2, 4.8", "8, 5, 12"})
     void aBenchSupplyHoldsItsVoltsUpToItsLimit(double limit, double drawn, double across) {
         var supply = new SourceKind.BenchSupply(TWELVE, new Amps(limit));
-        var job =
-                new JobBuilder(12)
+        var design =
+                new DesignBuilder(12)
                         .part("Q1", supply)
                         .earth("E1")
                         .load("X1", 5)
                         .wire("Q1.-", "E1.E", "25mm2", 0.1)
                         .wire("Q1.+", "X1.+", "25mm2", 0.1);
 
-        var point = solved(job);
+        var point = solved(design);
 
         assertThat(amps(point, "X1", "body")).isCloseTo(drawn, within(0.02));
         assertThat(volts(point, "X1.+")).isCloseTo(across, within(0.05));
     }
 
-    private static JobBuilder charging(SourceKind source) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder charging(SourceKind source) {
+        return DesignBuilder.twelveVolts()
                 .mounted("G1", "E1", source)
                 .load("X1", 10)
                 .wire("G1.B+", "B1.+", "16mm2", 0.5)
@@ -94,7 +94,7 @@ class KindsTest {
      */
     @Test
     void aSwitchedAlternatorWakesByItsFeedAndDrivesItsLamp() {
-        var job =
+        var design =
                 charging(alternator(Style.SWITCHED))
                         .onOff("S1", "key", 10)
                         .part("L1", new LoadKind.WarningLamp(new Watts(2.2), TWELVE))
@@ -103,9 +103,9 @@ class KindsTest {
                         .wire("S1.2", "L1.1", "1mm2", 1)
                         .wire("L1.2", "G1.L", "1mm2", 1);
 
-        var still = solved(job, Conditions.REST.with("key", "on"));
-        var running = solved(job, ROAD.with("key", "on"));
-        var off = solved(job, ROAD);
+        var still = solved(design, Conditions.REST.with("key", "on"));
+        var running = solved(design, ROAD.with("key", "on"));
+        var off = solved(design, ROAD);
 
         assertThat(still.light(new PartId("L1"), "1").orElseThrow().value()).isGreaterThan(0.9);
         assertThat(running.light(new PartId("L1"), "1").orElseThrow().value()).isZero();
@@ -120,7 +120,7 @@ class KindsTest {
     @Test
     void aSenseLeadHoldsTheVoltsWhereItIsJoined() {
         var plain =
-                JobBuilder.twelveVolts()
+                DesignBuilder.twelveVolts()
                         .mounted("G1", "E1", alternator(Style.SWITCHED))
                         .load("X1", 10)
                         .wire("G1.B+", "B1.+", "4mm2", 3)
@@ -136,11 +136,11 @@ class KindsTest {
 
     @Test
     void aOneWireAlternatorWakesByItsSpeedAlone() {
-        var job = charging(alternator(Style.ONE_WIRE));
+        var design = charging(alternator(Style.ONE_WIRE));
 
-        assertThat(volts(solved(job, ROAD), "B1.+")).isBetween(13.9, 14.2);
+        assertThat(volts(solved(design, ROAD), "B1.+")).isBetween(13.9, 14.2);
         var idle = Conditions.REST.withEngine(new Rpm(700));
-        assertThat(volts(solved(job, idle), "B1.+")).isLessThan(12.7);
+        assertThat(volts(solved(design, idle), "B1.+")).isLessThan(12.7);
     }
 
     /**
@@ -148,7 +148,7 @@ class KindsTest {
      */
     @Test
     void anExternalRegulatorGovernsTheField() {
-        var job =
+        var design =
                 charging(alternator(Style.EXTERNAL))
                         .part("L1", new LoadKind.WarningLamp(new Watts(2.2), TWELVE))
                         .wire("B1.+", "L1.1", "1mm2", 1)
@@ -164,8 +164,8 @@ class KindsTest {
                         .wire("N1.DF", "G1.DF", "1mm2", 0.5);
 
         assertThat(volts(solved(governed, ROAD), "N1.D+")).isCloseTo(14.1, within(0.03));
-        assertThat(volts(solved(job, ROAD), "B1.+")).isLessThan(12.7);
-        var straight = job.wire("G1.D+", "G1.DF", "1mm2", 0.3);
+        assertThat(volts(solved(design, ROAD), "B1.+")).isLessThan(12.7);
+        var straight = design.wire("G1.D+", "G1.DF", "1mm2", 0.3);
         assertThat(volts(solved(straight, ROAD), "G1.B+")).isGreaterThan(16);
     }
 
@@ -174,9 +174,9 @@ class KindsTest {
      */
     @Test
     void aWarmRegulatorHoldsLess() {
-        var job = charging(alternator(Style.ONE_WIRE));
-        double cold = volts(solved(job, ROAD), "G1.B+");
-        double warm = volts(solved(job, ROAD.withAir(new Celsius(70))), "G1.B+");
+        var design = charging(alternator(Style.ONE_WIRE));
+        double cold = volts(solved(design, ROAD), "G1.B+");
+        double warm = volts(solved(design, ROAD.withAir(new Celsius(70))), "G1.B+");
 
         assertThat(cold - warm).isCloseTo(14.2 * 0.0005 * 50, within(0.05));
     }
@@ -186,15 +186,15 @@ class KindsTest {
      */
     @Test
     void aShortedLampTerminalEndsTheField() {
-        var job =
+        var design =
                 charging(alternator(Style.LAMP))
                         .part("L1", new LoadKind.WarningLamp(new Watts(2.2), TWELVE))
                         .wire("B1.+", "L1.1", "1mm2", 1)
                         .wire("L1.2", "G1.D+", "1mm2", 1);
-        assertThat(volts(solved(job, ROAD), "B1.+")).isBetween(13.9, 14.3);
+        assertThat(volts(solved(design, ROAD), "B1.+")).isBetween(13.9, 14.3);
 
-        var shorted = job.wire("G1.D+", "E1.E", "1mm2", 1).build();
-        var point = solved(job, ROAD);
+        var shorted = design.wire("G1.D+", "E1.E", "1mm2", 1).build();
+        var point = solved(design, ROAD);
 
         assertThat(Math.abs(point.through(shorted.wires().getLast()).value())).isLessThan(6);
         assertThat(volts(point, "B1.+")).isLessThan(12.7);
@@ -203,29 +203,29 @@ class KindsTest {
     /** A dynamo feeds its own field: shorted at D it collapses, in speed as at rest. */
     @Test
     void aShortedDynamoCollapses() {
-        var job = dynamo().wire("G1.F", "N1.F", "1mm2", 1).wire("G1.D", "E1.E", "1mm2", 0.5);
-        var shorted = job.build().wires().getLast();
+        var design = dynamo().wire("G1.F", "N1.F", "1mm2", 1).wire("G1.D", "E1.E", "1mm2", 0.5);
+        var shorted = design.build().wires().getLast();
 
-        assertThat(Math.abs(solved(job, ROAD).through(shorted).value())).isLessThan(22);
-        assertThat(volts(solved(job, ROAD), "G1.D")).isLessThan(1);
+        assertThat(Math.abs(solved(design, ROAD).through(shorted).value())).isLessThan(22);
+        assertThat(volts(solved(design, ROAD), "G1.D")).isLessThan(1);
     }
 
     /** The emptier and the colder a battery is, the more it sags under the same load. */
     @Test
     void aFlatBatteryInTheColdSags() {
-        var job = JobBuilder.twelveVolts().load("X1", 200).wire("B1.+", "X1.+", "35mm2", 0.5);
-        double full = volts(solved(job), "B1.+");
-        double half = volts(solved(job, Conditions.REST.withCharge(new Ratio(0.5))), "B1.+");
-        double cold = volts(solved(job, Conditions.REST.withAir(new Celsius(-18))), "B1.+");
+        var design = DesignBuilder.twelveVolts().load("X1", 200).wire("B1.+", "X1.+", "35mm2", 0.5);
+        double full = volts(solved(design), "B1.+");
+        double half = volts(solved(design, Conditions.REST.withCharge(new Ratio(0.5))), "B1.+");
+        double cold = volts(solved(design, Conditions.REST.withAir(new Celsius(-18))), "B1.+");
 
         assertThat(half).isLessThan(full);
         assertThat(cold).isLessThan(full - 0.3);
-        assertThat(volts(solved(job, Conditions.REST.withCharge(new Ratio(0))), "B1.+"))
+        assertThat(volts(solved(design, Conditions.REST.withCharge(new Ratio(0))), "B1.+"))
                 .isLessThan(half);
     }
 
-    private static JobBuilder dynamo() {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder dynamo() {
+        return DesignBuilder.twelveVolts()
                 .mounted(
                         "G1",
                         "E1",
@@ -249,11 +249,11 @@ class KindsTest {
      */
     @Test
     void aDynamoBuildsUpThroughItsFieldAndItsCutOutCloses() {
-        var job = dynamo().wire("G1.F", "N1.F", "1mm2", 1);
+        var design = dynamo().wire("G1.F", "N1.F", "1mm2", 1);
 
-        var still = solved(job);
-        var running = solved(job, ROAD);
-        var idle = solved(job, Conditions.REST.withEngine(new Rpm(700)));
+        var still = solved(design);
+        var running = solved(design, ROAD);
+        var idle = solved(design, Conditions.REST.withEngine(new Rpm(700)));
 
         assertThat(still.light(new PartId("L1"), "1").orElseThrow().value()).isGreaterThan(0.8);
         assertThat(still.closed(new PartId("N1"), "D-A")).isFalse();
@@ -276,8 +276,8 @@ class KindsTest {
         assertThat(volts(point, "G1.D")).isBetween(1.4, 2.0);
     }
 
-    private static JobBuilder flywheel(String one, String other) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder flywheel(String one, String other) {
+        return DesignBuilder.twelveVolts()
                 .part(
                         "G1",
                         new SourceKind.Flywheel(
@@ -315,8 +315,8 @@ class KindsTest {
      */
     @Test
     void theRegulatorTakesWhatIsTooMuch() {
-        var job =
-                new JobBuilder(12)
+        var design =
+                new DesignBuilder(12)
                         .earth("E1")
                         .part(
                                 "G1",
@@ -336,7 +336,7 @@ class KindsTest {
                         .wire("N1.B-", "E1.E", "2.5mm2", 0.5)
                         .wire("N1.B+", "X1.+", "2.5mm2", 0.5);
 
-        var point = solved(job, ROAD);
+        var point = solved(design, ROAD);
 
         double drawn = amps(point, "X1", "body");
         assertThat(amps(point, "N1", "shunt")).isCloseTo(10 - drawn, within(0.05));
@@ -348,8 +348,8 @@ class KindsTest {
     @Test
     void aLightingCoilPushesItsCurrentThroughWhateverLampIsThere() {
         var filament = new LoadKind.Filament("56", new Watts(18));
-        var job =
-                new JobBuilder(6)
+        var design =
+                new DesignBuilder(6)
                         .earth("E1")
                         .mounted(
                                 "G1",
@@ -361,7 +361,7 @@ class KindsTest {
                         .mounted("H1", "E1", new LoadKind.Lamp(new Volts(6.75), List.of(filament)))
                         .wire("G1.L", "H1.56", "2.5mm2", 0.2);
 
-        var point = solved(job, ROAD);
+        var point = solved(design, ROAD);
 
         assertThat(amps(point, "H1", "56")).isCloseTo(3, within(0.001));
         assertThat(volts(point, "H1.56"))
@@ -370,7 +370,8 @@ class KindsTest {
 
     // --- controls
 
-    private static JobBuilder relay(ControlKind.Suppression suppression, String live, String back) {
+    private static DesignBuilder relay(
+            ControlKind.Suppression suppression, String live, String back) {
         var relay =
                 new ControlKind.Relay(
                         TWELVE,
@@ -380,7 +381,7 @@ class KindsTest {
                         new Amps(30),
                         Optional.empty(),
                         Optional.of(suppression));
-        return JobBuilder.twelveVolts()
+        return DesignBuilder.twelveVolts()
                 .fuse("F1", 5)
                 .part("K1", relay)
                 .wire("B1.+", "F1.1", "1mm2", 0.2)
@@ -411,8 +412,8 @@ class KindsTest {
 
     @Test
     void aLatchingRelayClosesByOnePulseAndTheOtherWins() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .push("S1", "set", 5)
                         .push("S2", "reset", 5)
                         .mounted(
@@ -428,9 +429,9 @@ class KindsTest {
                         .wire("K1.87", "H1.58", "1mm2", 1);
         var set = Conditions.REST.with("set", "on");
 
-        assertThat(solved(job).closed(new PartId("K1"), "30-87")).isFalse();
-        assertThat(solved(job, set).closed(new PartId("K1"), "30-87")).isTrue();
-        assertThat(solved(job, set.with("reset", "on")).closed(new PartId("K1"), "30-87"))
+        assertThat(solved(design).closed(new PartId("K1"), "30-87")).isFalse();
+        assertThat(solved(design, set).closed(new PartId("K1"), "30-87")).isTrue();
+        assertThat(solved(design, set.with("reset", "on")).closed(new PartId("K1"), "30-87"))
                 .isFalse();
     }
 
@@ -438,8 +439,8 @@ class KindsTest {
     @ParameterizedTest
     @CsvSource({"false, 0.5, false", "false, 0.9, true", "true, 0.5, true", "true, 0.9, false"})
     void aLevelSwitchFollowsItsLevel(boolean opens, double level, boolean closed) {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted(
                                 "S1",
                                 "E1",
@@ -449,7 +450,7 @@ class KindsTest {
                         .wire("B1.+", "L1.1", "1mm2", 1)
                         .wire("L1.2", "S1.1", "1mm2", 1);
 
-        var point = solved(job, Conditions.REST.withLevel("heat", level));
+        var point = solved(design, Conditions.REST.withLevel("heat", level));
 
         assertThat(point.closed(new PartId("S1"), "1-31")).isEqualTo(closed);
         assertThat(amps(point, "L1", "1") > 0.1).isEqualTo(closed);
@@ -460,15 +461,15 @@ class KindsTest {
         var flasher =
                 new ControlKind.Flasher(
                         ControlKind.Flasher.Form.ELECTRONIC, new Watts(42), TWELVE, 85);
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .part("U1", flasher)
                         .lamp("H1", 21)
                         .wire("B1.+", "U1.49", "1mm2", 1)
                         .wire("U1.49a", "H1.58", "1mm2", 1);
-        assertThat(amps(solved(job), "H1", "58")).isCloseTo(0, within(1e-6));
+        assertThat(amps(solved(design), "H1", "58")).isCloseTo(0, within(1e-6));
 
-        var earthed = job.wire("U1.31", "E1.E", "1mm2", 0.5);
+        var earthed = design.wire("U1.31", "E1.E", "1mm2", 0.5);
 
         assertThat(amps(solved(earthed), "H1", "58")).isGreaterThan(1.4);
     }
@@ -490,8 +491,8 @@ class KindsTest {
                                         List.of(
                                                 new ControlKind.Need("set", true),
                                                 new ControlKind.Need("brake", false)))));
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted("U1", "E1", module)
                         .onOff("S1", "set", 5)
                         .onOff("S2", "brake", 5)
@@ -507,14 +508,14 @@ class KindsTest {
                         .wire("B1.+", "X1.+", "1mm2", 1)
                         .wire("X1.31", "U1.valve", "1mm2", 1);
 
-        var point = solved(job, Conditions.REST.with("set", set).with("brake", brake));
+        var point = solved(design, Conditions.REST.with("set", set).with("brake", brake));
 
         assertThat(amps(point, "X1", "body") > 1.9).isEqualTo(engaged);
         assertThat(amps(point, "U1", "rest")).isCloseTo(0.0211, within(0.0005));
     }
 
-    private static JobBuilder delayed() {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder delayed() {
+        return DesignBuilder.twelveVolts()
                 .mounted(
                         "U1",
                         "E1",
@@ -576,16 +577,16 @@ class KindsTest {
         var box =
                 new ControlKind.IgnitionBox(
                         ControlKind.IgnitionBox.Form.TRANSISTOR, 4, new Ratio(0.6), new Amps(0.1));
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted("U1", "E1", box)
                         .part("T1", new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.007)))
                         .wire("B1.+", "T1.15", "1.5mm2", 1)
                         .wire("T1.1", "U1.1", "1.5mm2", 1)
                         .wire("B1.+", "U1.15", "1.5mm2", 1);
 
-        assertThat(amps(solved(job, ROAD), "T1", "body")).isCloseTo(1.58, within(0.12));
-        assertThat(amps(solved(job), "T1", "body")).isLessThan(0.001);
+        assertThat(amps(solved(design, ROAD), "T1", "body")).isCloseTo(1.58, within(0.12));
+        assertThat(amps(solved(design), "T1", "body")).isLessThan(0.001);
     }
 
     /** 3 A at full speed; 0.2 + 0.8/2 of it at 3000 rpm. */
@@ -594,19 +595,19 @@ class KindsTest {
         var box =
                 new ControlKind.IgnitionBox(
                         ControlKind.IgnitionBox.Form.DISCHARGE, 4, new Ratio(0.6), new Amps(3));
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted("U1", "E1", box)
                         .wire("B1.+", "U1.15", "1.5mm2", 1);
 
-        assertThat(amps(solved(job, ROAD), "U1", "body"))
+        assertThat(amps(solved(design, ROAD), "U1", "body"))
                 .isCloseTo(3 * 0.6 * 12.65 / 12, within(0.02));
     }
 
     // --- loads
 
-    private static JobBuilder fed(LoadKind load, String in, String out) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder fed(LoadKind load, String in, String out) {
+        return DesignBuilder.twelveVolts()
                 .part("X1", load)
                 .wire("B1.+", "X1." + in, "10mm2", 0.2)
                 .wire("X1." + out, "E1.E", "10mm2", 0.2);
@@ -657,8 +658,8 @@ class KindsTest {
 
     @Test
     void theBallastIsBypassedWhileTheStarterCranks() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .push("S1", "start", 20)
                         .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.06), new Ohms(1)))
                         .wire("B1.+", "M1.30", "25mm2", 0.5)
@@ -667,21 +668,21 @@ class KindsTest {
                         .load("X1", 4)
                         .wire("M1.15a", "X1.+", "2.5mm2", 1);
 
-        assertThat(amps(solved(job), "X1", "body")).isCloseTo(0, within(1e-9));
-        assertThat(amps(solved(job, Conditions.REST.with("start", "on")), "X1", "body"))
+        assertThat(amps(solved(design), "X1", "body")).isCloseTo(0, within(1e-9));
+        assertThat(amps(solved(design, Conditions.REST.with("start", "on")), "X1", "body"))
                 .isGreaterThan(3);
     }
 
     /** 60 mV at 30 A are 2 mΩ; 10 A from A to B lose 20 mV. */
     @Test
     void anAmmeterLosesSixtyMillivoltsAtFullScale() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .part("P1", new LoadKind.Ammeter(new Amps(30)))
                         .load("X1", 10)
                         .wire("B1.+", "P1.A", "10mm2", 0.2)
                         .wire("P1.B", "X1.+", "10mm2", 0.2);
-        var point = solved(job);
+        var point = solved(design);
 
         assertThat(volts(point, "P1.A") - volts(point, "P1.B"))
                 .isCloseTo(0.002 * amps(point, "P1", "A-B"), within(1e-9));
@@ -707,12 +708,12 @@ class KindsTest {
 
     @Test
     void nothingFlowsThroughACapacitorAtAnOperatingPoint() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .mounted("C1", "E1", new JoinKind.Capacitor(new Farads(0.01)))
                         .wire("B1.+", "C1.+", "1mm2", 1);
 
-        assertThat(amps(solved(job), "C1", "body")).isZero();
+        assertThat(amps(solved(design), "C1", "body")).isZero();
     }
 
     /** 700 Ω cold, 100 Ω at half, 22 Ω hot: a quarter is 400 Ω, three quarters 61 Ω. */
@@ -739,15 +740,15 @@ class KindsTest {
 
     @Test
     void anEarthedKillLeadIsAPathToEarth() {
-        var job =
-                new JobBuilder(12)
+        var design =
+                new DesignBuilder(12)
                         .earth("E1")
                         .mounted("T1", "E1", new LoadKind.Magneto(new Ohms(0.8)))
                         .onOff("S1", "kill", 5)
                         .wire("T1.kill", "S1.1", "1mm2", 1)
                         .wire("S1.2", "E1.E", "1mm2", 1);
 
-        var point = solved(job, Conditions.REST.with("kill", "on"));
+        var point = solved(design, Conditions.REST.with("kill", "on"));
 
         assertThat(volts(point, "T1.kill")).isZero();
         assertThat(point.closed(new PartId("S1"), "1-2")).isTrue();

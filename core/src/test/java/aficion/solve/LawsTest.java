@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.AnyJob;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
@@ -26,25 +26,25 @@ class LawsTest {
     @RepeatedTest(60)
     void currentsAtEveryJointSumToNothingAndPowerBalances(RepetitionInfo repetition) {
         long seed = repetition.getCurrentRepetition();
-        var job = AnyJob.of(seed);
+        var design = AnyJob.of(seed);
 
-        var outcome = new Solver(Netlist.of(job)).solve(AnyJob.conditions(job, seed));
+        var outcome = new Solver(Netlist.of(design)).solve(AnyJob.conditions(design, seed));
 
         assertThat(outcome).isInstanceOfAny(Outcome.Solved.class, Outcome.Chattering.class);
         if (outcome instanceof Outcome.Solved(var point)) {
-            assertJointsSum(job, point);
+            assertJointsSum(design, point);
         }
     }
 
     /** At a joint nothing but wires meet, so their currents must cancel. */
-    private static void assertJointsSum(Job job, OperatingPoint point) {
+    private static void assertJointsSum(Design design, OperatingPoint point) {
         var sums = new HashMap<Terminal, Double>();
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             double amps = point.through(wire).value();
             sums.merge(wire.from().terminal(), -amps, Double::sum);
             sums.merge(wire.to().terminal(), amps, Double::sum);
         }
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             if (part.kind() instanceof JoinKind.Splice) {
                 assertThat(sums.getOrDefault(part.terminal("J"), 0.0)).isCloseTo(0, within(2e-6));
             }
@@ -59,8 +59,8 @@ class LawsTest {
     void aLostEarthMakesCurrentFindAnotherWay() {
         var stop = new LoadKind.Filament("54", new Watts(21));
         var tail = new LoadKind.Filament("58", new Watts(5));
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .onOff("S1", "brake", 10)
                         .part("H1", new LoadKind.Lamp(new Volts(13.5), List.of(tail, stop)))
                         .mounted(
@@ -70,7 +70,7 @@ class LawsTest {
                         .wire("H1.58", "H2.58", "1mm2", 1)
                         .build();
 
-        var outcome = new Solver(Netlist.of(job)).solve(Conditions.REST.with("brake", "on"));
+        var outcome = new Solver(Netlist.of(design)).solve(Conditions.REST.with("brake", "on"));
 
         var point = ((Outcome.Solved) outcome).point();
         assertThat(point.light(new PartId("H2"), "58").orElseThrow().value()).isBetween(0.05, 0.9);
@@ -82,11 +82,15 @@ class LawsTest {
     void moreCopperNeverLosesMore() {
         double before = Double.MAX_VALUE;
         for (var size : List.of("0.5mm2", "1mm2", "2mm2", "4mm2", "8mm2", "16mm2")) {
-            var job =
-                    JobBuilder.twelveVolts().lamp("H1", 55).wire("B1.+", "H1.58", size, 5).build();
+            var design =
+                    DesignBuilder.twelveVolts()
+                            .lamp("H1", 55)
+                            .wire("B1.+", "H1.58", size, 5)
+                            .build();
             var point =
-                    ((Outcome.Solved) new Solver(Netlist.of(job)).solve(Conditions.REST)).point();
-            double lost = point.lostIn(job.wires().getLast()).value();
+                    ((Outcome.Solved) new Solver(Netlist.of(design)).solve(Conditions.REST))
+                            .point();
+            double lost = point.lostIn(design.wires().getLast()).value();
             assertThat(lost).isPositive().isLessThan(before);
             before = lost;
         }
@@ -95,8 +99,9 @@ class LawsTest {
     /** At 120 °C copper resists 39.3 % more, so the same current loses more. */
     @Test
     void warmAirMakesWiresLoseMore() {
-        var job = JobBuilder.twelveVolts().load("X1", 10).wire("B1.+", "X1.+", "1mm2", 5).build();
-        var solver = new Solver(Netlist.of(job));
+        var design =
+                DesignBuilder.twelveVolts().load("X1", 10).wire("B1.+", "X1.+", "1mm2", 5).build();
+        var solver = new Solver(Netlist.of(design));
         var cold = ((Outcome.Solved) solver.solve(Conditions.REST)).point();
         var warm =
                 ((Outcome.Solved)
@@ -104,9 +109,9 @@ class LawsTest {
                                         Conditions.REST.withAir(new aficion.quantity.Celsius(120))))
                         .point();
 
-        assertThat(warm.through(job.wires().getLast()).value())
-                .isLessThan(cold.through(job.wires().getLast()).value());
-        assertThat(warm.lostIn(job.wires().getLast()).value())
-                .isGreaterThan(cold.lostIn(job.wires().getLast()).value() * 1.3);
+        assertThat(warm.through(design.wires().getLast()).value())
+                .isLessThan(cold.through(design.wires().getLast()).value());
+        assertThat(warm.lostIn(design.wires().getLast()).value())
+                .isGreaterThan(cold.lostIn(design.wires().getLast()).value() * 1.3);
     }
 }

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.job.ControlKind;
-import aficion.job.Job;
-import aficion.job.JobBuilder;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
@@ -28,8 +28,8 @@ import org.junit.jupiter.api.Test;
 
 class OperatingPointTest {
 
-    private static OperatingPoint solved(Job job, Conditions conditions) {
-        var outcome = new Solver(Netlist.of(job)).solve(conditions);
+    private static OperatingPoint solved(Design design, Conditions conditions) {
+        var outcome = new Solver(Netlist.of(design)).solve(conditions);
         assertThat(outcome).isInstanceOf(Outcome.Solved.class);
         return ((Outcome.Solved) outcome).point();
     }
@@ -43,12 +43,12 @@ class OperatingPointTest {
     }
 
     private static double amps(OperatingPoint point, int wire) {
-        var job = point.netlist().job();
-        return point.through(job.wire(new WireId("w" + wire))).value();
+        var design = point.netlist().design();
+        return point.through(design.wire(new WireId("w" + wire))).value();
     }
 
-    private static JobBuilder twoLamps() {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder twoLamps() {
+        return DesignBuilder.twelveVolts()
                 .part("J1", new JoinKind.Splice())
                 .lamp("H1", 21)
                 .lamp("H2", 21)
@@ -78,7 +78,7 @@ class OperatingPointTest {
         assertThat(amps(point, 2)).isCloseTo(2 * current, within(1e-6));
         assertThat(point.across(new PartId("H1"), "58").orElseThrow().value())
                 .isCloseTo(volts, within(1e-6));
-        assertThat(point.lostIn(point.netlist().job().wire(new WireId("w2"))).value())
+        assertThat(point.lostIn(point.netlist().design().wire(new WireId("w2"))).value())
                 .isCloseTo(2 * current * 0.0935, within(1e-6));
     }
 
@@ -86,7 +86,7 @@ class OperatingPointTest {
     void eitherEarthPolarityGivesTheSameCurrentsTheOtherWayRound() {
         var negative = solved(twoLamps().build(), Conditions.REST);
         var turned =
-                new JobBuilder(12)
+                new DesignBuilder(12)
                         .positiveEarth()
                         .battery(0.006)
                         .wire("B1.+", "E1.E", "25mm2", 0.3)
@@ -108,14 +108,14 @@ class OperatingPointTest {
                 new Volts(13.2), List.of(new LoadKind.Filament("56b", new Watts(55))));
     }
 
-    private static JobBuilder headlamps() {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder headlamps() {
+        return DesignBuilder.twelveVolts()
                 .onOff("S1", "lights", 30)
                 .mounted("H1", "E1", headlamp())
                 .mounted("H2", "E1", headlamp());
     }
 
-    private static Job switchFed() {
+    private static Design switchFed() {
         return headlamps()
                 .wire("B1.+", "S1.1", "1mm2", 3)
                 .wire("S1.2", "H1.56b", "1mm2", 3)
@@ -123,7 +123,7 @@ class OperatingPointTest {
                 .build();
     }
 
-    private static Job relayFed() {
+    private static Design relayFed() {
         return headlamps()
                 .relay("K1")
                 .wire("B1.+", "S1.1", "1mm2", 3)
@@ -173,8 +173,8 @@ class OperatingPointTest {
         assertThat(volts(point, "K1.30")).isCloseTo(12.7, within(1e-9));
     }
 
-    private static JobBuilder fusedLoad(double amps) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder fusedLoad(double amps) {
+        return DesignBuilder.twelveVolts()
                 .fuse("F1", 5)
                 .load("X1", amps)
                 .wire("B1.+", "F1.1", "1mm2", 0.2)
@@ -205,8 +205,8 @@ class OperatingPointTest {
 
     @Test
     void aGaugeFeedBehindAnOpenSwitchFloatsWhenItsSenderIsNotEarthed() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .onOff("S1", "key", 5)
                         .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.16)))
                         .part("R1", new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
@@ -215,8 +215,8 @@ class OperatingPointTest {
                         .wire("P1.T", "R1.T", "0.5mm2", 3)
                         .build();
 
-        var off = solved(job, Conditions.REST);
-        var on = solved(job, Conditions.REST.with("key", "on"));
+        var off = solved(design, Conditions.REST);
+        var on = solved(design, Conditions.REST.with("key", "on"));
 
         assertThat(off.voltsAt(at("P1.B"))).isEmpty();
         assertThat(off.voltsAt(at("R1.T"))).isEmpty();
@@ -226,8 +226,8 @@ class OperatingPointTest {
 
     @Test
     void aRelayThatCutsItsOwnCoilChatters() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .part(
                                 "K1",
                                 new ControlKind.Relay(
@@ -242,23 +242,23 @@ class OperatingPointTest {
                         .wire("K1.85", "E1.E", "1mm2", 1)
                         .build();
 
-        var outcome = new Solver(Netlist.of(job)).solve(Conditions.REST);
+        var outcome = new Solver(Netlist.of(design)).solve(Conditions.REST);
 
         assertThat(outcome).isEqualTo(new Outcome.Chattering(List.of(new PartId("K1"))));
     }
 
     @Test
     void aDeadShortWithoutAFuseDrawsWhatBatteryAndLeadAllow() {
-        var job = JobBuilder.twelveVolts().wire("B1.+", "E1.E", "2.5mm2", 1).build();
+        var design = DesignBuilder.twelveVolts().wire("B1.+", "E1.E", "2.5mm2", 1).build();
 
-        var point = solved(job, Conditions.REST);
+        var point = solved(design, Conditions.REST);
 
         // 12.7 V / (6 mΩ + 7.6 + 1 mΩ + 0.2229 + 1 mΩ)
         assertThat(amps(point, 2)).isCloseTo(12.7 / 0.0158229, within(1e-6));
     }
 
-    private static Job charging(double loadAmps) {
-        return JobBuilder.twelveVolts()
+    private static Design charging(double loadAmps) {
+        return DesignBuilder.twelveVolts()
                 .onOff("S1", "key", 10)
                 .part("L1", new LoadKind.WarningLamp(new Watts(2.2), new Volts(13.5)))
                 .mounted(
@@ -291,8 +291,8 @@ class OperatingPointTest {
 
     @Test
     void withThePositivePoleEarthedItChargesTheSame() {
-        var job =
-                new JobBuilder(12)
+        var design =
+                new DesignBuilder(12)
                         .positiveEarth()
                         .battery(0.006)
                         .wire("B1.+", "E1.E", "25mm2", 0.3)
@@ -313,7 +313,7 @@ class OperatingPointTest {
         var conditions = Conditions.REST.with("key", "on").withEngine(new Rpm(2500));
 
         var negative = Supply.of(solved(charging(5), conditions));
-        var positive = Supply.of(solved(job, conditions));
+        var positive = Supply.of(solved(design, conditions));
 
         assertThat(positive.generated().value())
                 .isCloseTo(negative.generated().value(), within(1e-6));
@@ -343,8 +343,8 @@ class OperatingPointTest {
                 .isCloseTo(Math.abs(amps(point, 6)) + amps(point, 3), within(0.05));
     }
 
-    private static Job ignition() {
-        return JobBuilder.twelveVolts()
+    private static Design ignition() {
+        return DesignBuilder.twelveVolts()
                 .part("R1", new JoinKind.Resistor(new Ohms(1.5)))
                 .part("T1", new LoadKind.IgnitionCoil(new Ohms(1.5), new Henries(0.004)))
                 .mounted("D1", "E1", new ControlKind.Points(4, new Ratio(0.6)))
@@ -371,8 +371,8 @@ class OperatingPointTest {
         assertThat(amps(standing, 2)).isCloseTo(12.7 / (resistance - 0.001 + 0.005), within(0.01));
     }
 
-    private static JobBuilder stabilised() {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder stabilised() {
+        return DesignBuilder.twelveVolts()
                 .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.16)))
                 .mounted("R1", "E1", new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
                 .wire("B1.+", "V1.B", "1mm2", 1)
@@ -382,8 +382,8 @@ class OperatingPointTest {
 
     @Test
     void aStabiliserHoldsTenVoltsAndAFullTankGivesTheCurrentOfItsOhms() {
-        var job = stabilised().mounted("V1", "E1", new JoinKind.Stabiliser(new Volts(10)));
-        var full = solved(job.build(), Conditions.REST.withLevel("fuel", 1));
+        var design = stabilised().mounted("V1", "E1", new JoinKind.Stabiliser(new Volts(10)));
+        var full = solved(design.build(), Conditions.REST.withLevel("fuel", 1));
 
         assertThat(volts(full, "V1.I")).isCloseTo(10, within(0.001));
         assertThat(amps(full, 3)).isCloseTo(10 / (60 + 33 + 0.002), within(1e-4));
@@ -391,8 +391,8 @@ class OperatingPointTest {
 
     @Test
     void aStabiliserWithoutItsEarthPassesTheFullVoltsAndTheGaugeReadsHigh() {
-        var job = stabilised().part("V1", new JoinKind.Stabiliser(new Volts(10)));
-        var full = solved(job.build(), Conditions.REST.withLevel("fuel", 1));
+        var design = stabilised().part("V1", new JoinKind.Stabiliser(new Volts(10)));
+        var full = solved(design.build(), Conditions.REST.withLevel("fuel", 1));
 
         assertThat(amps(full, 3)).isGreaterThan(12.6 / 93.1);
     }
@@ -401,14 +401,14 @@ class OperatingPointTest {
     @Test
     void aDiodeConductsOneWay() {
         var forward =
-                JobBuilder.twelveVolts()
+                DesignBuilder.twelveVolts()
                         .part("D1", new JoinKind.Diode(new Amps(6)))
                         .load("X1", 2)
                         .wire("B1.+", "D1.A", "1mm2", 0)
                         .wire("D1.K", "X1.+", "1mm2", 0)
                         .build();
         var backward =
-                JobBuilder.twelveVolts()
+                DesignBuilder.twelveVolts()
                         .part("D1", new JoinKind.Diode(new Amps(6)))
                         .load("X1", 2)
                         .wire("B1.+", "D1.K", "1mm2", 0)
@@ -426,8 +426,8 @@ class OperatingPointTest {
 
     @Test
     void theStarterTurnsOnlyWhileItsSolenoidIsFed() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .push("S1", "start", 20)
                         .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1)))
                         .wire("B1.+", "M1.30", "25mm2", 1)
@@ -437,14 +437,14 @@ class OperatingPointTest {
 
         // 12.7 V over battery, cable, contact, motor, case, joint and strap, by hand
         double resistance = 0.006 + 0.000743 + 0.001 + 0.0005 + 0.05 + 0.001 + 0.0012229;
-        assertThat(amps(solved(job, Conditions.REST), 2)).isZero();
-        assertThat(amps(solved(job, Conditions.REST.with("start", "on")), 2))
+        assertThat(amps(solved(design, Conditions.REST), 2)).isZero();
+        assertThat(amps(solved(design, Conditions.REST.with("start", "on")), 2))
                 .isCloseTo(12.7 / resistance, within(12.0));
     }
 
     @Test
     void anEmptyJobIsSolvedToNothing() {
-        assertThat(new Solver(Netlist.of(new JobBuilder(12).build())).solve(Conditions.REST))
+        assertThat(new Solver(Netlist.of(new DesignBuilder(12).build())).solve(Conditions.REST))
                 .isInstanceOf(Outcome.Solved.class);
     }
 }

@@ -3,7 +3,7 @@ package aficion.sweep;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import aficion.job.JobBuilder;
+import aficion.job.DesignBuilder;
 import aficion.job.PartId;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
@@ -17,8 +17,8 @@ import org.junit.jupiter.api.Test;
 /** What each fault does, worked out by hand. */
 class SweepTest {
     /** Battery, fuse F1, switch S1, lamp H1; wires 2 to 4 in that order. */
-    private static JobBuilder lamp(double fuse, String size) {
-        return JobBuilder.twelveVolts()
+    private static DesignBuilder lamp(double fuse, String size) {
+        return DesignBuilder.twelveVolts()
                 .fuse("F1", fuse)
                 .onOff("S1", "lights", 10)
                 .lamp("H1", 55)
@@ -27,8 +27,8 @@ class SweepTest {
                 .wire("S1.2", "H1.58", size, 3);
     }
 
-    private static List<Effect> sweep(JobBuilder job) {
-        return Sweep.of(Netlist.of(job.build()));
+    private static List<Effect> sweep(DesignBuilder design) {
+        return Sweep.of(Netlist.of(design.build()));
     }
 
     private static Effect effect(List<Effect> effects, Fault fault) {
@@ -61,9 +61,9 @@ class SweepTest {
     /** Before the fuse nothing opens: the lead of 0.35 mm² burns. */
     @Test
     void aLeadWithoutAGuardBurns() {
-        var job = JobBuilder.twelveVolts().lamp("H1", 21).wire("B1.+", "H1.58", "0.35mm2", 2);
+        var design = DesignBuilder.twelveVolts().lamp("H1", 21).wire("B1.+", "H1.58", "0.35mm2", 2);
 
-        var effect = effect(sweep(job), chafed("w2", Fault.Place.SECOND_END));
+        var effect = effect(sweep(design), chafed("w2", Fault.Place.SECOND_END));
 
         assertThat(effect.danger()).isEqualTo(Consequence.Danger.BURNS);
         var burns = (Consequence.Burns) effect.consequences().getFirst();
@@ -97,8 +97,8 @@ class SweepTest {
     /** A horn switched in its earth: its lead chafed to the body sounds it. */
     @Test
     void aChafeInASwitchedEarthMakesTheThingRunByItself() {
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .fuse("F1", 15)
                         .part(
                                 "X1",
@@ -111,7 +111,7 @@ class SweepTest {
                         .wire("X1.31", "S1.1", "1mm2", 1)
                         .wire("S1.2", "E1.E", "1mm2", 0.5);
 
-        var effect = effect(sweep(job), chafed("w4", Fault.Place.SECOND_END));
+        var effect = effect(sweep(design), chafed("w4", Fault.Place.SECOND_END));
 
         assertThat(effect.danger()).isEqualTo(Consequence.Danger.RUNS);
         assertThat(((Consequence.RunsByItself) effect.consequences().getFirst()).part())
@@ -151,8 +151,8 @@ class SweepTest {
         var both =
                 new aficion.job.LoadKind.Lamp(
                         new aficion.quantity.Volts(13.5), List.of(tail, stop));
-        var job =
-                JobBuilder.twelveVolts()
+        var design =
+                DesignBuilder.twelveVolts()
                         .earth("E2")
                         .onOff("S1", "brake", 10)
                         .mounted("H1", "E2", both)
@@ -161,7 +161,7 @@ class SweepTest {
                         .wire("S1.2", "H1.54", "1mm2", 1)
                         .wire("H1.58", "H2.58", "1mm2", 1);
 
-        var lost = effect(sweep(job), new Fault.EarthLost(new PartId("E2")));
+        var lost = effect(sweep(design), new Fault.EarthLost(new PartId("E2")));
 
         assertThat(lost.danger()).isEqualTo(Consequence.Danger.MISLEADS);
         assertThat(lost.consequences())
@@ -172,13 +172,13 @@ class SweepTest {
 
     @Test
     void theWorstStandsFirstAndTheOrderIsStable() {
-        var job = lamp(10, "1mm2").lamp("H2", 5).wire("B1.+", "H2.58", "0.35mm2", 2);
+        var design = lamp(10, "1mm2").lamp("H2", 5).wire("B1.+", "H2.58", "0.35mm2", 2);
 
-        var effects = sweep(job);
+        var effects = sweep(design);
 
         assertThat(effects).isSortedAccordingTo((a, b) -> a.danger().compareTo(b.danger()));
         assertThat(effects.getFirst().danger()).isEqualTo(Consequence.Danger.BURNS);
-        assertThat(sweep(job)).isEqualTo(effects);
+        assertThat(sweep(design)).isEqualTo(effects);
     }
 
     @Test
@@ -191,6 +191,6 @@ class SweepTest {
 
         assertThat(told).hasValue(2);
         assertThat(states.size()).isGreaterThan(2);
-        assertThat(OperatingStates.isHeld(netlist.job(), states.iterator().next())).isFalse();
+        assertThat(OperatingStates.isHeld(netlist.design(), states.iterator().next())).isFalse();
     }
 }

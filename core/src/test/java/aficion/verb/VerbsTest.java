@@ -13,9 +13,10 @@ import aficion.job.Acceptance;
 import aficion.job.CircuitId;
 import aficion.job.Colouring;
 import aficion.job.ControlKind;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.HouseRules;
 import aficion.job.Job;
-import aficion.job.JobBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
@@ -23,7 +24,11 @@ import aficion.job.Pinned.Trait;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
-import aficion.job.edit.Edit;
+import aficion.job.Work;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
+import aficion.job.edit.WorkEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -47,9 +52,9 @@ class VerbsTest {
     private static final WireId BEHIND_FUSE = new WireId("w3");
     private static final WireId LAMP_WIRE = new WireId("w4");
 
-    private final Job job = lampBySwitch(JobBuilder.twelveVolts()).build();
+    private final Design design = lampBySwitch(DesignBuilder.twelveVolts()).build();
 
-    private static JobBuilder lampBySwitch(JobBuilder builder) {
+    private static DesignBuilder lampBySwitch(DesignBuilder builder) {
         return builder.earth("E2")
                 .fuse("F1", 10)
                 .onOff("S1", "lights", 10)
@@ -59,14 +64,14 @@ class VerbsTest {
                 .wire("S1.2", "H1.58", "1mm2", 3);
     }
 
-    private static Job done(Attempt attempt, Job job) {
+    private static Design done(Attempt attempt, Design design) {
         assertThat(attempt).isInstanceOf(Possible.class);
-        return ((Possible) attempt).edit().apply(job);
+        return ((Possible) attempt).edit().apply(design);
     }
 
-    private static double light(Job job) {
+    private static double light(Design design) {
         var lit = Conditions.REST.with("lights", "on");
-        return new Solver(Netlist.of(job)).solve(lit) instanceof Outcome.Solved(var point)
+        return new Solver(Netlist.of(design)).solve(lit) instanceof Outcome.Solved(var point)
                 ? point.light(new PartId("H1"), "58").map(Ratio::value).orElse(0.0)
                 : 0;
     }
@@ -74,12 +79,14 @@ class VerbsTest {
     @Test
     void aDiodeInAWireLetsTheLampLightAndTakesItsVolts() {
         var with =
-                done(Placing.into(job, LAMP_WIRE, "diode", new JoinKind.Diode(new Amps(6))), job);
+                done(
+                        Placing.into(design, LAMP_WIRE, "diode", new JoinKind.Diode(new Amps(6))),
+                        design);
 
-        assertThat(with.parts()).hasSize(job.parts().size() + 1);
-        assertThat(with.wires()).hasSize(job.wires().size() + 1);
+        assertThat(with.parts()).hasSize(design.parts().size() + 1);
+        assertThat(with.wires()).hasSize(design.wires().size() + 1);
         // 12.7 V less about 0.8 V: light goes with the power 3.4, so to about 0.8 of what it was.
-        assertThat(light(with) / light(job)).isBetween(0.7, 0.9);
+        assertThat(light(with) / light(design)).isBetween(0.7, 0.9);
     }
 
     @Test
@@ -92,7 +99,7 @@ class VerbsTest {
                         new Ratio(0.2),
                         new Amps(30),
                         Optional.empty());
-        var with = done(Placing.into(job, LAMP_WIRE, "relay", relay), job);
+        var with = done(Placing.into(design, LAMP_WIRE, "relay", relay), design);
         var on = Conditions.REST.with("lights", "on");
         var point = ((Outcome.Solved) new Solver(Netlist.of(with)).solve(on)).point();
 
@@ -107,8 +114,8 @@ class VerbsTest {
         var kind =
                 new LoadKind.Lamp(
                         new Volts(13.5), List.of(new LoadKind.Filament("58", new Watts(5))));
-        var at = job.part(new PartId("S1")).terminal("2");
-        var with = done(Placing.onto(job, CIRCUIT, at, "second lamp", kind), job);
+        var at = design.part(new PartId("S1")).terminal("2");
+        var with = done(Placing.onto(design, CIRCUIT, at, "second lamp", kind), design);
         var lamp = with.parts().getLast();
 
         assertThat(lamp.id()).isEqualTo(new PartId("H2"));
@@ -120,17 +127,17 @@ class VerbsTest {
     void aPartIsReplacedOnlyByOneWithItsPins() {
         var fuse = new PartId("F1");
 
-        assertThat(Placing.instead(job, fuse, new JoinKind.Resistor(new Ohms(1))))
+        assertThat(Placing.instead(design, fuse, new JoinKind.Resistor(new Ohms(1))))
                 .isInstanceOf(Possible.class);
-        assertThat(Placing.instead(job, fuse, new JoinKind.Diode(new Amps(6))))
+        assertThat(Placing.instead(design, fuse, new JoinKind.Diode(new Amps(6))))
                 .isEqualTo(new Refused(Refusal.OTHER_PINS));
-        assertThat(Placing.into(job, LAMP_WIRE, "magneto", new LoadKind.Magneto(new Ohms(1))))
+        assertThat(Placing.into(design, LAMP_WIRE, "magneto", new LoadKind.Magneto(new Ohms(1))))
                 .isEqualTo(new Refused(Refusal.NO_WAY_THROUGH));
     }
 
     @Test
     void earthsComeTogetherWiresAndCases() {
-        var with = done(Earths.combine(job, CIRCUIT, new PartId("E2")), job);
+        var with = done(Earths.combine(design, CIRCUIT, new PartId("E2")), design);
 
         assertThat(with.part(new PartId("H1")).mount()).contains(new PartId("E2"));
         assertThat(with.wiresAt(with.part(new PartId("E1")).terminal("E"))).isEmpty();
@@ -141,18 +148,18 @@ class VerbsTest {
     @Test
     void theOtherSideIsMirroredInNameAndColour() {
         var named =
-                new Edit.Rename(new PartId("H1"), "Left signal")
+                new PartEdit.Rename(new PartId("H1"), "Left signal")
                         .apply(
-                                new Edit.Recolour(
+                                new WireEdit.Recolour(
                                                 LAMP_WIRE,
                                                 new WireColour(
                                                         Colour.GREEN, Optional.of(Colour.RED)))
-                                        .apply(job));
+                                        .apply(design));
         var with = done(OtherSide.of(named, new PartId("H1")), named);
         var other = with.parts().getLast();
 
         assertThat(other.name()).isEqualTo("Right signal");
-        assertThat(other.kind()).isEqualTo(job.part(new PartId("H1")).kind());
+        assertThat(other.kind()).isEqualTo(design.part(new PartId("H1")).kind());
         assertThat(other.mount()).contains(new PartId("E1"));
         // It shares S1.2 with the left one, so it must wear the same colour.
         assertThat(with.wires().getLast().colour().british()).isEqualTo("GR");
@@ -164,7 +171,8 @@ class VerbsTest {
     @Test
     void wiresAreNumberedAlongThePath() {
         var mixed =
-                new Edit.Renumber(FEED, "7").apply(new Edit.Renumber(LAMP_WIRE, "3.3").apply(job));
+                new WireEdit.Renumber(FEED, "7")
+                        .apply(new WireEdit.Renumber(LAMP_WIRE, "3.3").apply(design));
         var with = done(Tidying.renumber(mixed, CIRCUIT), mixed);
 
         assertThat(List.of(FEED, BEHIND_FUSE, LAMP_WIRE).stream().map(id -> with.wire(id).number()))
@@ -173,7 +181,7 @@ class VerbsTest {
 
     @Test
     void purposesFollowFromWhatWiresMeetAndWhenTheyAreLive() {
-        var purposes = Purposes.of(job);
+        var purposes = Purposes.of(design);
 
         assertThat(purposes.get(new WireId("w1"))).isEqualTo(Purpose.EARTH);
         assertThat(purposes.get(FEED)).isEqualTo(Purpose.LIVE);
@@ -183,11 +191,11 @@ class VerbsTest {
 
     @Test
     void theSchemePaintsWhatIsNotSettled() {
-        assertThat(Tidying.recolour(job, CIRCUIT)).isEqualTo(new Refused(Refusal.NO_SCHEME));
+        assertThat(Tidying.recolour(design, CIRCUIT)).isEqualTo(new Refused(Refusal.NO_SCHEME));
         var british =
-                job.withRules(
+                design.withRules(
                         HouseRules.USUAL.withColours(new Colouring.ByScheme(ColourScheme.BS_AU_7)));
-        var settled = new Edit.Pin(FEED, Trait.COLOUR, true).apply(british);
+        var settled = new WireEdit.Pin(FEED, Trait.COLOUR, true).apply(british);
 
         var with = done(Tidying.recolour(settled, CIRCUIT), settled);
 
@@ -206,12 +214,13 @@ class VerbsTest {
         var thick =
                 List.of(FEED, LAMP_WIRE).stream()
                         .reduce(
-                                job,
+                                design,
                                 (now, wire) ->
-                                        new Edit.Resize(wire, WireSize.parse("6mm2").orElseThrow())
+                                        new WireEdit.Resize(
+                                                        wire, WireSize.parse("6mm2").orElseThrow())
                                                 .apply(now),
                                 (_, last) -> last);
-        var settled = new Edit.Pin(FEED, Trait.SIZE, true).apply(thick);
+        var settled = new WireEdit.Pin(FEED, Trait.SIZE, true).apply(thick);
         var with = done(Tidying.resize(Assessment.of(settled), CIRCUIT), settled);
 
         assertThat(with.wire(FEED).size().designation()).isEqualTo("6");
@@ -220,16 +229,16 @@ class VerbsTest {
 
     @Test
     void anEndGoesElsewhereButNeverToTheOtherEnd() {
-        var second = job.part(new PartId("F1")).terminal("2");
+        var second = design.part(new PartId("F1")).terminal("2");
 
-        assertThat(done(Leads.move(job, LAMP_WIRE, true, second), job).wire(LAMP_WIRE).from())
+        assertThat(done(Leads.move(design, LAMP_WIRE, true, second), design).wire(LAMP_WIRE).from())
                 .extracting(end -> end.terminal())
                 .isEqualTo(second);
-        assertThat(Leads.move(job, BEHIND_FUSE, false, second))
+        assertThat(Leads.move(design, BEHIND_FUSE, false, second))
                 .isEqualTo(new Refused(Refusal.SAME_TERMINAL));
-        assertThat(Leads.exchange(job, new PartId("H1")))
+        assertThat(Leads.exchange(design, new PartId("H1")))
                 .isEqualTo(new Refused(Refusal.NOT_TWO_LEADS));
-        assertThat(done(Leads.exchange(job, new PartId("S1")), job).wire(LAMP_WIRE).from())
+        assertThat(done(Leads.exchange(design, new PartId("S1")), design).wire(LAMP_WIRE).from())
                 .extracting(end -> end.terminal().pin())
                 .isEqualTo("1");
     }
@@ -237,44 +246,50 @@ class VerbsTest {
     @Test
     void aFindingLetStandIsAskedForNoLonger() {
         var thin =
-                new Edit.Resize(LAMP_WIRE, WireSize.parse("0.35mm2").orElseThrow())
-                        .apply(new Edit.FitFuse(new PartId("F1"), "", new Amps(30)).apply(job));
-        var before = Findings.judged(Assessment.of(thin));
+                new WireEdit.Resize(LAMP_WIRE, WireSize.parse("0.35mm2").orElseThrow())
+                        .apply(
+                                new PartEdit.FitFuse(new PartId("F1"), "", new Amps(30))
+                                        .apply(design));
+        var found = Findings.of(Assessment.of(thin));
         var finding =
-                before.open().stream()
+                found.stream()
                         .filter(Finding.GuardLargerThanWire.class::isInstance)
                         .findFirst()
                         .orElseThrow();
-        var stands = Findings.accept(finding, "only until the fuses come").apply(thin);
-        var after = Findings.judged(Assessment.of(stands));
+        var work = Findings.accept(finding, "only until the fuses come").apply(Work.NONE);
+        var after = Findings.judged(found, work);
 
-        assertThat(after.open()).hasSize(before.open().size() - 1);
+        assertThat(after.open()).hasSize(found.size() - 1);
         assertThat(after.standing())
                 .extracting(Findings.Standing::finding)
                 .containsExactly(finding);
-        assertThat(stands.accepted().getFirst().reason()).isEqualTo("only until the fuses come");
-        assertThat(new Edit.Reject(stands.accepted().getFirst()).apply(stands)).isEqualTo(thin);
+        assertThat(work.accepted().getFirst().reason()).isEqualTo("only until the fuses come");
+        assertThat(new WorkEdit.Reject(work.accepted().getFirst()).apply(work))
+                .isEqualTo(Work.NONE);
     }
 
     /** What was looked at with a fuse of 30 A is not what a fuse of 40 A makes of it. */
     @Test
     void aFindingLetStandIsAskedForAgainWhenItsFiguresChange() {
         var thin =
-                new Edit.Resize(LAMP_WIRE, WireSize.parse("0.35mm2").orElseThrow())
-                        .apply(new Edit.FitFuse(new PartId("F1"), "", new Amps(30)).apply(job));
-        var finding = guardTooLarge(thin).orElseThrow();
-        var stands = Findings.accept(finding, "only until the fuses come").apply(thin);
+                new WireEdit.Resize(LAMP_WIRE, WireSize.parse("0.35mm2").orElseThrow())
+                        .apply(
+                                new PartEdit.FitFuse(new PartId("F1"), "", new Amps(30))
+                                        .apply(design));
+        var finding = guardTooLarge(Job.of(thin)).orElseThrow();
+        var stands = Findings.accept(finding, "only until the fuses come").apply(Job.of(thin));
         assertThat(guardTooLarge(stands)).isEmpty();
 
-        var more = new Edit.FitFuse(new PartId("F1"), "", new Amps(40)).apply(stands);
+        var more = new PartEdit.FitFuse(new PartId("F1"), "", new Amps(40)).apply(stands);
         var again = guardTooLarge(more).orElseThrow();
-        assertThat(Findings.accepted(more, again).orElseThrow().reason())
+        assertThat(Findings.accepted(more.work(), again).orElseThrow().reason())
                 .isEqualTo("only until the fuses come");
         assertThat(guardTooLarge(Findings.accept(again, "still waiting").apply(more))).isEmpty();
     }
 
     private static Optional<Finding> guardTooLarge(Job in) {
-        return Findings.judged(Assessment.of(in)).open().stream()
+        var all = Findings.of(Assessment.of(in.design()));
+        return Findings.judged(all, in.work()).open().stream()
                 .filter(Finding.GuardLargerThanWire.class::isInstance)
                 .filter(found -> found.subject().place().equals(LAMP_WIRE.value()))
                 .findFirst();
@@ -284,18 +299,36 @@ class VerbsTest {
     @Test
     void whatIsLetStandEndsWithWhatItIsAbout() {
         var stands =
-                new Edit.Accept(
+                new WorkEdit.Accept(
                                 new Acceptance(
                                         "LongDrop",
                                         LAMP_WIRE.value(),
                                         "short trips",
                                         Optional.empty()))
-                        .apply(job);
-        var gone = new Edit.RemoveWire(LAMP_WIRE).apply(stands);
-        var again = new Edit.AddWire(job.wire(LAMP_WIRE)).apply(gone);
+                        .apply(Job.of(design));
+        var gone = new WireEdit.RemoveWire(LAMP_WIRE).apply(stands);
+        var again = new WireEdit.AddWire(design.wire(LAMP_WIRE)).apply(gone);
 
-        assertThat(stands.accepted()).hasSize(1);
-        assertThat(gone.accepted()).isEmpty();
-        assertThat(again.accepted()).isEmpty();
+        assertThat(stands.work().accepted()).hasSize(1);
+        assertThat(gone.work().accepted()).isEmpty();
+        assertThat(again.work().accepted()).isEmpty();
+    }
+
+    /** A wire that is taken out and put in otherwise in one step is still the wire looked at. */
+    @Test
+    void whatIsLetStandOutlivesAStepThatReplacesIt() {
+        var accepted =
+                new Acceptance("LongDrop", LAMP_WIRE.value(), "short trips", Optional.empty());
+        var stands = new WorkEdit.Accept(accepted).apply(Job.of(design));
+        var replaced =
+                new CompositeEdit(
+                                CompositeEdit.Deed.GROUP,
+                                List.of(
+                                        new WireEdit.RemoveWire(LAMP_WIRE),
+                                        new WireEdit.AddWire(
+                                                design.wire(LAMP_WIRE).withNumber("9"))))
+                        .apply(stands);
+
+        assertThat(replaced.work().accepted()).containsExactly(accepted);
     }
 }

@@ -63,9 +63,9 @@ public final class Desk {
     }
 
     /** Holds a job open; empty when another window has it. */
-    public Optional<Held> hold(Path job) throws IOException {
+    public Optional<Held> hold(Path design) throws IOException {
         Files.createDirectories(folder);
-        var path = job.toAbsolutePath().normalize();
+        var path = design.toAbsolutePath().normalize();
         var parent = path.getParent();
         var real =
                 parent != null && Files.exists(parent)
@@ -128,9 +128,9 @@ public final class Desk {
     }
 
     /** Puts a job at the head of those that were open lately. */
-    public void remember(Path job) throws IOException {
+    public void remember(Path design) throws IOException {
         var lines = new ArrayList<String>();
-        lines.add(job.toAbsolutePath().normalize().toString());
+        lines.add(design.toAbsolutePath().normalize().toString());
         recent().stream()
                 .map(Path::toString)
                 .filter(line -> !line.equals(lines.getFirst()))

@@ -3,18 +3,26 @@ package aficion.files;
 import aficion.files.JobFileException.Damaged;
 import aficion.files.JobFileException.Foreign;
 import aficion.files.JobFileException.Newer;
+import aficion.files.JobFileException.NewerField;
+import aficion.files.JobFileException.Trouble;
 import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
+import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.InvalidJob;
 import aficion.job.Job;
+import aficion.job.JobProblem;
 import aficion.job.Part;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
+import aficion.job.Work;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
@@ -26,6 +34,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A job as JSON text and back. The format is described by {@code docs/aficion-job.schema.json}:
@@ -36,7 +45,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     /** What the parser says about its own source, which helps nobody at a bench. */
     private static final Pattern KNOWN_KINDS = Pattern.compile("known type ids = (\\[[^\\]]*\\])");
@@ -56,8 +65,7 @@ public final class JobCodec {
         "circuits",
         "parts",
         "wires",
-        "bench",
-        "accepted"
+        "work"
     })
     record Envelope(
             String format,
@@ -67,22 +75,64 @@ public final class JobCodec {
             List<Circuit> circuits,
             List<Part> parts,
             List<Wire> wires,
-            List<BenchRun> bench,
-            Optional<List<Acceptance>> accepted) {}
+            Optional<Done> work) {}
+
+    /** What has been done, as it is kept: a list is left out where it is empty. */
+    @JsonPropertyOrder({"done", "bench", "accepted"})
+    record Done(
+            Optional<List<DoneOf>> done,
+            Optional<List<BenchRun>> bench,
+            Optional<List<Acceptance>> accepted) {
+        static Optional<Done> of(Job job) {
+            var work = job.work();
+            if (work.equals(Work.NONE)) {
+                return Optional.empty();
+            }
+            var stages =
+                    job.design().circuits().stream()
+                            .map(Circuit::id)
+                            .filter(work.done()::containsKey)
+                            .map(circuit -> new DoneOf(circuit, List.copyOf(work.done(circuit))))
+                            .toList();
+            return Optional.of(new Done(some(stages), some(work.bench()), some(work.accepted())));
+        }
+
+        private static <T> Optional<List<T>> some(List<T> list) {
+            return Optional.of(list).filter(each -> !each.isEmpty());
+        }
+
+        Work work() {
+            var stages = new LinkedHashMap<CircuitId, Set<Work.Stage>>();
+            var list = done.orElse(List.of());
+            for (int i = 0; i < list.size(); i++) {
+                var circuit = list.get(i).circuit();
+                if (stages.put(circuit, Set.copyOf(list.get(i).stages())) != null) {
+                    throw new InvalidJob(
+                            List.of(
+                                    new JobProblem(
+                                            "work.done", i, "circuit", circuit + " stands twice")));
+                }
+            }
+            return new Work(stages, bench.orElse(List.of()), accepted.orElse(List.of()));
+        }
+    }
+
+    /** The finished stages of one circuit. */
+    record DoneOf(CircuitId circuit, List<Work.Stage> stages) {}
 
     /** The text of a job, ending in a line feed. */
     public static String write(Job job) {
+        var design = job.design();
         var envelope =
                 new Envelope(
                         FORMAT,
                         VERSION,
-                        job.vehicle(),
-                        job.rules(),
-                        job.circuits(),
-                        job.parts(),
-                        job.wires(),
-                        job.bench(),
-                        Optional.of(job.accepted()).filter(list -> !list.isEmpty()));
+                        design.vehicle(),
+                        design.rules(),
+                        design.circuits(),
+                        design.parts(),
+                        design.wires(),
+                        Done.of(job));
         var indenter = new DefaultIndenter("  ", "\n");
         var printer =
                 new DefaultPrettyPrinter().withArrayIndenter(indenter).withObjectIndenter(indenter);
@@ -90,42 +140,53 @@ public final class JobCodec {
     }
 
     /**
-     * Reads a job.
+     * Reads a job of this version or an earlier one.
      *
      * @throws JobFileException when the text is no job, a later version's, or damaged; with line
      *     and field where they can be told
      */
     public static Job read(String text) throws JobFileException {
-        requireOurs(text);
+        var tree = tree(text);
+        int version = version(tree);
         try {
-            var envelope = MAPPER.readValue(text, Envelope.class);
-            return new Job(
-                    envelope.vehicle(),
-                    envelope.rules(),
-                    envelope.circuits(),
-                    envelope.parts(),
-                    envelope.wires(),
-                    envelope.bench(),
-                    envelope.accepted().orElse(List.of()));
+            Envelope envelope;
+            if (version == VERSION) {
+                envelope = MAPPER.readValue(text, Envelope.class);
+            } else {
+                Migration.toLatest(tree, version);
+                envelope = MAPPER.treeToValue(tree, Envelope.class);
+            }
+            var design =
+                    new Design(
+                            envelope.vehicle(),
+                            envelope.rules(),
+                            envelope.circuits(),
+                            envelope.parts(),
+                            envelope.wires());
+            return new Job(design, envelope.work().map(Done::work).orElse(Work.NONE));
         } catch (InvalidJob invalid) {
-            throw new JobFileException(located(text, invalid));
+            throw new JobFileException(located(text, version, invalid));
         } catch (JacksonException e) {
-            throw new JobFileException(damage(e, text));
+            throw new JobFileException(trouble(e, text, version));
         }
     }
 
-    private static void requireOurs(String text) throws JobFileException {
+    private static ObjectNode tree(String text) throws JobFileException {
         JsonNode tree;
         try {
             tree = MAPPER.readTree(text);
         } catch (JacksonException e) {
             boolean ours =
                     text.stripLeading().startsWith("{") && text.contains("\"" + FORMAT + "\"");
-            throw new JobFileException(ours ? damage(e, text) : new Foreign());
+            throw new JobFileException(ours ? damage(e, text, VERSION) : new Foreign());
         }
-        if (!tree.isObject() || !FORMAT.equals(tree.path("format").asString(""))) {
-            throw new JobFileException(new Foreign());
+        if (tree instanceof ObjectNode job && FORMAT.equals(job.path("format").asString(""))) {
+            return job;
         }
+        throw new JobFileException(new Foreign());
+    }
+
+    private static int version(ObjectNode tree) throws JobFileException {
         var version = tree.path("version");
         if (!version.isInt() || version.intValue() < 1) {
             throw new JobFileException(
@@ -134,24 +195,35 @@ public final class JobCodec {
         if (version.intValue() > VERSION) {
             throw new JobFileException(new Newer(version.intValue(), VERSION));
         }
+        return version.intValue();
     }
 
-    private static Damaged located(String text, InvalidJob invalid) {
+    /** A field that is not known came with a later version, or was written by hand. */
+    private static Trouble trouble(JacksonException e, String text, int version) {
+        var damage = damage(e, text, version);
+        return e instanceof UnrecognizedPropertyException
+                ? new NewerField(damage.line(), damage.field(), damage.detail())
+                : damage;
+    }
+
+    private static Damaged located(String text, int version, InvalidJob invalid) {
         var first = invalid.problems().getFirst();
-        var field = first.list() + "[" + first.index() + "]." + first.field();
+        var place = first.list() + "[" + first.index() + "]." + first.field();
+        var field = Migration.before(place, version);
         return new Damaged(FieldLines.find(text, field), field, first.text());
     }
 
-    private static Damaged damage(JacksonException e, String text) {
+    private static Damaged damage(JacksonException e, String text, int version) {
         var location = Optional.ofNullable(e.getLocation());
         var line = location.map(TokenStreamLocation::getLineNr).filter(number -> number > 0);
-        var field = e instanceof DatabindException databind ? path(databind) : "";
+        var place = e instanceof DatabindException databind ? path(databind) : "";
+        var field = Migration.before(place, version);
         return new Damaged(line.or(() -> FieldLines.find(text, field)), field, reason(e));
     }
 
     /** What is wrong with a text of ours and in which line, in a few words. */
     static String trouble(JacksonException e, String text) {
-        var damage = damage(e, text);
+        var damage = damage(e, text, VERSION);
         return damage.line().map(line -> "line " + line + ": ").orElse("") + damage.detail();
     }
 

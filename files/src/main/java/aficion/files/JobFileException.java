@@ -22,6 +22,16 @@ public final class JobFileException extends IOException {
     /** It was written by a later version of the program. */
     public record Newer(int version, int known) implements Trouble {}
 
+    /**
+     * It has a field that this version does not know.
+     *
+     * @param line where, from 1; empty when that could not be told
+     * @param field which field
+     * @param detail what it is not
+     */
+    public record NewerField(Optional<Integer> line, String field, String detail)
+            implements Trouble {}
+
     /** It is larger than a job can be. */
     public record TooLarge(long bytes, long most) implements Trouble {}
 

@@ -17,6 +17,7 @@ import aficion.job.Demand;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.Laid;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -28,6 +29,7 @@ import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.WireId;
+import aficion.job.Work;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
@@ -64,6 +66,7 @@ import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.annotation.JsonDeserialize;
 import tools.jackson.databind.cfg.MapperConfig;
 import tools.jackson.databind.introspect.AnnotatedMember;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
@@ -95,6 +98,7 @@ final class JobMapping {
                 .addMixIn(Kind.class, KindMixIn.class)
                 .addMixIn(Demand.class, DemandMixIn.class)
                 .addMixIn(RunLength.class, LengthMixIn.class)
+                .addMixIn(Laid.class, LaidMixIn.class)
                 .addMixIn(Colouring.class, ColouringMixIn.class)
                 .addModule(module())
                 .build();
@@ -166,6 +170,9 @@ final class JobMapping {
     @JsonSubTypes({@Type(RunLength.Measured.class), @Type(RunLength.Assumed.class)})
     private interface LengthMixIn {}
 
+    @JsonDeserialize(as = Laid.Stated.class)
+    private interface LaidMixIn {}
+
     @JsonTypeInfo(use = JsonTypeInfo.Id.DEDUCTION)
     @JsonSubTypes({
         @Type(Colouring.ByScheme.class),
@@ -218,7 +225,7 @@ final class JobMapping {
                 Vehicle.Pole.class,
                 Vehicle.Sort.class,
                 Circuit.Drops.class,
-                Circuit.Stage.class,
+                Work.Stage.class,
                 Unguarded.class,
                 Colour.class,
                 ColourScheme.class,

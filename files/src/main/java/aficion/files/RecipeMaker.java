@@ -4,9 +4,9 @@ import aficion.identify.Feeds;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.Figures;
 import aficion.job.Figures.Figure;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
@@ -47,22 +47,22 @@ public final class RecipeMaker {
     /** How far an answer may be from what the circuit had. */
     private static final double APART = 10;
 
-    private final Job job;
+    private final Design design;
     private final Circuit circuit;
     private final Set<PartId> own = new HashSet<>();
     private final Map<Terminal, Feeds.Offer> feeds = new HashMap<>();
     private final Map<String, ObjectNode> asked = new LinkedHashMap<>();
 
-    private RecipeMaker(Job job, CircuitId circuit) {
-        this.job = job;
-        this.circuit = job.circuit(circuit);
-        Feeds.of(job).forEach(offer -> feeds.put(offer.terminal(), offer));
-        job.partsOf(circuit).forEach(part -> own.add(part.id()));
-        job.wires().stream()
+    private RecipeMaker(Design design, CircuitId circuit) {
+        this.design = design;
+        this.circuit = design.circuit(circuit);
+        Feeds.of(design).forEach(offer -> feeds.put(offer.terminal(), offer));
+        design.partsOf(circuit).forEach(part -> own.add(part.id()));
+        design.wires().stream()
                 .filter(wire -> !wire.circuit().equals(circuit))
                 .flatMap(wire -> wire.terminals().stream())
                 .forEach(end -> own.remove(end.part()));
-        job.parts().stream()
+        design.parts().stream()
                 .filter(part ->
                         part.kind() instanceof JoinKind.EarthPoint
                                 || part.kind() instanceof SourceKind.Battery)
@@ -75,8 +75,8 @@ public final class RecipeMaker {
      * @param id its name in files
      * @param name what it is called
      */
-    public static String of(Job job, CircuitId circuit, String id, String name, String says) {
-        return new RecipeMaker(job, circuit).text(id, name, says);
+    public static String of(Design design, CircuitId circuit, String id, String name, String says) {
+        return new RecipeMaker(design, circuit).text(id, name, says);
     }
 
     private String text(String id, String name, String says) {
@@ -91,12 +91,12 @@ public final class RecipeMaker {
                         .put("drops", JobMapping.key(circuit.drops()));
         var questions = tree.putArray("questions");
         var parts = tree.putArray("parts");
-        job.parts().stream()
+        design.parts().stream()
                 .filter(part -> own.contains(part.id()))
                 .forEach(part -> write(part, parts.addObject()));
         asked.values().forEach(questions::add);
         var wires = tree.putArray("wires");
-        job.wiresOf(circuit.id()).forEach(wire -> write(wire, wires.addObject()));
+        design.wiresOf(circuit.id()).forEach(wire -> write(wire, wires.addObject()));
         return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(tree) + "\n";
     }
 
@@ -105,7 +105,7 @@ public final class RecipeMaker {
                 .put("name", part.name())
                 .put("zone", JobMapping.key(part.zone()));
         part.mount()
-                .map(job::part)
+                .map(design::part)
                 .ifPresent(earth -> {
                     if (earth.kind() instanceof JoinKind.EarthPoint(var mass, _)) {
                         node.put("earth", JobMapping.key(mass));
@@ -132,7 +132,7 @@ public final class RecipeMaker {
     }
 
     private String timesSystem(double value) {
-        return "$system*" + number(value / job.vehicle().system().value());
+        return "$system*" + number(value / design.vehicle().system().value());
     }
 
     /** The name of the question for a figure; figures of one name and value share it. */
@@ -185,12 +185,12 @@ public final class RecipeMaker {
         if (own.contains(at.part())) {
             return at.toString();
         }
-        var part = job.part(at.part());
+        var part = design.part(at.part());
         if (part.kind() instanceof JoinKind.EarthPoint(var mass, _)) {
             return "earth:" + JobMapping.key(mass);
         }
         if (part.kind() instanceof SourceKind.Battery) {
-            return at.pin().equals(job.vehicle().livePin()) ? "battery:live" : "battery:earthed";
+            return at.pin().equals(design.vehicle().livePin()) ? "battery:live" : "battery:earthed";
         }
         var feed = feeds.get(at);
         if (feed != null) {

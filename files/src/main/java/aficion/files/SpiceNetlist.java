@@ -1,6 +1,6 @@
 package aficion.files;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.netlist.Branch;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayList;
@@ -36,10 +36,10 @@ public final class SpiceNetlist {
     }
 
     private void write() {
-        var job = point.netlist().job();
-        line("* %s", job.vehicle().name().replaceAll("\\R", " "));
+        var design = point.netlist().design();
+        line("* %s", design.vehicle().name().replaceAll("\\R", " "));
         line("* %s", point.conditions());
-        terminals(job);
+        terminals(design);
         for (int i = 0; i < point.netlist().size(); i++) {
             if (point.conducts(i)) {
                 branch(i);
@@ -50,8 +50,8 @@ public final class SpiceNetlist {
         line(".op");
     }
 
-    private void terminals(Job job) {
-        for (var part : job.parts()) {
+    private void terminals(Design design) {
+        for (var part : design.parts()) {
             for (var terminal : part.terminals()) {
                 int node = point.netlist().node(terminal);
                 line(

@@ -6,9 +6,11 @@ import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.Cut;
+import aficion.job.Design;
 import aficion.job.End;
-import aficion.job.Job;
 import aficion.job.JoinKind;
+import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -17,9 +19,13 @@ import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
+import aficion.job.edit.CircuitEdit;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
-import aficion.job.edit.Edit.Deed;
 import aficion.job.edit.NewNames;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
 import aficion.quantity.UserUnits;
 import aficion.verb.Ends;
@@ -165,8 +171,8 @@ public record WireList(List<String> headings, List<List<String>> rows) {
     }
 
     /** What the list becomes in a job with its columns so matched. */
-    public Plan plan(Job job, Map<Column, Integer> columns, UserUnits units, String name) {
-        return new Taking(job, columns, units, name).plan();
+    public Plan plan(Design design, Map<Column, Integer> columns, UserUnits units, String name) {
+        return new Taking(design, columns, units, name).plan();
     }
 
     /** One taking-in. */
@@ -181,15 +187,15 @@ public record WireList(List<String> headings, List<List<String>> rows) {
         private final List<Wire> wires = new ArrayList<>();
         private final Set<String> ids = new HashSet<>();
         private final Set<String> numbers = new HashSet<>();
-        private Job now;
+        private Design now;
         private int next;
 
-        Taking(Job job, Map<Column, Integer> columns, UserUnits units, String name) {
-            this.now = job;
+        Taking(Design design, Map<Column, Integer> columns, UserUnits units, String name) {
+            this.now = design;
             this.columns = columns;
             this.units = units;
             this.name = name;
-            job.wires()
+            design.wires()
                     .forEach(wire -> {
                         ids.add(wire.id().value());
                         numbers.add(wire.number());
@@ -200,8 +206,8 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             for (int i = 0; i < rows.size(); i++) {
                 take(i + 1, rows.get(i));
             }
-            wires.forEach(wire -> edits.add(new Edit.AddWire(wire)));
-            return new Plan(new Edit.Together(Deed.IMPORT, edits), wires.size(), problems);
+            wires.forEach(wire -> edits.add(new WireEdit.AddWire(wire)));
+            return new Plan(new CompositeEdit(Deed.IMPORT, edits), wires.size(), problems);
         }
 
         private void make(Edit edit) {
@@ -239,12 +245,13 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                     circuit,
                     new End(one, Termination.BLADE_6_3),
                     new End(other, Termination.BLADE_6_3),
-                    colour(number, cell(row, Column.COLOUR)),
-                    size(number, cell(row, Column.SIZE)),
-                    Insulation.PVC105,
-                    length(number, cell(row, Column.LENGTH)),
-                    now.part(other.part()).zone(),
-                    Optional.empty());
+                    new Cut(
+                            size(number, cell(row, Column.SIZE)),
+                            Insulation.PVC105,
+                            colour(number, cell(row, Column.COLOUR))),
+                    new Laid.Stated(
+                            length(number, cell(row, Column.LENGTH)),
+                            now.part(other.part()).zone()));
         }
 
         private WireId freshId() {
@@ -267,7 +274,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                             return there.get().id();
                         }
                         var fresh = NewNames.circuit(now, wanted, Circuit.Drops.ORDINARY);
-                        make(new Edit.AddCircuit(fresh));
+                        make(new CircuitEdit.AddCircuit(fresh));
                         return fresh.id();
                     });
         }
@@ -296,7 +303,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             problems.add(new Problem(row, Trouble.STAND_IN, text));
             var id = NewNames.part(now, "J");
             make(
-                    new Edit.AddPart(
+                    new PartEdit.AddPart(
                             new Part(
                                     id,
                                     text,

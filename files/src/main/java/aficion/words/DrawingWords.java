@@ -1,7 +1,7 @@
 package aficion.words;
 
 import aficion.diagram.Lettering;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Wire;
@@ -13,13 +13,13 @@ public final class DrawingWords implements Lettering {
     /** The size of words on a drawing, in its units. */
     public static final double SIZE = 12.5;
 
-    private final Job job;
+    private final Design design;
     private final Speech speech;
     private final ToDoubleFunction<String> width;
 
-    public DrawingWords(Job job, UserUnits units, ToDoubleFunction<String> width) {
-        this.job = job;
-        this.speech = new Speech(job, units);
+    public DrawingWords(Design design, UserUnits units, ToDoubleFunction<String> width) {
+        this.design = design;
+        this.speech = new Speech(design, units);
         this.width = width;
     }
 
@@ -41,7 +41,7 @@ public final class DrawingWords implements Lettering {
 
     @Override
     public String earth(PartId earth) {
-        return earth + " " + job.part(earth).name();
+        return earth + " " + design.part(earth).name();
     }
 
     @Override

@@ -12,8 +12,8 @@ import aficion.check.Subject;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -23,7 +23,15 @@ import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
+import aficion.job.edit.CircuitEdit;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
+import aficion.job.edit.Noted;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.Step;
+import aficion.job.edit.VehicleEdit;
+import aficion.job.edit.WireEdit;
+import aficion.job.edit.WorkEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.Amps;
@@ -45,11 +53,11 @@ import java.util.stream.Stream;
 
 /** Puts wires, findings, edits and test steps of one job into words, in the units of one user. */
 public final class Speech {
-    private final Job job;
+    private final Design design;
     private final UserUnits units;
 
-    public Speech(Job job, UserUnits units) {
-        this.job = job;
+    public Speech(Design design, UserUnits units) {
+        this.design = design;
         this.units = units;
     }
 
@@ -120,7 +128,7 @@ public final class Speech {
         return Words.of(
                 "change.drops.share",
                 Words.of("drops", drops),
-                100 * job.rules().drop(drops).value());
+                100 * design.rules().drop(drops).value());
     }
 
     /** The size of a stud as it is written on a ring. */
@@ -171,7 +179,7 @@ public final class Speech {
             case PartId part -> name(part);
             case WireId wire -> led(wire);
             case Terminal terminal ->
-                    Words.of("terminal.of", terminal, job.part(terminal.part()).name());
+                    Words.of("terminal.of", terminal, design.part(terminal.part()).name());
             case WireColour colour -> colour(colour);
             case WireSize size -> size(size);
             case Termination termination -> termination(termination);
@@ -192,7 +200,7 @@ public final class Speech {
     /** Where a finding is: a wire by its number, a part or a terminal by its name. */
     public String where(Subject subject) {
         return switch (subject) {
-            case Subject.OfWire(var wire) -> job.wire(wire).number();
+            case Subject.OfWire(var wire) -> design.wire(wire).number();
             case Subject.OfPart(var part) -> part.value();
             case Subject.OfTerminal(var terminal) -> terminal.toString();
         };
@@ -206,100 +214,146 @@ public final class Speech {
                 .collect(Collectors.joining(", "));
     }
 
-    /**
-     * What an edit does, as a button or an undo step names it. The job may be the one before or
-     * after it.
-     */
+    /** What a step does, as an undo step names it. The design may be the one before or after it. */
+    public String step(Step step) {
+        return switch (step) {
+            case Edit edit -> edit(edit);
+            case WorkEdit note -> note(note);
+            case Noted(var edit, _) -> edit(edit);
+        };
+    }
+
+    /** What an edit does, as a button names it. The design may be the one before or after it. */
     public String edit(Edit edit) {
         return switch (edit) {
-            case Edit.Resize(var wire, var size) ->
+            case WireEdit wire -> edit(wire);
+            case PartEdit part -> edit(part);
+            case CircuitEdit circuit -> edit(circuit);
+            case VehicleEdit vehicle -> edit(vehicle);
+            case CompositeEdit several -> edit(several);
+        };
+    }
+
+    private String edit(WireEdit edit) {
+        return switch (edit) {
+            case WireEdit.Resize(var wire, var size) ->
                     Words.of("edit.Resize", number(wire), size(size));
-            case Edit.Renumber(var wire, var number) ->
+            case WireEdit.Renumber(var wire, var number) ->
                     Words.of("edit.Renumber", number(wire), number);
-            case Edit.SetLength(var wire, var length) ->
+            case WireEdit.SetLength(var wire, var length) ->
                     Words.of("edit.SetLength", number(wire), length(length));
-            case Edit.FitFuse(var part, var way, var marking) ->
-                    Words.of(
-                            "edit.FitFuse",
-                            new Conditions.FuseSeat(part, way),
-                            plain(marking.value()));
-            case Edit.InsertPart(var wire, var part, _, _, _)
-                    when part.kind() instanceof GuardKind.Fuse(_, var marking) ->
-                    Words.of("edit.InsertFuse", number(wire), plain(marking.value()));
-            case Edit.InsertPart(var wire, var part, _, _, _) ->
-                    Words.of("edit.InsertPart", number(wire), part.name());
-            case Edit.Pin(var wire, var trait, var held) ->
+            case WireEdit.Pin(var wire, var trait, var held) ->
                     Words.of(
                             held ? "edit.Pin" : "edit.Pin.free",
                             number(wire),
                             Words.of("trait", trait));
-            case Edit.Accept(var acceptance) -> Words.of("edit.Accept", place(acceptance.place()));
-            case Edit.Reject(var acceptance) -> Words.of("edit.Reject", place(acceptance.place()));
-            case Edit.SetRules _ -> Words.of("edit.SetRules");
-            case Edit.InsertRelay(var wire, _, _) -> Words.of("edit.InsertRelay", number(wire));
-            case Edit.Mount(var part, var earth) -> Words.of("edit.Mount", part, earth);
-            case Edit.ReturnByWire(var part, _) -> Words.of("edit.ReturnByWire", part);
-            case Edit.Exchange(var part, var one, var other) ->
-                    Words.of("edit.Exchange", part, one, other);
-            case Edit.Refit(var part, _) -> Words.of("edit.Refit", part);
-            case Edit.AddWire(var wire) -> Words.of("edit.AddWire", wire.number());
-            case Edit.RemoveWire(var wire) -> Words.of("edit.RemoveWire", number(wire));
-            case Edit.SetStage(var circuit, var stage, var finished) ->
-                    Words.of(
-                            finished ? "edit.SetStage.done" : "edit.SetStage.undone",
-                            name(circuit),
-                            Words.of("stage", stage));
-            case Edit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
-            case Edit.Recolour(var wire, var colour) ->
+            case WireEdit.AddWire(var wire) -> Words.of("edit.AddWire", wire.number());
+            case WireEdit.RemoveWire(var wire) -> Words.of("edit.RemoveWire", number(wire));
+            case WireEdit.Recolour(var wire, var colour) ->
                     Words.of("edit.Recolour", number(wire), colour(colour));
-            case Edit.Crimp(var wire, var at, var termination) ->
+            case WireEdit.Crimp(var wire, var at, var termination) ->
                     Words.of("edit.Crimp", number(wire), at, termination(termination));
-            case Edit.MoveEnd(var wire, _, var end) ->
+            case WireEdit.MoveEnd(var wire, _, var end) ->
                     Words.of("edit.MoveEnd", number(wire), end.terminal());
-            case Edit.Lay(var wire, _) -> Words.of("edit.Lay", number(wire));
-            case Edit.Exempt(var wire, var reason) ->
+            case WireEdit.Lay(var wire, _) -> Words.of("edit.Lay", number(wire));
+            case WireEdit.Exempt(var wire, var reason) ->
                     Words.of(
                             "edit.Exempt",
                             number(wire),
                             reason.map(why -> Words.of("unguarded", why))
                                     .orElseGet(() -> Words.of("unguarded.no")));
-            case Edit.Place(var part, var zone) ->
+            case WireEdit.Insulate(var wire, var cover) ->
+                    Words.of("edit.Insulate", number(wire), Words.of("insulation", cover));
+            case WireEdit.TurnRound(var wire) -> Words.of("edit.TurnRound", number(wire));
+        };
+    }
+
+    private String edit(PartEdit edit) {
+        return switch (edit) {
+            case PartEdit.FitFuse(var part, var way, var marking) ->
+                    Words.of(
+                            "edit.FitFuse",
+                            new Conditions.FuseSeat(part, way),
+                            plain(marking.value()));
+            case PartEdit.InsertPart(var wire, var part, _, _, _)
+                    when part.kind() instanceof GuardKind.Fuse(_, var marking) ->
+                    Words.of("edit.InsertFuse", number(wire), plain(marking.value()));
+            case PartEdit.InsertPart(var wire, var part, _, _, _) ->
+                    Words.of("edit.InsertPart", number(wire), part.name());
+            case PartEdit.InsertRelay(var wire, _, _) -> Words.of("edit.InsertRelay", number(wire));
+            case PartEdit.Mount(var part, var earth) -> Words.of("edit.Mount", part, earth);
+            case PartEdit.ReturnByWire(var part, _) -> Words.of("edit.ReturnByWire", part);
+            case PartEdit.Exchange(var part, var one, var other) ->
+                    Words.of("edit.Exchange", part, one, other);
+            case PartEdit.Refit(var part, _) -> Words.of("edit.Refit", part);
+            case PartEdit.Place(var part, var zone) ->
                     Words.of("edit.Place", part, Words.of("zone", zone));
-            case Edit.StateStud(var part, var pin, var stud) ->
+            case PartEdit.StateStud(var part, var pin, var stud) ->
                     Words.of("edit.StateStud", part, pin, stud(stud));
-            case Edit.AllowDrop(var circuit, var drops) ->
+            case PartEdit.AddPart(var part) -> Words.of("edit.AddPart", part.id(), part.name());
+            case PartEdit.Rename(var part, var name) -> Words.of("edit.Rename", part, name);
+            case PartEdit.RemovePart(var part) -> Words.of("edit.RemovePart", part);
+        };
+    }
+
+    private String edit(CircuitEdit edit) {
+        return switch (edit) {
+            case CircuitEdit.AllowDrop(var circuit, var drops) ->
                     Words.of("edit.AllowDrop", name(circuit), Words.of("drops", drops));
-            case Edit.SetVehicle(var vehicle) ->
+            case CircuitEdit.AddCircuit(var circuit) -> Words.of("edit.AddCircuit", circuit.name());
+            case CircuitEdit.RenameCircuit(var circuit, var name) ->
+                    Words.of("edit.RenameCircuit", name(circuit), name);
+            case CircuitEdit.RemoveCircuit(var circuit) ->
+                    Words.of("edit.RemoveCircuit", name(circuit));
+        };
+    }
+
+    private String edit(VehicleEdit edit) {
+        return switch (edit) {
+            case VehicleEdit.SetRules _ -> Words.of("edit.SetRules");
+            case VehicleEdit.SetVehicle(var vehicle) ->
                     Words.of(
                             "edit.SetVehicle",
                             vehicle.name(),
                             Math.round(vehicle.system().value()),
                             Words.of("pole", vehicle.earthed()));
-            case Edit.Insulate(var wire, var cover) ->
-                    Words.of("edit.Insulate", number(wire), Words.of("insulation", cover));
-            case Edit.TurnRound(var wire) -> Words.of("edit.TurnRound", number(wire));
-            case Edit.AddPart(var part) -> Words.of("edit.AddPart", part.id(), part.name());
-            case Edit.Rename(var part, var name) -> Words.of("edit.Rename", part, name);
-            case Edit.RemovePart(var part) -> Words.of("edit.RemovePart", part);
-            case Edit.AddCircuit(var circuit) -> Words.of("edit.AddCircuit", circuit.name());
-            case Edit.RenameCircuit(var circuit, var name) ->
-                    Words.of("edit.RenameCircuit", name(circuit), name);
-            case Edit.RemoveCircuit(var circuit) -> Words.of("edit.RemoveCircuit", name(circuit));
-            case Edit.Together(var deed, var edits) when deed == Edit.Deed.MEND ->
+        };
+    }
+
+    private String edit(CompositeEdit edit) {
+        return switch (edit) {
+            case CompositeEdit(var deed, var edits) when deed == CompositeEdit.Deed.MEND ->
                     edits.stream()
                             .map(this::edit)
                             .reduce((one, next) ->
                                     Words.of("edit.Together.each", one, goesOn(next)))
                             .orElseGet(() -> Words.of("edit.Together", deed));
-            case Edit.Together(var deed, var edits) ->
+            case CompositeEdit(var deed, var edits) ->
                     edits.stream()
                             .filter(each ->
-                                    each instanceof Edit.AddCircuit || each instanceof Edit.AddPart)
+                                    each instanceof CircuitEdit.AddCircuit
+                                            || each instanceof PartEdit.AddPart)
                             .filter(_ ->
-                                    deed == Edit.Deed.INSERT_RECIPE || deed == Edit.Deed.ADD_PART)
+                                    deed == CompositeEdit.Deed.INSERT_RECIPE
+                                            || deed == CompositeEdit.Deed.ADD_PART)
                             .findFirst()
                             .map(this::edit)
                             .orElseGet(() -> Words.of("edit.Together", deed));
+        };
+    }
+
+    private String note(WorkEdit edit) {
+        return switch (edit) {
+            case WorkEdit.Accept(var acceptance) ->
+                    Words.of("edit.Accept", place(acceptance.place()));
+            case WorkEdit.Reject(var acceptance) ->
+                    Words.of("edit.Reject", place(acceptance.place()));
+            case WorkEdit.SetStage(var circuit, var stage, var finished) ->
+                    Words.of(
+                            finished ? "edit.SetStage.done" : "edit.SetStage.undone",
+                            name(circuit),
+                            Words.of("stage", stage));
+            case WorkEdit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
         };
     }
 
@@ -365,7 +419,7 @@ public final class Speech {
      */
     public String conditions(Conditions conditions) {
         var controls =
-                Controls.of(job).controls().stream()
+                Controls.of(design).controls().stream()
                         .filter(control ->
                                 !Controls.position(control, conditions).equals(control.rest()))
                         .map(control ->
@@ -402,7 +456,7 @@ public final class Speech {
 
     /** A level as it is read: a temperature, or how full. */
     public String level(String level, double value) {
-        return Controls.isHeat(job, level)
+        return Controls.isHeat(design, level)
                 ? say(ControlKind.Heat.temperature(value))
                 : percent(value);
     }
@@ -415,8 +469,8 @@ public final class Speech {
                     Words.of(
                             "fault.Chafed." + place.name(),
                             led(wire),
-                            job.wire(wire).from().terminal(),
-                            job.wire(wire).to().terminal());
+                            design.wire(wire).from().terminal(),
+                            design.wire(wire).to().terminal());
             case Fault.EarthLost(var earth) -> Words.of("fault.EarthLost", name(earth));
             case Fault.BadJoint(var wire, var more) ->
                     Words.of("fault.BadJoint", led(wire), say(more));
@@ -430,8 +484,8 @@ public final class Speech {
             case Fault.Chafed(var wire, var place) ->
                     Words.of(
                             "whatIf.Chafed." + place.name(),
-                            job.wire(wire).from().terminal(),
-                            job.wire(wire).to().terminal());
+                            design.wire(wire).from().terminal(),
+                            design.wire(wire).to().terminal());
             case Fault.BadJoint(_, var more) -> Words.of("whatIf.BadJoint", say(more));
             case Fault.EarthLost _ -> fault(fault);
         };
@@ -462,7 +516,7 @@ public final class Speech {
 
     /** A wire by its number, its colour and its two ends. */
     private String led(WireId wire) {
-        var found = job.wire(wire);
+        var found = design.wire(wire);
         return Words.of(
                 "wire.led",
                 found.number(),
@@ -477,7 +531,7 @@ public final class Speech {
 
     /** A place as it is kept in the job: a wire by its number, all else as it is. */
     public String place(String kept) {
-        return job.wires().stream()
+        return design.wires().stream()
                 .filter(wire -> wire.id().value().equals(kept))
                 .findFirst()
                 .map(Wire::number)
@@ -489,17 +543,17 @@ public final class Speech {
     }
 
     private String number(WireId wire) {
-        return job.find(wire).map(Wire::number).orElse(wire.value());
+        return design.find(wire).map(Wire::number).orElse(wire.value());
     }
 
     private String name(PartId part) {
-        return job.find(part).map(found -> part + " " + found.name()).orElse(part.value());
+        return design.find(part).map(found -> part + " " + found.name()).orElse(part.value());
     }
 
     /** A part by its name, with which of its two filaments or speeds is meant. */
     private String name(PartId part, String role) {
         boolean two =
-                job.find(part)
+                design.find(part)
                         .map(Part::kind)
                         .filter(kind ->
                                 kind instanceof LoadKind.TwoSpeedMotor
@@ -510,6 +564,6 @@ public final class Speech {
     }
 
     private String name(CircuitId circuit) {
-        return job.find(circuit).map(Circuit::name).orElse(circuit.value());
+        return design.find(circuit).map(Circuit::name).orElse(circuit.value());
     }
 }

@@ -5,6 +5,7 @@ import aficion.files.JobFileException.Trouble;
 import aficion.files.JobStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 
 /** Says what is wrong with a file, where, and what to do. */
 public final class Troubles {
@@ -16,6 +17,8 @@ public final class Troubles {
             case JobFileException.Unreadable(var detail) -> Words.of(key, detail);
             case JobFileException.Foreign() -> Words.of(key);
             case JobFileException.Newer(var version, var known) -> Words.of(key, version, known);
+            case JobFileException.NewerField(var line, var field, var detail) ->
+                    Words.of(key, where(line, field, detail));
             case JobFileException.TooLarge(var bytes, var most) ->
                     Words.of(key, bytes >> 20, most >> 20);
             case JobFileException.Damaged damaged -> damaged(damaged, JobStore.previous(path));
@@ -25,21 +28,19 @@ public final class Troubles {
     }
 
     private static String damaged(JobFileException.Damaged damaged, Path previous) {
+        var where = where(damaged.line(), damaged.field(), damaged.detail());
         return Files.exists(previous)
-                ? Words.of("problem.Damaged.kept", where(damaged), previous.getFileName())
-                : Words.of("problem.Damaged", where(damaged));
+                ? Words.of("problem.Damaged.kept", where, previous.getFileName())
+                : Words.of("problem.Damaged", where);
     }
 
-    private static String where(JobFileException.Damaged damaged) {
-        var line = damaged.line().map(String::valueOf);
-        if (line.isPresent() && !damaged.field().isEmpty()) {
-            return Words.of("problem.Damaged.where", line.get(), damaged.field(), damaged.detail());
-        }
+    private static String where(Optional<Integer> line, String field, String detail) {
         if (line.isPresent()) {
-            return Words.of("problem.Damaged.line", line.get(), damaged.detail());
+            var number = String.valueOf(line.get());
+            return field.isEmpty()
+                    ? Words.of("problem.Damaged.line", number, detail)
+                    : Words.of("problem.Damaged.where", number, field, detail);
         }
-        return damaged.field().isEmpty()
-                ? damaged.detail()
-                : Words.of("problem.Damaged.field", damaged.field(), damaged.detail());
+        return field.isEmpty() ? detail : Words.of("problem.Damaged.field", field, detail);
     }
 }

@@ -3,7 +3,7 @@ package aficion.files;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.SourceKind;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -27,12 +27,12 @@ import java.util.stream.Collectors;
  */
 final class BurningLaw {
     private final Assessment assessment;
-    private final Job job;
+    private final Design design;
     private final Set<String> dangers;
 
-    private BurningLaw(Job job) {
-        this.job = job;
-        this.assessment = Assessment.of(job);
+    private BurningLaw(Design design) {
+        this.design = design;
+        this.assessment = Assessment.of(design);
         this.dangers =
                 Findings.of(assessment).stream()
                         .filter(finding -> finding.severity() == Severity.DANGER)
@@ -42,20 +42,20 @@ final class BurningLaw {
     }
 
     /** What burns in a job without being called a danger. */
-    static List<String> broken(Job job) {
-        var law = new BurningLaw(job);
-        return Sweep.of(Netlist.of(job)).stream().flatMap(law::uncalled).toList();
+    static List<String> broken(Design design) {
+        var law = new BurningLaw(design);
+        return Sweep.of(Netlist.of(design)).stream().flatMap(law::uncalled).toList();
     }
 
     private java.util.stream.Stream<String> uncalled(Effect effect) {
         return effect.consequences().stream()
                 .flatMap(consequence -> burnt(consequence).stream())
-                .filter(burnt -> !isStated(effect.fault(), job.wire(burnt)))
+                .filter(burnt -> !isStated(effect.fault(), design.wire(burnt)))
                 .filter(burnt -> there(effect.fault(), burnt).stream().noneMatch(dangers::contains))
                 .map(burnt ->
                         effect.fault()
                                 + " burns "
-                                + job.wire(burnt).number()
+                                + design.wire(burnt).number()
                                 + " in "
                                 + effect.state());
     }
@@ -71,7 +71,7 @@ final class BurningLaw {
     private boolean isStated(Fault fault, Wire burnt) {
         return fault instanceof Fault.Chafed(var chafed, _)
                 && (assessment.guard(chafed) instanceof Guard.Unguarded
-                        || linksBatteries(job.wire(chafed)))
+                        || linksBatteries(design.wire(chafed)))
                 && (assessment.guard(burnt.id()) instanceof Guard.EarthSide
                         || burnt.unguarded().isPresent()
                         || linksBatteries(burnt));
@@ -79,7 +79,7 @@ final class BurningLaw {
 
     private boolean linksBatteries(Wire wire) {
         return wire.terminals().stream()
-                .allMatch(end -> job.part(end.part()).kind() instanceof SourceKind.Battery);
+                .allMatch(end -> design.part(end.part()).kind() instanceof SourceKind.Battery);
     }
 
     private Set<String> there(Fault fault, WireId burnt) {
@@ -92,7 +92,7 @@ final class BurningLaw {
 
     private Set<String> around(WireId wire) {
         var places = new HashSet<>(Set.of(wire.value()));
-        for (var end : job.wire(wire).terminals()) {
+        for (var end : design.wire(wire).terminals()) {
             places.add(end.toString());
             places.add(end.part().value());
         }

@@ -3,7 +3,7 @@ package aficion.files;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.size.Assessment;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -32,11 +32,11 @@ final class Corpus {
             return !expects.isEmpty();
         }
 
-        Job job() {
+        Design design() {
             return read(name + ".aficion");
         }
 
-        Optional<Job> twin() {
+        Optional<Design> twin() {
             return hasTwin ? Optional.of(read(name + ".twin.aficion")) : Optional.empty();
         }
 
@@ -45,10 +45,10 @@ final class Corpus {
         }
 
         /** Whether a finding is the one that is expected. */
-        boolean names(Job job, Finding finding) {
+        boolean names(Design design, Finding finding) {
             var sides = expects.split("@");
             return finding.rule().equals(sides[0])
-                    && (sides.length == 1 || where(job, finding).equals(sides[1]));
+                    && (sides.length == 1 || where(design, finding).equals(sides[1]));
         }
 
         @Override
@@ -69,9 +69,9 @@ final class Corpus {
         }
     }
 
-    static String where(Job job, Finding finding) {
+    static String where(Design design, Finding finding) {
         var place = finding.subject().place();
-        return job.wires().stream()
+        return design.wires().stream()
                 .filter(wire -> wire.id().value().equals(place))
                 .findFirst()
                 .map(wire -> wire.number())
@@ -79,15 +79,15 @@ final class Corpus {
     }
 
     /** What has to be mended in a job. */
-    static List<Finding> toMend(Job job) {
-        return Findings.of(Assessment.of(job)).stream()
+    static List<Finding> toMend(Design design) {
+        return Findings.of(Assessment.of(design)).stream()
                 .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
                 .toList();
     }
 
-    private static Job read(String file) {
+    private static Design read(String file) {
         try {
-            return JobCodec.read(Files.readString(FOLDER.resolve(file)));
+            return JobCodec.read(Files.readString(FOLDER.resolve(file))).design();
         } catch (IOException e) {
             throw new UncheckedIOException(file, e);
         }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
@@ -32,19 +32,19 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The motorcycle and the tractor: whole vehicles with honest mistakes. */
 class DemoJobsTest {
-    private static final Job MOTORCYCLE = DemoJobs.find("motorcycle").orElseThrow();
-    private static final Job TRACTOR = DemoJobs.find("tractor").orElseThrow();
+    private static final Design MOTORCYCLE = DemoJobs.find("motorcycle").orElseThrow().design();
+    private static final Design TRACTOR = DemoJobs.find("tractor").orElseThrow().design();
 
-    private static OperatingPoint solved(Job job, Conditions conditions) {
-        return ((Outcome.Solved) new Solver(Netlist.of(job)).solve(conditions)).point();
+    private static OperatingPoint solved(Design design, Conditions conditions) {
+        return ((Outcome.Solved) new Solver(Netlist.of(design)).solve(conditions)).point();
     }
 
     private static double volts(OperatingPoint point, String terminal) {
         return point.voltsAt(Terminal.parse(terminal).orElseThrow()).orElseThrow().value();
     }
 
-    private static List<String> mistakes(Job job) {
-        return Findings.of(Assessment.of(job)).stream()
+    private static List<String> mistakes(Design design) {
+        return Findings.of(Assessment.of(design)).stream()
                 .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
                 .map(Finding::rule)
                 .toList();

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.diagram.Diagram;
 import aficion.diagram.Panorama;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
@@ -26,52 +26,52 @@ class DrawingMeasuresTest {
             RecipeBook.shipped().stream()
                     .collect(Collectors.toMap(Recipe::id, Function.identity()));
 
-    private record Drawn(String name, Job job, CircuitId circuit, Diagram diagram) {}
+    private record Drawn(String name, Design design, CircuitId circuit, Diagram diagram) {}
 
     private static final List<Drawn> ALL = all();
 
     private static List<Drawn> all() {
         var all = new ArrayList<Drawn>();
         for (var name : List.of("roadster", "motorcycle", "tractor")) {
-            var job = DemoJobs.find(name).orElseThrow();
-            job.circuits()
+            var design = DemoJobs.find(name).orElseThrow().design();
+            design.circuits()
                     .forEach(circuit ->
                             all.add(
                                     new Drawn(
                                             name + " " + circuit.name(),
-                                            job,
+                                            design,
                                             circuit.id(),
-                                            Measures.drawn(job, circuit.id()))));
+                                            Measures.drawn(design, circuit.id()))));
         }
         for (var recipe : RecipeBook.shipped()) {
-            var job = RecipeBookTest.before(recipe.id());
-            var fits = (Fit.Fits) Insertion.of(job, recipe, Map.of());
+            var design = RecipeBookTest.before(recipe.id());
+            var fits = (Fit.Fits) Insertion.of(design, recipe, Map.of());
             all.add(
                     new Drawn(
                             recipe.id(),
-                            fits.job(),
+                            fits.design(),
                             fits.circuit().id(),
-                            Measures.drawn(fits.job(), fits.circuit().id())));
+                            Measures.drawn(fits.design(), fits.circuit().id())));
         }
         return all;
     }
 
     /** The drawing with one more lamp on the wire that feeds the first, where it feeds one. */
     private static Optional<Diagram> withOneMore(Drawn drawn) {
-        var job = drawn.job();
-        return job.wiresOf(drawn.circuit()).stream()
+        var design = drawn.design();
+        return design.wiresOf(drawn.circuit()).stream()
                 .filter(wire ->
-                        job.part(wire.to().terminal().part()).kind() instanceof LoadKind.Lamp)
+                        design.part(wire.to().terminal().part()).kind() instanceof LoadKind.Lamp)
                 .reduce((_, last) -> last)
                 .map(wire ->
                         Placing.onto(
-                                job,
+                                design,
                                 drawn.circuit(),
                                 wire.from().terminal(),
                                 "one more lamp",
-                                job.part(wire.to().terminal().part()).kind()))
+                                design.part(wire.to().terminal().part()).kind()))
                 .filter(Attempt.Possible.class::isInstance)
-                .map(attempt -> ((Attempt.Possible) attempt).edit().apply(job))
+                .map(attempt -> ((Attempt.Possible) attempt).edit().apply(design))
                 .map(more -> Measures.drawn(more, drawn.circuit()));
     }
 
@@ -129,11 +129,11 @@ class DrawingMeasuresTest {
     void returnsAreDrawnOutToTheirEarthPoints() {
         int crossings = 0;
         for (var drawn : ALL) {
-            var diagram = Measures.withReturns(drawn.job(), drawn.circuit());
+            var diagram = Measures.withReturns(drawn.design(), drawn.circuit());
             crossings += Measures.crossings(diagram);
             assertThat(Measures.overlaps(diagram)).as(drawn.name()).isZero();
             assertThat(diagram.earths()).allMatch(flag -> flag.wire().isEmpty());
-            for (var wire : drawn.job().wiresOf(drawn.circuit())) {
+            for (var wire : drawn.design().wiresOf(drawn.circuit())) {
                 assertThat(diagram.strokes())
                         .filteredOn(stroke -> stroke.wire().equals(wire.id()))
                         .hasSize(1);
@@ -149,14 +149,14 @@ class DrawingMeasuresTest {
     @Test
     void theWholeVehicleHasEveryCircuitAsItIsAndTrunksThatMeetNothing() {
         for (var name : List.of("roadster", "motorcycle", "tractor")) {
-            var job = DemoJobs.find(name).orElseThrow();
-            var whole = Measures.drawnWhole(job);
+            var design = DemoJobs.find(name).orElseThrow().design();
+            var whole = Measures.drawnWhole(design);
 
             assertThat(whole.circuits())
                     .extracting(placed -> placed.diagram())
                     .containsExactlyElementsOf(
-                            job.circuits().stream()
-                                    .map(circuit -> Measures.drawn(job, circuit.id()))
+                            design.circuits().stream()
+                                    .map(circuit -> Measures.drawn(design, circuit.id()))
                                     .filter(diagram -> !diagram.bodies().isEmpty())
                                     .toList());
             assertThat(whole.trunks()).isNotEmpty();

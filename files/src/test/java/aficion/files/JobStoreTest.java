@@ -9,7 +9,7 @@ import aficion.files.JobFileException.TooLarge;
 import aficion.files.JobFileException.Unreadable;
 import aficion.files.JobFileException.Unwritable;
 import aficion.job.Job;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
@@ -20,7 +20,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 class JobStoreTest {
     private final Job demo = DemoJobs.find("roadster").orElseThrow();
-    private final Job changed = new Edit.Renumber(demo.wires().getFirst().id(), "1.99").apply(demo);
+    private final Job changed =
+            new WireEdit.Renumber(demo.design().wires().getFirst().id(), "1.99").apply(demo);
 
     @TempDir Path folder;
 

@@ -5,7 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
-import aficion.job.Job;
+import aficion.job.Design;
+import aficion.job.Work;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;
@@ -47,10 +48,10 @@ class JudgementTest {
     @ParameterizedTest
     @MethodSource("mistakes")
     void aMistakeIsFound(Corpus.Case mistake) {
-        var job = mistake.job();
+        var design = mistake.design();
 
-        assertThat(Findings.of(Assessment.of(job)))
-                .anyMatch(finding -> mistake.names(job, finding));
+        assertThat(Findings.of(Assessment.of(design)))
+                .anyMatch(finding -> mistake.names(design, finding));
     }
 
     @ParameterizedTest
@@ -66,31 +67,31 @@ class JudgementTest {
     @ParameterizedTest
     @MethodSource("cases")
     void whatIsRightStaysClean(Corpus.Case each) {
-        assertThat(each.isMistake() ? List.of() : Corpus.toMend(each.job())).isEmpty();
+        assertThat(each.isMistake() ? List.of() : Corpus.toMend(each.design())).isEmpty();
     }
 
     @ParameterizedTest
     @MethodSource("cases")
     void whatBurnsIsCalledADanger(Corpus.Case each) {
-        assertThat(BurningLaw.broken(each.job())).isEmpty();
+        assertThat(BurningLaw.broken(each.design())).isEmpty();
         each.twin().ifPresent(twin -> assertThat(BurningLaw.broken(twin)).isEmpty());
     }
 
-    static Stream<Job> jobsToMend() {
+    static Stream<Design> jobsToMend() {
         return Stream.concat(
-                mistakes().map(Corpus.Case::job),
+                mistakes().map(Corpus.Case::design),
                 Stream.of("roadster", "motorcycle", "tractor")
-                        .map(demo -> DemoJobs.find(demo).orElseThrow()));
+                        .map(demo -> DemoJobs.find(demo).orElseThrow().design()));
     }
 
     /** What is offered mends its finding and brings no danger and nothing to fix. */
     @ParameterizedTest
     @MethodSource("jobsToMend")
-    void aRemedyDoesNoHarm(Job job) {
-        var before = Corpus.toMend(job).stream().map(Finding::about).toList();
-        for (var finding : Findings.offered(Assessment.of(job)).open()) {
+    void aRemedyDoesNoHarm(Design design) {
+        var before = Corpus.toMend(design).stream().map(Finding::about).toList();
+        for (var finding : Findings.offered(Assessment.of(design), Work.NONE).open()) {
             for (var remedy : finding.remedies()) {
-                var after = Findings.of(Assessment.of(remedy.apply(job)));
+                var after = Findings.of(Assessment.of(remedy.apply(design)));
 
                 assertThat(after).noneMatch(each -> each.about().equals(finding.about()));
                 assertThat(after)
@@ -104,9 +105,9 @@ class JudgementTest {
     /** Every finding has its words, and every figure in them its place. */
     @ParameterizedTest
     @MethodSource("jobsToMend")
-    void whatIsFoundCanBeSaid(Job job) {
-        var speech = new Speech(job, UserUnits.METRIC);
-        for (var finding : Findings.of(Assessment.of(job))) {
+    void whatIsFoundCanBeSaid(Design design) {
+        var speech = new Speech(design, UserUnits.METRIC);
+        for (var finding : Findings.of(Assessment.of(design))) {
             assertThat(speech.title(finding)).isNotBlank();
             assertThat(speech.reason(finding)).isNotBlank().doesNotContain("{", "}", "[", "null");
         }
@@ -116,7 +117,11 @@ class JudgementTest {
     @ParameterizedTest
     @CsvSource({"roadster, 4", "motorcycle, 4", "tractor, 4"})
     void theDemosShowTheirMistakes(String demo, int groups) {
-        var found = Findings.offered(Assessment.of(DemoJobs.find(demo).orElseThrow())).open();
+        var found =
+                Findings.offered(
+                                Assessment.of(DemoJobs.find(demo).orElseThrow().design()),
+                                Work.NONE)
+                        .open();
 
         assertThat(Findings.grouped(found))
                 .filteredOn(group -> group.first().severity().compareTo(Severity.FIX) <= 0)
@@ -126,7 +131,7 @@ class JudgementTest {
     @ParameterizedTest
     @CsvSource({"roadster", "motorcycle", "tractor"})
     void whatBurnsInADemoIsCalledADanger(String demo) {
-        assertThat(BurningLaw.broken(DemoJobs.find(demo).orElseThrow())).isEmpty();
+        assertThat(BurningLaw.broken(DemoJobs.find(demo).orElseThrow().design())).isEmpty();
     }
 
     /** The table that ships with the documents, by kind of mistake. */
@@ -181,13 +186,13 @@ class JudgementTest {
         static final Row NONE = new Row(0, 0, 0, 0);
 
         static Row of(Corpus.Case each) {
-            var job = each.job();
+            var design = each.design();
             if (!each.isMistake()) {
-                return new Row(0, 0, 1, Corpus.toMend(job).size());
+                return new Row(0, 0, 1, Corpus.toMend(design).size());
             }
             boolean found =
-                    Findings.of(Assessment.of(job)).stream()
-                            .anyMatch(finding -> each.names(job, finding));
+                    Findings.of(Assessment.of(design)).stream()
+                            .anyMatch(finding -> each.names(design, finding));
             return new Row(1, found ? 1 : 0, 1, Corpus.toMend(each.twin().orElseThrow()).size());
         }
 

@@ -11,6 +11,7 @@ import aficion.files.PartsBook.Group;
 import aficion.job.Circuit;
 import aficion.job.Colouring;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.Figures;
 import aficion.job.HouseRules;
 import aficion.job.Job;
@@ -21,7 +22,8 @@ import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
 import aficion.job.School;
 import aficion.job.Vehicle;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
+import aficion.job.edit.WorkEdit;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
@@ -53,15 +55,15 @@ class LibraryTest {
 
     @TempDir private Path folder;
 
-    private static Job vehicle(HouseRules rules, String... recipes) {
+    private static Design vehicle(HouseRules rules, String... recipes) {
         var book =
                 RecipeBook.shipped().stream()
                         .collect(Collectors.toMap(recipe -> recipe.id(), recipe -> recipe));
-        var job = Job.empty(VEHICLE, rules);
+        var design = Design.empty(VEHICLE, rules);
         for (var id : recipes) {
-            job = ((Fit.Fits) Insertion.of(job, book.get(id), Map.of())).job();
+            design = ((Fit.Fits) Insertion.of(design, book.get(id), Map.of())).design();
         }
-        return job;
+        return design;
     }
 
     @ParameterizedTest
@@ -108,19 +110,19 @@ class LibraryTest {
     /** Every part of the shelf goes onto a terminal, or says why it cannot. */
     @Test
     void everyPartGoesOntoATerminalAndTheJobStillSolves() {
-        var job = vehicle(HouseRules.USUAL, "start-solenoid", "main-feed", "key-switch");
-        var circuit = job.circuits().getLast().id();
+        var design = vehicle(HouseRules.USUAL, "start-solenoid", "main-feed", "key-switch");
+        var circuit = design.circuits().getLast().id();
         var at =
-                job.parts().stream()
+                design.parts().stream()
                         .filter(part -> part.kind().pins().contains("15"))
                         .findFirst()
                         .orElseThrow()
                         .terminal("15");
         int placed = 0;
         for (var entry : PartsBook.shipped(VEHICLE)) {
-            var attempt = Placing.onto(job, circuit, at, entry.name(), entry.kind());
+            var attempt = Placing.onto(design, circuit, at, entry.name(), entry.kind());
             if (attempt instanceof Attempt.Possible(var edit)) {
-                assertThat(Assessment.of(edit.apply(job)).worst().bases())
+                assertThat(Assessment.of(edit.apply(design)).worst().bases())
                         .as(entry.id())
                         .isNotEmpty();
                 placed++;
@@ -152,7 +154,7 @@ class LibraryTest {
         assertThat(folder.resolve("parts.json")).hasContent("not ours");
     }
 
-    private static Job withHeadlamps() {
+    private static Design withHeadlamps() {
         return vehicle(
                 HouseRules.USUAL,
                 "start-solenoid",
@@ -165,11 +167,12 @@ class LibraryTest {
 
     @Test
     void aCircuitBecomesARecipeForAnotherVehicle() throws IOException {
-        var job = withHeadlamps();
-        var circuit = job.circuits().getLast();
+        var design = withHeadlamps();
+        var circuit = design.circuits().getLast();
         var library = new Library(folder);
         library.keepRecipe(
-                "my-lamps", RecipeMaker.of(job, circuit.id(), "my-lamps", "My lamps", "as I like"));
+                "my-lamps",
+                RecipeMaker.of(design, circuit.id(), "my-lamps", "My lamps", "as I like"));
         Files.writeString(folder.resolve("recipes/broken.json"), "{");
 
         var kept = library.recipes();
@@ -190,19 +193,21 @@ class LibraryTest {
                         "light-switch");
         var fit = (Fit.Fits) Insertion.of(other, own, Map.of());
 
-        assertThat(fit.job().wiresOf(fit.circuit().id())).hasSize(job.wiresOf(circuit.id()).size());
+        assertThat(fit.design().wiresOf(fit.circuit().id()))
+                .hasSize(design.wiresOf(circuit.id()).size());
         assertThat(fit.circuit().name()).isEqualTo("My lamps");
-        assertThat(Findings.of(Assessment.of(fit.job())))
+        assertThat(Findings.of(Assessment.of(fit.design())))
                 .noneMatch(finding -> finding.severity() == Severity.DANGER);
     }
 
     /** Two headlamps alike are asked for once; in a vehicle of 6 V its lamps are of 6.6 V. */
     @Test
     void anOwnRecipeAsksWhatItsLoadsDrawAndFollowsTheVolts() {
-        var job = withHeadlamps();
+        var design = withHeadlamps();
         var own =
                 RecipeBook.read(
-                        RecipeMaker.of(job, job.circuits().getLast().id(), "own", "Own", "mine"));
+                        RecipeMaker.of(
+                                design, design.circuits().getLast().id(), "own", "Own", "mine"));
         assertThat(own.questions())
                 .extracting(Question::ask, Question::usual)
                 .containsExactly(
@@ -229,12 +234,13 @@ class LibraryTest {
 
     @Test
     void anOwnRecipeKeptAgainLeavesTheOneBefore() throws IOException {
-        var job = vehicle(HouseRules.USUAL, "start-solenoid");
+        var design = vehicle(HouseRules.USUAL, "start-solenoid");
         var library = new Library(folder);
-        var circuit = job.circuits().getFirst().id();
-        var before = RecipeMaker.of(job, circuit, "own", "Own", "before");
+        var circuit = design.circuits().getFirst().id();
+        var before = RecipeMaker.of(design, circuit, "own", "Own", "before");
         library.keepRecipe("own", before);
-        var file = library.keepRecipe("own", RecipeMaker.of(job, circuit, "own", "Own", "after"));
+        var file =
+                library.keepRecipe("own", RecipeMaker.of(design, circuit, "own", "Own", "after"));
 
         assertThat(library.recipes().all()).extracting(Recipe::says).containsExactly("after");
         assertThat(file.resolveSibling("own.json~")).hasContent(before);
@@ -287,45 +293,46 @@ class LibraryTest {
                         .withColours(new Colouring.Banded(aficion.catalogue.Colour.RED))
                         .withSchool(School.SOLDERED)
                         .withLaw("stop lamp required");
-        var job = vehicle(rules, "start-solenoid", "main-feed");
-        var wire = job.wires().getLast().id();
+        var design = vehicle(rules, "start-solenoid", "main-feed");
+        var wire = design.wires().getLast().id();
         var changed =
-                new Edit.Accept(
+                new WorkEdit.Accept(
                                 new aficion.job.Acceptance(
                                         "LongDrop",
                                         wire.value(),
                                         "short trips only",
                                         Optional.of(List.of(12.5, 3.0))))
-                        .apply(new Edit.Pin(wire, Trait.SIZE, true).apply(job));
+                        .apply(new WireEdit.Pin(wire, Trait.SIZE, true).apply(Job.of(design)));
 
         assertThat(JobCodec.read(JobCodec.write(changed))).isEqualTo(changed);
-        assertThat(job.wires()).allMatch(each -> each.colour().british().equals("R"));
+        assertThat(design.wires()).allMatch(each -> each.colour().british().equals("R"));
     }
 
     @Test
     void aJobIsHeldByOneWindowAndRemembered() throws IOException {
         var desk = new Desk(folder.resolve("desk"), new Library(folder));
-        var job = Files.writeString(folder.resolve("a.aficion"), "");
+        var design = Files.writeString(folder.resolve("a.aficion"), "");
         var other = Files.writeString(folder.resolve("b.aficion"), "");
-        var held = desk.hold(job).orElseThrow();
+        var held = desk.hold(design).orElseThrow();
 
-        assertThat(desk.hold(job)).isEmpty();
+        assertThat(desk.hold(design)).isEmpty();
         assertThat(desk.hold(folder.resolve("desk/../a.aficion"))).isEmpty();
         held.close();
-        assertThat(desk.hold(job)).isPresent();
+        assertThat(desk.hold(design)).isPresent();
 
-        desk.remember(job);
+        desk.remember(design);
         desk.remember(other);
-        desk.remember(job);
-        assertThat(desk.recent()).containsExactly(job.toAbsolutePath(), other.toAbsolutePath());
-        Files.delete(job);
+        desk.remember(design);
+        assertThat(desk.recent()).containsExactly(design.toAbsolutePath(), other.toAbsolutePath());
+        Files.delete(design);
         assertThat(desk.recent()).containsExactly(other.toAbsolutePath());
     }
 
     @Test
     void aLoosePartHasNoWire() {
-        var job = vehicle(HouseRules.USUAL, "start-solenoid");
-        var loose = Placing.loose(job, "dropper", new JoinKind.Resistor(new Ohms(4))).apply(job);
+        var design = vehicle(HouseRules.USUAL, "start-solenoid");
+        var loose =
+                Placing.loose(design, "dropper", new JoinKind.Resistor(new Ohms(4))).apply(design);
 
         assertThat(loose.parts()).extracting(Part::id).contains(new PartId("R1"));
         assertThat(loose.circuits())

@@ -9,7 +9,7 @@ import aficion.diagram.Panorama;
 import aficion.diagram.VehicleLayout;
 import aficion.files.sheet.FontWidth;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
@@ -22,25 +22,25 @@ final class Measures {
 
     private Measures() {}
 
-    static Diagram drawn(Job job, CircuitId circuit) {
-        return Layout.of(job, circuit, words(job));
+    static Diagram drawn(Design design, CircuitId circuit) {
+        return Layout.of(design, circuit, words(design));
     }
 
-    static Diagram folded(Job job, CircuitId circuit, PartId box) {
-        return Layout.of(job, circuit, words(job), Manner.PLAIN.turned(box));
+    static Diagram folded(Design design, CircuitId circuit, PartId box) {
+        return Layout.of(design, circuit, words(design), Manner.PLAIN.turned(box));
     }
 
-    static Diagram withReturns(Job job, CircuitId circuit) {
-        return Layout.of(job, circuit, words(job), Manner.PLAIN.withReturns(true));
+    static Diagram withReturns(Design design, CircuitId circuit) {
+        return Layout.of(design, circuit, words(design), Manner.PLAIN.withReturns(true));
     }
 
-    static Panorama drawnWhole(Job job) {
-        return VehicleLayout.of(job, words(job), Manner.PLAIN);
+    static Panorama drawnWhole(Design design) {
+        return VehicleLayout.of(design, words(design), Manner.PLAIN);
     }
 
-    private static DrawingWords words(Job job) {
+    private static DrawingWords words(Design design) {
         return new DrawingWords(
-                job, UserUnits.METRIC, text -> WIDTH.of(text, DrawingWords.SIZE) + 3);
+                design, UserUnits.METRIC, text -> WIDTH.of(text, DrawingWords.SIZE) + 3);
     }
 
     static List<Box> segments(Diagram.Stroke stroke) {

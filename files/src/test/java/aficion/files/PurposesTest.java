@@ -9,8 +9,9 @@ import aficion.check.Findings;
 import aficion.check.Preview;
 import aficion.identify.Purposes;
 import aficion.job.Colouring;
-import aficion.job.Job;
-import aficion.job.edit.Edit;
+import aficion.job.Design;
+import aficion.job.Work;
+import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import java.util.HashMap;
 import java.util.Map;
@@ -21,7 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the wires of the demos are for, against what their makers' colours say. */
 class PurposesTest {
-    private final Job job = DemoJobs.find("roadster").orElseThrow();
+    private final Design design = DemoJobs.find("roadster").orElseThrow().design();
 
     @ParameterizedTest
     @CsvSource({
@@ -36,21 +37,21 @@ class PurposesTest {
     })
     void aWireIsForWhatItMeets(String number, Purpose purpose) {
         var wire =
-                job.wires().stream()
+                design.wires().stream()
                         .filter(each -> each.number().equals(number))
                         .findFirst()
                         .orElseThrow();
 
-        assertThat(Purposes.of(job)).containsEntry(wire.id(), purpose);
+        assertThat(Purposes.of(design)).containsEntry(wire.id(), purpose);
     }
 
     /** The roadster is wired in British colours: most wires wear what BS AU 7 asks. */
     @Test
     void theRoadstersColoursAgreeWithItsScheme() {
-        var purposes = Purposes.of(job);
+        var purposes = Purposes.of(design);
         var scheme = new Colouring.ByScheme(ColourScheme.BS_AU_7);
         long agree =
-                job.wires().stream()
+                design.wires().stream()
                         .filter(wire ->
                                 purposes.containsKey(wire.id())
                                         && scheme.colour(purposes.get(wire.id()))
@@ -58,14 +59,14 @@ class PurposesTest {
                                                 .isPresent())
                         .count();
 
-        assertThat(purposes.size()).isGreaterThan(job.wires().size() * 8 / 10);
+        assertThat(purposes.size()).isGreaterThan(design.wires().size() * 8 / 10);
         assertThat((double) agree / purposes.size()).isGreaterThan(0.6);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
     void joinedWiresServeOnePurpose(String name) {
-        var demo = DemoJobs.find(name).orElseThrow();
+        var demo = DemoJobs.find(name).orElseThrow().design();
         var purposes = Purposes.of(demo);
         Map<Object, Purpose> byTerminal = new HashMap<>();
         for (var wire : demo.wires()) {
@@ -81,11 +82,11 @@ class PurposesTest {
     /** The preview of a remedy tells what making it then does. */
     @Test
     void aPreviewTellsWhatTheRemedyDoes() {
-        var before = Assessment.of(job);
+        var before = Assessment.of(design);
         for (var finding : Findings.of(before)) {
             for (var remedy : finding.remedies()) {
-                var preview = Preview.of(before, remedy);
-                var after = Findings.of(Assessment.of(remedy.apply(job)));
+                var preview = Preview.of(before, remedy, Work.NONE);
+                var after = Findings.of(Assessment.of(remedy.apply(design)));
 
                 assertThat(after.size())
                         .as("%s of %s", remedy, finding)
@@ -93,7 +94,7 @@ class PurposesTest {
                                 Findings.of(before).size()
                                         - preview.mended().size()
                                         + preview.brought().size());
-                if (remedy instanceof Edit.Resize(var wire, _)) {
+                if (remedy instanceof WireEdit.Resize(var wire, _)) {
                     assertThat(preview.changed())
                             .singleElement()
                             .satisfies(changed -> assertThat(changed.id()).isEqualTo(wire));

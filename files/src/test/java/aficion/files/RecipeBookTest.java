@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
+import aficion.job.Design;
 import aficion.job.HouseRules;
-import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.School;
 import aficion.job.SourceKind;
@@ -58,23 +58,23 @@ class RecipeBookTest {
                     "speed-control", List.of("stop-pedal"),
                     "tacho", List.of("ignition-points"));
 
-    private static Job empty() {
-        return Job.empty(
+    private static Design empty() {
+        return Design.empty(
                 new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE), HouseRules.USUAL);
     }
 
-    private static Fit.Fits put(Job job, String recipe, Map<String, String> answers) {
-        var fit = Insertion.of(job, BOOK.get(recipe), answers);
+    private static Fit.Fits put(Design design, String recipe, Map<String, String> answers) {
+        var fit = Insertion.of(design, BOOK.get(recipe), answers);
         assertThat(fit).as(recipe).isInstanceOf(Fit.Fits.class);
         return (Fit.Fits) fit;
     }
 
     /** The vehicle a recipe is put into: what comes before it in the order of work. */
-    static Job before(String recipe) {
+    static Design before(String recipe) {
         return before(empty().vehicle(), recipe);
     }
 
-    private static Job before(Vehicle vehicle, String recipe) {
+    private static Design before(Vehicle vehicle, String recipe) {
         var wanted = new ArrayList<>(BASE);
         if (BOOK.get(recipe).group() == Recipe.Group.STARTING) {
             wanted.clear();
@@ -84,11 +84,11 @@ class RecipeBookTest {
             wanted.subList(BASE.indexOf(recipe), BASE.size()).clear();
         }
         wanted.addAll(FIRST.getOrDefault(recipe, List.of()));
-        var job = Job.empty(vehicle, HouseRules.USUAL);
+        var design = Design.empty(vehicle, HouseRules.USUAL);
         for (var id : wanted) {
-            job = put(job, id, Map.of()).job();
+            design = put(design, id, Map.of()).design();
         }
-        return job;
+        return design;
     }
 
     /**
@@ -154,19 +154,21 @@ class RecipeBookTest {
 
     /** No danger, nothing to fix, no part that never works, and nothing burns uncalled. */
     private static void goesIn(Vehicle vehicle, Recipe recipe) {
-        var job = before(vehicle, recipe.id());
-        var known = Corpus.toMend(job).stream().map(Finding::about).collect(Collectors.toSet());
+        var design = before(vehicle, recipe.id());
+        var known = Corpus.toMend(design).stream().map(Finding::about).collect(Collectors.toSet());
         for (var answers : answers(recipe)) {
-            var fits = put(job, recipe.id(), answers);
+            var fits = put(design, recipe.id(), answers);
 
-            assertThat(fits.edit().apply(job)).isEqualTo(fits.job());
-            assertThat(fits.job().wiresOf(fits.circuit().id())).isNotEmpty();
-            assertThat(Corpus.toMend(fits.job()))
+            assertThat(fits.edit().apply(design)).isEqualTo(fits.design());
+            assertThat(fits.design().wiresOf(fits.circuit().id())).isNotEmpty();
+            assertThat(Corpus.toMend(fits.design()))
                     .as("%s %s", recipe.id(), answers)
                     .filteredOn(finding -> !known.contains(finding.about()))
                     .filteredOn(finding -> !waitsForAnother(finding))
                     .isEmpty();
-            assertThat(BurningLaw.broken(fits.job())).as("%s %s", recipe.id(), answers).isEmpty();
+            assertThat(BurningLaw.broken(fits.design()))
+                    .as("%s %s", recipe.id(), answers)
+                    .isEmpty();
         }
     }
 
@@ -204,11 +206,11 @@ class RecipeBookTest {
     /** A second horn takes another way of the fuse box and another control. */
     @Test
     void twiceTheSameRecipeIsTwoCircuits() {
-        var once = put(before("horn-direct"), "horn-direct", Map.of()).job();
+        var once = put(before("horn-direct"), "horn-direct", Map.of()).design();
         var twice = put(once, "horn-direct", Map.of());
 
-        assertThat(twice.job().circuits()).hasSize(once.circuits().size() + 1);
-        assertThat(Findings.of(Assessment.of(twice.job())))
+        assertThat(twice.design().circuits()).hasSize(once.circuits().size() + 1);
+        assertThat(Findings.of(Assessment.of(twice.design())))
                 .noneMatch(Finding.SameLabel.class::isInstance);
     }
 
@@ -224,24 +226,24 @@ class RecipeBookTest {
     })
     void aWholeVehicleIsProposedWithNothingToMend(
             Vehicle.Sort sort, double volts, Vehicle.Pole pole) {
-        var job =
-                Job.empty(
+        var design =
+                Design.empty(
                         new Vehicle("test", 1960, new Volts(volts), pole, Optional.of(sort)),
                         HouseRules.USUAL);
-        assertThat(Findings.of(Assessment.of(proposed(job))))
+        assertThat(Findings.of(Assessment.of(proposed(design))))
                 .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
                 .isEmpty();
     }
 
-    private static Job proposed(Job empty) {
-        var job = empty;
-        var sort = job.vehicle().sort().orElseThrow();
-        for (var proposal : RecipeBook.proposals(sort, job.rules())) {
-            var fit = Insertion.of(job, proposal.recipe(), proposal.answers());
+    private static Design proposed(Design empty) {
+        var design = empty;
+        var sort = design.vehicle().sort().orElseThrow();
+        for (var proposal : RecipeBook.proposals(sort, design.rules())) {
+            var fit = Insertion.of(design, proposal.recipe(), proposal.answers());
             assertThat(fit).as(proposal.recipe().id()).isInstanceOf(Fit.Fits.class);
-            job = ((Fit.Fits) fit).job();
+            design = ((Fit.Fits) fit).design();
         }
-        return job;
+        return design;
     }
 
     /**
@@ -253,13 +255,13 @@ class RecipeBookTest {
     void leadsToTheKeyAreAsThinAsTheyMayBe(Vehicle.Sort sort, double most) {
         var vehicle =
                 new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE, Optional.of(sort));
-        var job = proposed(Job.empty(vehicle, HouseRules.USUAL));
+        var design = proposed(Design.empty(vehicle, HouseRules.USUAL));
         var key =
-                job.parts().stream()
+                design.parts().stream()
                         .filter(part -> part.name().equals("key switch"))
                         .findFirst()
                         .orElseThrow();
-        assertThat(key.terminals().stream().flatMap(pin -> job.wiresAt(pin).stream()))
+        assertThat(key.terminals().stream().flatMap(pin -> design.wiresAt(pin).stream()))
                 .isNotEmpty()
                 .allMatch(wire -> wire.conductor().copper().value() <= most);
     }
@@ -277,9 +279,9 @@ class RecipeBookTest {
         }
         var sort = Optional.of(Vehicle.Sort.CAR);
         var vehicle = new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE, sort);
-        var job = proposed(Job.empty(vehicle, rules));
+        var design = proposed(Design.empty(vehicle, rules));
 
-        var asked = Findings.of(Assessment.of(job));
+        var asked = Findings.of(Assessment.of(design));
         assertThat(asked)
                 .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
                 .isEmpty();
@@ -305,7 +307,7 @@ class RecipeBookTest {
         var lengths =
                 Stream.of(Vehicle.Sort.CAR, Vehicle.Sort.MOTORCYCLE)
                         .map(sort ->
-                                Job.empty(
+                                Design.empty(
                                         new Vehicle(
                                                 "test",
                                                 1960,
@@ -313,7 +315,7 @@ class RecipeBookTest {
                                                 Vehicle.Pole.NEGATIVE,
                                                 Optional.of(sort)),
                                         HouseRules.USUAL))
-                        .map(job -> put(job, "start-solenoid", Map.of()).job().wires())
+                        .map(design -> put(design, "start-solenoid", Map.of()).design().wires())
                         .toList();
 
         for (int i = 0; i < lengths.getFirst().size(); i++) {
@@ -325,8 +327,8 @@ class RecipeBookTest {
 
     @Test
     void aVehicleThatHasABatteryGetsNoSecondOne() {
-        var job = DemoJobs.find("roadster").orElseThrow();
-        var with = put(job, "start-direct", Map.of()).job();
+        var design = DemoJobs.find("roadster").orElseThrow().design();
+        var with = put(design, "start-direct", Map.of()).design();
 
         assertThat(with.parts())
                 .filteredOn(part -> part.kind() instanceof SourceKind.Battery)
@@ -338,13 +340,13 @@ class RecipeBookTest {
     @ParameterizedTest
     @ValueSource(strings = {"button", "key"})
     void aKeyWorksASeparateSolenoidToo(String worked) {
-        var job = put(empty(), "start-remote", Map.of("worked", worked)).job();
+        var design = put(empty(), "start-remote", Map.of("worked", worked)).design();
         for (var next : List.of("main-feed", "key-switch")) {
-            job = put(job, next, Map.of()).job();
+            design = put(design, next, Map.of()).design();
         }
 
-        assertThat(Corpus.toMend(job)).isEmpty();
-        var netlist = Netlist.of(job);
+        assertThat(Corpus.toMend(design)).isEmpty();
+        var netlist = Netlist.of(design);
         var start = new Solver(netlist).solve(Conditions.REST.with("key", "start"));
         assertThat(start).isInstanceOf(Outcome.Solved.class);
         var motor = netlist.inside(new PartId("M1")).get("body");

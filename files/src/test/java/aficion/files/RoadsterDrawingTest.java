@@ -7,7 +7,7 @@ import aficion.diagram.Diagram.Box;
 import aficion.diagram.Layout;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.PartId;
 import aficion.quantity.UserUnits;
@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** Every circuit of the demo is drawn cleanly, by itself. */
 class RoadsterDrawingTest {
-    private static final Job JOB = DemoJobs.find("roadster").orElseThrow();
+    private static final Design JOB = DemoJobs.find("roadster").orElseThrow().design();
 
     static Stream<CircuitId> circuits() {
         return JOB.circuits().stream().map(Circuit::id);

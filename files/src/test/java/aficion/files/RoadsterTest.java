@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
@@ -23,8 +23,8 @@ import org.junit.jupiter.api.Test;
 
 /** The demo roadster works as such a vehicle does, but for its four honest mistakes. */
 class RoadsterTest {
-    private final Job job = DemoJobs.find("roadster").orElseThrow();
-    private final Solver solver = new Solver(Netlist.of(job));
+    private final Design design = DemoJobs.find("roadster").orElseThrow().design();
+    private final Solver solver = new Solver(Netlist.of(design));
 
     private OperatingPoint solved(Conditions conditions) {
         return ((Outcome.Solved) solver.solve(conditions)).point();
@@ -36,7 +36,7 @@ class RoadsterTest {
 
     @Test
     void itHasFourMistakesAndTheFindingsNameThem() {
-        var findings = Findings.of(Assessment.of(job));
+        var findings = Findings.of(Assessment.of(design));
 
         assertThat(findings)
                 .extracting(Finding::rule)
@@ -55,7 +55,7 @@ class RoadsterTest {
 
     @Test
     void theFirstRemedyOfEachLeavesNothingToFind() {
-        var mended = job;
+        var mended = design;
         for (int i = 0; i < 10; i++) {
             var findings = toMend(mended);
             if (findings.isEmpty()) {
@@ -67,8 +67,8 @@ class RoadsterTest {
     }
 
     /** What has to be mended, as against what is only advised or noted. */
-    private static List<Finding> toMend(Job job) {
-        return Findings.of(Assessment.of(job)).stream()
+    private static List<Finding> toMend(Design design) {
+        return Findings.of(Assessment.of(design)).stream()
                 .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
                 .toList();
     }
@@ -150,7 +150,7 @@ class RoadsterTest {
                 .isCloseTo(10.0 / 760, within(1e-4));
         assertThat(cold.through(new PartId("P1"), "body").orElseThrow().value())
                 .isCloseTo(0, within(1e-9));
-        var gauge = job.part(new PartId("P2"));
+        var gauge = design.part(new PartId("P2"));
         var reading =
                 aficion.size.GaugeReading.of(
                         cold, gauge, (aficion.job.LoadKind.Gauge) gauge.kind());
@@ -160,24 +160,25 @@ class RoadsterTest {
     @Test
     void withADeadShortTheFuseOpensAndTheRestGoesOn() {
         var shorted =
-                new aficion.job.edit.Edit.AddWire(
+                new aficion.job.edit.WireEdit.AddWire(
                                 new aficion.job.Wire(
                                         new aficion.job.WireId("short"),
                                         "short",
-                                        job.circuits().getFirst().id(),
+                                        design.circuits().getFirst().id(),
                                         new aficion.job.End(
                                                 new Terminal(new PartId("H1"), "56b"),
                                                 aficion.job.Termination.BULLET),
                                         new aficion.job.End(
                                                 new Terminal(new PartId("E2"), "E"),
                                                 aficion.job.Termination.BULLET),
-                                        job.wires().getFirst().colour(),
-                                        job.wires().getLast().size(),
-                                        job.wires().getLast().insulation(),
-                                        job.wires().getLast().length(),
-                                        job.wires().getLast().zone(),
-                                        java.util.Optional.empty()))
-                        .apply(job);
+                                        new aficion.job.Cut(
+                                                design.wires().getLast().size(),
+                                                design.wires().getLast().insulation(),
+                                                design.wires().getFirst().colour()),
+                                        new aficion.job.Laid.Stated(
+                                                design.wires().getLast().length(),
+                                                design.wires().getLast().zone())))
+                        .apply(design);
 
         var point =
                 ((Outcome.Solved)

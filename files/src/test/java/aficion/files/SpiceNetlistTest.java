@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
@@ -41,14 +41,14 @@ class SpiceNetlistTest {
     })
     void everyTerminalIsNamedAndTheLastLineAsksForTheOperatingPoint(String demo, double rpm)
             throws IOException {
-        var job = DemoJobs.find(demo).orElseThrow();
-        var point = busy(job, rpm);
+        var design = DemoJobs.find(demo).orElseThrow().design();
+        var point = busy(design, rpm);
 
         var text = SpiceNetlist.of(point);
 
         var lines = text.lines().toList();
         assertThat(lines.getLast()).isEqualTo(".op");
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             for (var terminal : part.terminals()) {
                 assertThat(lines)
                         .filteredOn(line -> line.startsWith("* terminal " + terminal + " node "))
@@ -67,7 +67,7 @@ class SpiceNetlistTest {
     void aGeneralCircuitSolverFindsOurVolts(String demo, double rpm) throws Exception {
         assumeThat(installed()).as("ngspice is installed").isTrue();
 
-        compare(busy(DemoJobs.find(demo).orElseThrow(), rpm));
+        compare(busy(DemoJobs.find(demo).orElseThrow().design(), rpm));
     }
 
     /** With next to nothing on, regulators hold their volts where they sense them. */
@@ -75,13 +75,14 @@ class SpiceNetlistTest {
     @CsvSource({"roadster", "motorcycle", "tractor"})
     void itFindsOurVoltsWhereRegulatorsHoldThem(String demo) throws Exception {
         assumeThat(installed()).as("ngspice is installed").isTrue();
-        var job = DemoJobs.find(demo).orElseThrow();
-        var key = Controls.of(job).key().orElseThrow();
+        var design = DemoJobs.find(demo).orElseThrow().design();
+        var key = Controls.of(design).key().orElseThrow();
         for (var position : key.positions()) {
             for (double rpm : new double[] {0, 1500, 6000}) {
                 var state = Conditions.REST.withEngine(new Rpm(rpm));
                 var outcome =
-                        new Solver(Netlist.of(job)).solve(state.with(key.name(), position.name()));
+                        new Solver(Netlist.of(design))
+                                .solve(state.with(key.name(), position.name()));
                 compare(((Outcome.Solved) outcome).point());
             }
         }
@@ -98,12 +99,13 @@ class SpiceNetlistTest {
     @MethodSource("cases")
     void itFindsOurVoltsInTheCorpus(Corpus.Case each) throws Exception {
         assumeThat(installed()).as("ngspice is installed").isTrue();
-        var jobs = Stream.concat(Stream.of(each.job()), each.twin().stream()).toList();
+        var jobs = Stream.concat(Stream.of(each.design()), each.twin().stream()).toList();
         int compared = 0;
-        for (var job : jobs) {
+        for (var design : jobs) {
             for (double rpm : new double[] {0, 2500}) {
-                var state = heaviest(job, new Solver(Netlist.of(job)), rpm);
-                if (new Solver(Netlist.of(job)).solve(state) instanceof Outcome.Solved(var point)) {
+                var state = heaviest(design, new Solver(Netlist.of(design)), rpm);
+                if (new Solver(Netlist.of(design)).solve(state)
+                        instanceof Outcome.Solved(var point)) {
                     compare(point);
                     compared++;
                 }
@@ -125,23 +127,23 @@ class SpiceNetlistTest {
         }
     }
 
-    private static OperatingPoint busy(Job job, double rpm) {
-        var solver = new Solver(Netlist.of(job));
-        return ((Outcome.Solved) solver.solve(heaviest(job, solver, rpm))).point();
+    private static OperatingPoint busy(Design design, double rpm) {
+        var solver = new Solver(Netlist.of(design));
+        return ((Outcome.Solved) solver.solve(heaviest(design, solver, rpm))).point();
     }
 
     /** The key where the most is on, and everything a hand can leave on. */
-    private static Conditions heaviest(Job job, Solver solver, double rpm) {
+    private static Conditions heaviest(Design design, Solver solver, double rpm) {
         var running = Conditions.REST.withEngine(new Rpm(rpm));
         var turned =
-                Controls.of(job).key().stream()
+                Controls.of(design).key().stream()
                         .flatMap(key ->
                                 key.positions().stream()
                                         .filter(position -> !position.springs())
                                         .map(position ->
                                                 running.with(key.name(), position.name())));
         return Stream.concat(Stream.of(running), turned)
-                .map(state -> OperatingStates.heaviest(job, state, each -> drawn(solver, each)))
+                .map(state -> OperatingStates.heaviest(design, state, each -> drawn(solver, each)))
                 .max(Comparator.comparingDouble(state -> drawn(solver, state)))
                 .orElseThrow();
     }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import aficion.files.WireList.Column;
 import aficion.files.WireList.Problem;
 import aficion.files.WireList.Trouble;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.RunLength;
 import aficion.job.Wire;
 import aficion.quantity.UserUnits;
@@ -15,11 +15,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class WireListTest {
-    private final Job job = DemoJobs.find("roadster").orElseThrow();
+    private final Design design = DemoJobs.find("roadster").orElseThrow().design();
 
-    private static WireList.Plan plan(Job job, String text) {
+    private static WireList.Plan plan(Design design, String text) {
         var list = WireList.read(text);
-        return list.plan(job, list.matched(), UserUnits.METRIC, "Old loom");
+        return list.plan(design, list.matched(), UserUnits.METRIC, "Old loom");
     }
 
     @Test
@@ -34,8 +34,8 @@ class WireListTest {
                 .containsEntry(Column.COLOUR, 3)
                 .containsEntry(Column.SIZE, 4)
                 .containsEntry(Column.LENGTH, 5);
-        var plan = list.plan(job, list.matched(), UserUnits.METRIC, "Old loom");
-        var wire = plan.edit().apply(job).wires().getLast();
+        var plan = list.plan(design, list.matched(), UserUnits.METRIC, "Old loom");
+        var wire = plan.edit().apply(design).wires().getLast();
 
         assertThat(plan.problems()).isEmpty();
         assertThat(wire.number()).isEqualTo("1");
@@ -50,7 +50,7 @@ class WireListTest {
     void whatCannotBeUsedIsSaidByRow() {
         var plan =
                 plan(
-                        job,
+                        design,
                         """
                         number,from,to,colour,size,length,circuit
                         901,H1.56b,Z9.1,green/purple,14awg,3ft 2,Old lamps
@@ -58,7 +58,7 @@ class WireListTest {
                         903,H1.56b,H1.56b,green,1,1,Old lamps
                         a b,H1.31,Z9.1,mauve,7,long,Old lamps
                         """);
-        var next = plan.edit().apply(job);
+        var next = plan.edit().apply(design);
 
         assertThat(plan.wires()).isEqualTo(2);
         assertThat(plan.problems())
@@ -72,10 +72,10 @@ class WireListTest {
                 .extracting(Problem::trouble)
                 .containsOnlyOnce(Trouble.STAND_IN, Trouble.NO_END);
         assertThat(next.circuits().getLast().name()).isEqualTo("Old lamps");
-        assertThat(next.wires().subList(job.wires().size(), next.wires().size()))
+        assertThat(next.wires().subList(design.wires().size(), next.wires().size()))
                 .extracting(wire -> wire.to().terminal())
                 .allMatch(end -> next.part(end.part()).name().equals("Z9.1"));
-        assertThat(next.wires().get(job.wires().size()).size()).hasToString("14awg");
+        assertThat(next.wires().get(design.wires().size()).size()).hasToString("14awg");
         assertThat(next.wires().getLast())
                 .extracting(Wire::length)
                 .isInstanceOf(RunLength.Assumed.class);

@@ -19,9 +19,8 @@ import aficion.files.DemoJobs;
 import aficion.files.JobFileException;
 import aficion.files.JobFileException.Trouble;
 import aficion.job.BenchRun;
-import aficion.job.Circuit;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -29,7 +28,11 @@ import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
-import aficion.job.edit.Edit;
+import aficion.job.Work;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
+import aficion.job.edit.WorkEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
@@ -54,8 +57,8 @@ import org.junit.jupiter.api.io.TempDir;
 class WordsTest {
     private static final WireId WIRE = new WireId("w32");
 
-    private final Job job = DemoJobs.find("roadster").orElseThrow();
-    private final Speech speech = new Speech(job, UserUnits.METRIC);
+    private final Design design = DemoJobs.find("roadster").orElseThrow().design();
+    private final Speech speech = new Speech(design, UserUnits.METRIC);
 
     @Test
     void everyConstantOfTheCoreHasItsWords() {
@@ -63,7 +66,7 @@ class WordsTest {
                 Map.ofEntries(
                         Map.entry("severity", Severity.values()),
                         Map.entry("lane", Lane.values()),
-                        Map.entry("stage", Circuit.Stage.values()),
+                        Map.entry("stage", Work.Stage.values()),
                         Map.entry("colour", Colour.values()),
                         Map.entry("zone", Zone.values()),
                         Map.entry("insulation", Insulation.values()),
@@ -155,26 +158,29 @@ class WordsTest {
         assertThat(
                         List.of(
                                 speech.edit(
-                                        new Edit.Resize(
+                                        new WireEdit.Resize(
                                                 WIRE, WireSize.parse("1.5mm2").orElseThrow())),
-                                speech.edit(new Edit.Renumber(WIRE, "5.99")),
+                                speech.edit(new WireEdit.Renumber(WIRE, "5.99")),
                                 speech.edit(
-                                        new Edit.SetLength(
+                                        new WireEdit.SetLength(
                                                 WIRE, new RunLength.Measured(new Metres(2.4)))),
-                                speech.edit(new Edit.FitFuse(new PartId("F6"), "", new Amps(15))),
                                 speech.edit(
-                                        new Edit.FitFuse(new PartId("FB1"), "1", new Amps(7.5))),
-                                speech.edit(new Edit.Mount(new PartId("R2"), new PartId("E5"))),
-                                speech.edit(new Edit.RemoveWire(WIRE)),
-                                speech.edit(new Edit.AddWire(job.wire(WIRE))),
+                                        new PartEdit.FitFuse(new PartId("F6"), "", new Amps(15))),
                                 speech.edit(
-                                        new Edit.SetStage(
-                                                new CircuitId("5"), Circuit.Stage.MADE, true)),
+                                        new PartEdit.FitFuse(
+                                                new PartId("FB1"), "1", new Amps(7.5))),
+                                speech.edit(new PartEdit.Mount(new PartId("R2"), new PartId("E5"))),
+                                speech.edit(new WireEdit.RemoveWire(WIRE)),
+                                speech.edit(new WireEdit.AddWire(design.wire(WIRE))),
+                                speech.step(
+                                        new WorkEdit.SetStage(
+                                                new CircuitId("5"), Work.Stage.MADE, true)),
+                                speech.step(
+                                        new WorkEdit.SetStage(
+                                                new CircuitId("5"), Work.Stage.MADE, false)),
+                                speech.step(new WorkEdit.KeepRun(run)),
                                 speech.edit(
-                                        new Edit.SetStage(
-                                                new CircuitId("5"), Circuit.Stage.MADE, false)),
-                                speech.edit(new Edit.KeepRun(run)),
-                                speech.edit(new Edit.Together(Edit.Deed.GROUP, List.of()))))
+                                        new CompositeEdit(CompositeEdit.Deed.GROUP, List.of()))))
                 .containsExactly(
                         "Make wire 5.12 1.5 mm\u00b2",
                         "Label it 5.99 instead of 5.12",
@@ -192,13 +198,13 @@ class WordsTest {
 
     @Test
     void wiresAreSaidInTheTradesWords() {
-        var wire = job.wire(WIRE);
+        var wire = design.wire(WIRE);
 
         assertThat(speech.label(wire)).isEqualTo("5.12 blue/red 1");
         assertThat(speech.longColour(wire.colour())).isEqualTo("blue with red");
         assertThat(speech.length(wire.length())).isEqualTo("2.00 m (assumed)");
         assertThat(speech.size(WireSize.parse("14awg").orElseThrow())).isEqualTo("14 AWG");
-        assertThat(speech.guard(new Guard.Unguarded(), job.wire(new WireId("w2"))))
+        assertThat(speech.guard(new Guard.Unguarded(), design.wire(new WireId("w2"))))
                 .isEqualTo("none: starter");
         assertThat(speech.guard(new Guard.Unguarded(), wire)).isEqualTo("none");
         assertThat(speech.volts(Optional.empty())).isEqualTo("floating");

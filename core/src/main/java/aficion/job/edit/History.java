@@ -12,10 +12,10 @@ import java.util.Optional;
  * @param present the job as it is
  * @param future the steps taken back, the next one to make again first
  */
-public record History(List<Step> past, Job present, List<Step> future) {
+public record History(List<Made> past, Job present, List<Made> future) {
 
-    /** One step: the edit, and the job before and after it. */
-    public record Step(Edit edit, Job before, Job after) {}
+    /** One step that was made, and the job before and after it. */
+    public record Made(Step step, Job before, Job after) {}
 
     public History {
         past = List.copyOf(past);
@@ -27,15 +27,15 @@ public record History(List<Step> past, Job present, List<Step> future) {
     }
 
     /**
-     * Makes an edit; what had been taken back is forgotten.
+     * Makes a step; what had been taken back is forgotten.
      *
-     * @throws IllegalArgumentException when the edit does not fit the job; the history stays as it
+     * @throws IllegalArgumentException when the step does not fit the job; the history stays as it
      *     was
      */
-    public History then(Edit edit) {
-        var next = edit.apply(present);
+    public History then(Step step) {
+        var next = step.apply(present);
         var longer = new ArrayList<>(past);
-        longer.add(new Step(edit, present, next));
+        longer.add(new Made(step, present, next));
         return new History(longer, next, List.of());
     }
 
@@ -45,24 +45,29 @@ public record History(List<Step> past, Job present, List<Step> future) {
             return this;
         }
         var steps = past.subList(kept, past.size());
-        var edits = steps.stream().map(Step::edit).toList();
+        var edits =
+                steps.stream()
+                        .map(Made::step)
+                        .filter(Edit.class::isInstance)
+                        .map(Edit.class::cast)
+                        .toList();
         var fewer = new ArrayList<>(past.subList(0, kept));
         fewer.add(
-                new Step(
-                        new Edit.Together(Edit.Deed.GROUP, edits),
+                new Made(
+                        new CompositeEdit(CompositeEdit.Deed.GROUP, edits),
                         steps.getFirst().before(),
                         steps.getLast().after()));
         return new History(fewer, present, future);
     }
 
-    /** The edit that {@link #undo} would take back. */
-    public Optional<Edit> undoable() {
-        return past.isEmpty() ? Optional.empty() : Optional.of(past.getLast().edit());
+    /** The step that {@link #undo} would take back. */
+    public Optional<Step> undoable() {
+        return past.isEmpty() ? Optional.empty() : Optional.of(past.getLast().step());
     }
 
-    /** The edit that {@link #redo} would make again. */
-    public Optional<Edit> redoable() {
-        return future.isEmpty() ? Optional.empty() : Optional.of(future.getFirst().edit());
+    /** The step that {@link #redo} would make again. */
+    public Optional<Step> redoable() {
+        return future.isEmpty() ? Optional.empty() : Optional.of(future.getFirst().step());
     }
 
     /** One step back; the same history where there is none. */

@@ -1,6 +1,6 @@
 /**
- * Edits take a job to the next job; the history is the list of earlier jobs. Depends on the job
- * alone.
+ * Edits take a design to the next design; the history is the list of earlier jobs. Depends on the
+ * design alone.
  */
 @NullMarked
 package aficion.job.edit;

@@ -11,6 +11,7 @@ import aficion.job.AnyJob;
 import aficion.job.Circuit;
 import aficion.job.Circuit.Drops;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
@@ -52,80 +53,89 @@ class EditFuzzTest {
             new GuardKind.Fuse(aficion.catalogue.FuseType.BLADE, new Amps(10));
 
     private Random random = new Random(0);
-    private Job job = AnyJob.of(0);
+    private Design design = AnyJob.of(0);
 
     private <T> T any(List<T> list) {
         return list.get(random.nextInt(list.size()));
     }
 
     private Terminal terminal() {
-        var part = any(job.parts());
+        var part = any(design.parts());
         return part.terminals().isEmpty() ? terminal() : any(part.terminals());
     }
 
     private Edit edit() {
-        var wire = any(job.wires());
-        var part = any(job.parts());
+        var wire = any(design.wires());
+        var part = any(design.parts());
         return switch (random.nextInt(38)) {
-            case 0 -> new Edit.Resize(wire.id(), WireSize.parse("4mm2").orElseThrow());
-            case 1 -> new Edit.Renumber(wire.id(), "9." + random.nextInt(99));
-            case 2 -> new Edit.SetLength(wire.id(), new RunLength.Measured(new Metres(2)));
-            case 3 -> new Edit.FitFuse(part.id(), "1", new Amps(10));
-            case 4 -> new Edit.Mount(part.id(), any(job.parts()).id());
-            case 5 -> new Edit.Recolour(wire.id(), WireColour.plain(any(List.of(Colour.values()))));
-            case 6 -> new Edit.TurnRound(wire.id());
-            case 7 -> new Edit.RemoveWire(wire.id());
-            case 8 -> new Edit.RemovePart(part.id());
+            case 0 -> new WireEdit.Resize(wire.id(), WireSize.parse("4mm2").orElseThrow());
+            case 1 -> new WireEdit.Renumber(wire.id(), "9." + random.nextInt(99));
+            case 2 -> new WireEdit.SetLength(wire.id(), new RunLength.Measured(new Metres(2)));
+            case 3 -> new PartEdit.FitFuse(part.id(), "1", new Amps(10));
+            case 4 -> new PartEdit.Mount(part.id(), any(design.parts()).id());
+            case 5 ->
+                    new WireEdit.Recolour(
+                            wire.id(), WireColour.plain(any(List.of(Colour.values()))));
+            case 6 -> new WireEdit.TurnRound(wire.id());
+            case 7 -> new WireEdit.RemoveWire(wire.id());
+            case 8 -> new PartEdit.RemovePart(part.id());
             case 9 ->
-                    new Edit.AddPart(
+                    new PartEdit.AddPart(
                             new Part(
-                                    NewNames.part(job, "J"),
+                                    NewNames.part(design, "J"),
                                     "joint",
                                     part.zone(),
                                     Optional.empty(),
                                     new JoinKind.Splice()));
-            case 10 -> new Edit.Rename(part.id(), "part " + random.nextInt(9));
-            case 11 -> new Edit.AddCircuit(NewNames.circuit(job, "more", Circuit.Drops.ORDINARY));
-            case 12 -> new Edit.RenameCircuit(any(job.circuits()).id(), "other");
+            case 10 -> new PartEdit.Rename(part.id(), "part " + random.nextInt(9));
+            case 11 ->
+                    new CircuitEdit.AddCircuit(
+                            NewNames.circuit(design, "more", Circuit.Drops.ORDINARY));
+            case 12 -> new CircuitEdit.RenameCircuit(any(design.circuits()).id(), "other");
             case 13 ->
-                    new Edit.MoveEnd(
+                    new WireEdit.MoveEnd(
                             wire.id(),
                             random.nextBoolean(),
                             new End(terminal(), wire.to().termination()));
             case 14 ->
-                    new Edit.AddWire(wire.withFrom(new End(terminal(), wire.to().termination())));
-            case 15 -> new Edit.Pin(wire.id(), any(List.of(Trait.values())), random.nextBoolean());
-            case 16 -> made(Placing.into(job, wire.id(), "diode", new JoinKind.Diode(new Amps(3))));
-            case 17 -> made(Placing.into(job, wire.id(), "joint", new JoinKind.Splice()));
-            case 18 -> made(Placing.into(job, wire.id(), "fuse", FUSE));
-            case 19 -> made(Placing.into(job, wire.id(), "same again", part.kind()));
-            case 20 -> made(Placing.onto(job, circuit(), terminal(), "one more", part.kind()));
-            case 21 -> made(Placing.instead(job, part.id(), any(job.parts()).kind()));
-            case 22 -> made(Earths.combine(job, circuit(), any(Earths.of(job)).id()));
-            case 23 -> made(OtherSide.of(job, part.id()));
-            case 24 -> made(Tidying.renumber(job, circuit()));
-            case 25 -> made(Leads.move(job, wire.id(), random.nextBoolean(), terminal()));
-            case 26 -> made(Leads.exchange(job, part.id()));
-            case 27 -> Placing.loose(job, "loose", part.kind());
+                    new WireEdit.AddWire(
+                            wire.withFrom(new End(terminal(), wire.to().termination())));
+            case 15 ->
+                    new WireEdit.Pin(wire.id(), any(List.of(Trait.values())), random.nextBoolean());
+            case 16 ->
+                    made(Placing.into(design, wire.id(), "diode", new JoinKind.Diode(new Amps(3))));
+            case 17 -> made(Placing.into(design, wire.id(), "joint", new JoinKind.Splice()));
+            case 18 -> made(Placing.into(design, wire.id(), "fuse", FUSE));
+            case 19 -> made(Placing.into(design, wire.id(), "same again", part.kind()));
+            case 20 -> made(Placing.onto(design, circuit(), terminal(), "one more", part.kind()));
+            case 21 -> made(Placing.instead(design, part.id(), any(design.parts()).kind()));
+            case 22 -> made(Earths.combine(design, circuit(), any(Earths.of(design)).id()));
+            case 23 -> made(OtherSide.of(design, part.id()));
+            case 24 -> made(Tidying.renumber(design, circuit()));
+            case 25 -> made(Leads.move(design, wire.id(), random.nextBoolean(), terminal()));
+            case 26 -> made(Leads.exchange(design, part.id()));
+            case 27 -> Placing.loose(design, "loose", part.kind());
             case 28 -> made(tried(wire.id(), part.id()));
-            case 29 -> new Edit.Lay(wire.id(), laid(wire));
-            case 30 -> new Edit.Exempt(wire.id(), some(List.of(Unguarded.values())));
-            case 31 -> new Edit.Place(part.id(), any(List.of(Zone.values())));
+            case 29 -> new WireEdit.Lay(wire.id(), laid(wire));
+            case 30 -> new WireEdit.Exempt(wire.id(), some(List.of(Unguarded.values())));
+            case 31 -> new PartEdit.Place(part.id(), any(List.of(Zone.values())));
             case 32 ->
-                    new Edit.StateStud(
+                    new PartEdit.StateStud(
                             part.id(),
                             any(part.terminals()).pin(),
                             some(List.copyOf(Terminals.holes())));
-            case 33 -> new Edit.AllowDrop(any(job.circuits()).id(), any(List.of(Drops.values())));
-            case 34 -> new Edit.SetVehicle(vehicle());
-            case 35 -> new Edit.Insulate(wire.id(), any(List.of(Insulation.values())));
+            case 33 ->
+                    new CircuitEdit.AllowDrop(
+                            any(design.circuits()).id(), any(List.of(Drops.values())));
+            case 34 -> new VehicleEdit.SetVehicle(vehicle());
+            case 35 -> new WireEdit.Insulate(wire.id(), any(List.of(Insulation.values())));
             case 36 ->
-                    new Edit.Crimp(
+                    new WireEdit.Crimp(
                             wire.id(),
                             any(wire.terminals()),
                             new Termination(any(Terminals.all()).key()));
             default ->
-                    new Edit.Exchange(
+                    new PartEdit.Exchange(
                             part.id(), any(part.terminals()).pin(), any(part.terminals()).pin());
         };
     }
@@ -147,16 +157,16 @@ class EditFuzzTest {
     }
 
     private CircuitId circuit() {
-        return any(job.circuits()).id();
+        return any(design.circuits()).id();
     }
 
     /** A trial is an edit of a copy; kept, it would have to hold as any other. */
     private Attempt tried(WireId wire, PartId part) {
         return switch (random.nextInt(4)) {
-            case 0 -> Trials.broken(job, part);
-            case 1 -> Trials.chafed(job, wire);
-            case 2 -> Trials.corroded(job, wire);
-            default -> Trials.corroded(job, terminal());
+            case 0 -> Trials.broken(design, part);
+            case 1 -> Trials.chafed(design, wire);
+            case 2 -> Trials.corroded(design, wire);
+            default -> Trials.corroded(design, terminal());
         };
     }
 
@@ -171,28 +181,28 @@ class EditFuzzTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void aJobStaysWholeAndEveryStepCanBeTakenBack(long seed) {
         random = new Random(seed);
-        job = AnyJob.of(seed);
-        var first = job;
-        var history = History.of(job);
+        design = AnyJob.of(seed);
+        var first = design;
+        var history = History.of(Job.of(design));
         int refused = 0;
-        for (int step = 0; step < STEPS && !job.wires().isEmpty(); step++) {
+        for (int step = 0; step < STEPS && !design.wires().isEmpty(); step++) {
             try {
                 history = history.then(edit());
             } catch (IllegalArgumentException | NoSuchElementException notFitting) {
                 refused++;
             }
-            job = history.present();
+            design = history.present().design();
         }
 
         assertThat(refused).isLessThan(STEPS);
-        assertThat(Netlist.of(job).nodes()).isPositive();
-        assertThat(job.wires())
+        assertThat(Netlist.of(design).nodes()).isPositive();
+        assertThat(design.wires())
                 .allSatisfy(wire ->
                         assertThat(wire.terminals())
-                                .allMatch(end -> job.find(end.part()).isPresent()));
+                                .allMatch(end -> design.find(end.part()).isPresent()));
         while (history.undoable().isPresent()) {
             history = history.undo();
         }
-        assertThat(history.present()).isEqualTo(first);
+        assertThat(history.present().design()).isEqualTo(first);
     }
 }

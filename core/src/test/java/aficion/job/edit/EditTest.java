@@ -8,17 +8,19 @@ import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
-import aficion.job.Circuit.Stage;
 import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
 import aficion.job.End;
 import aficion.job.GuardKind;
 import aficion.job.Job;
-import aficion.job.JobBuilder;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
 import aficion.job.Termination;
 import aficion.job.WireId;
+import aficion.job.Work;
+import aficion.job.Work.Stage;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import java.time.Instant;
@@ -34,8 +36,8 @@ class EditTest {
     private static final CircuitId CIRCUIT = new CircuitId("1");
     private static final WireId LAMP_WIRE = new WireId("w3");
 
-    private final Job job =
-            JobBuilder.twelveVolts()
+    private final Design design =
+            DesignBuilder.twelveVolts()
                     .fuse("F1", 10)
                     .part(
                             "FB1",
@@ -53,25 +55,25 @@ class EditTest {
         var size = WireSize.parse("1.5mm2").orElseThrow();
         var length = new RunLength.Measured(new Metres(4.2));
         var edit =
-                new Edit.Together(
-                        Edit.Deed.GROUP,
+                new CompositeEdit(
+                        CompositeEdit.Deed.GROUP,
                         List.of(
-                                new Edit.Resize(LAMP_WIRE, size),
-                                new Edit.Renumber(LAMP_WIRE, "5.07"),
-                                new Edit.SetLength(LAMP_WIRE, length)));
+                                new WireEdit.Resize(LAMP_WIRE, size),
+                                new WireEdit.Renumber(LAMP_WIRE, "5.07"),
+                                new WireEdit.SetLength(LAMP_WIRE, length)));
 
-        var wire = edit.apply(job).wire(LAMP_WIRE);
+        var wire = edit.apply(design).wire(LAMP_WIRE);
 
         assertThat(wire.size()).isEqualTo(size);
         assertThat(wire.number()).isEqualTo("5.07");
         assertThat(wire.length()).isEqualTo(length);
-        assertThat(job.wire(LAMP_WIRE).number()).isEqualTo("3");
+        assertThat(design.wire(LAMP_WIRE).number()).isEqualTo("3");
     }
 
     @Test
     void aFuseIsChangedInItsHolderOrItsWay() {
-        var single = new Edit.FitFuse(new PartId("F1"), "", new Amps(15)).apply(job);
-        var boxed = new Edit.FitFuse(new PartId("FB1"), "2", new Amps(25)).apply(job);
+        var single = new PartEdit.FitFuse(new PartId("F1"), "", new Amps(15)).apply(design);
+        var boxed = new PartEdit.FitFuse(new PartId("FB1"), "2", new Amps(25)).apply(design);
 
         assertThat(single.part(new PartId("F1")).kind())
                 .isEqualTo(new GuardKind.Fuse(FuseType.BLADE, new Amps(15)));
@@ -83,11 +85,14 @@ class EditTest {
 
     @Test
     void aFuseIsNotFittedWhereThereIsNoSeat() {
-        assertThatThrownBy(() -> new Edit.FitFuse(new PartId("FB1"), "3", new Amps(5)).apply(job))
+        assertThatThrownBy(() ->
+                        new PartEdit.FitFuse(new PartId("FB1"), "3", new Amps(5)).apply(design))
                 .hasMessageContaining("FB1 holds no fuse 3");
-        assertThatThrownBy(() -> new Edit.FitFuse(new PartId("H1"), "", new Amps(5)).apply(job))
+        assertThatThrownBy(
+                        () -> new PartEdit.FitFuse(new PartId("H1"), "", new Amps(5)).apply(design))
                 .hasMessageContaining("H1 holds no fuse");
-        assertThatThrownBy(() -> new Edit.FitFuse(new PartId("F9"), "", new Amps(5)).apply(job))
+        assertThatThrownBy(
+                        () -> new PartEdit.FitFuse(new PartId("F9"), "", new Amps(5)).apply(design))
                 .hasMessageContaining("no part F9");
     }
 
@@ -100,7 +105,7 @@ class EditTest {
                         Zone.DASH,
                         Optional.empty(),
                         new GuardKind.Fuse(FuseType.BLADE, new Amps(5)));
-        var cut = job.wire(LAMP_WIRE);
+        var cut = design.wire(LAMP_WIRE);
         var lead =
                 new aficion.job.Wire(
                         new WireId("new"),
@@ -108,14 +113,10 @@ class EditTest {
                         CIRCUIT,
                         cut.from(),
                         new End(fuse.terminal("1"), Termination.BLADE_6_3),
-                        cut.colour(),
-                        cut.size(),
-                        cut.insulation(),
-                        cut.length(),
-                        cut.zone(),
-                        Optional.empty());
+                        new aficion.job.Cut(cut.size(), cut.insulation(), cut.colour()),
+                        new aficion.job.Laid.Stated(cut.length(), cut.zone()));
 
-        var changed = new Edit.InsertPart(LAMP_WIRE, fuse, "1", "2", lead).apply(job);
+        var changed = new PartEdit.InsertPart(LAMP_WIRE, fuse, "1", "2", lead).apply(design);
 
         assertThat(changed.wire(LAMP_WIRE).from().terminal()).hasToString("F2.2");
         assertThat(changed.wire(LAMP_WIRE).to()).isEqualTo(cut.to());
@@ -126,23 +127,26 @@ class EditTest {
     void whatIsNotThereCannotBeChanged() {
         var nothing = new WireId("none");
 
-        assertThatThrownBy(() -> new Edit.Renumber(nothing, "1").apply(job))
+        assertThatThrownBy(() -> new WireEdit.Renumber(nothing, "1").apply(design))
                 .hasMessageContaining("no wire none");
-        assertThatThrownBy(() -> new Edit.RemoveWire(nothing).apply(job))
+        assertThatThrownBy(() -> new WireEdit.RemoveWire(nothing).apply(design))
                 .hasMessageContaining("no wire none");
-        assertThatThrownBy(() -> new Edit.SetStage(new CircuitId("7"), Stage.MADE, true).apply(job))
-                .hasMessageContaining("no circuit 7");
-        assertThatThrownBy(() -> new Edit.Mount(new PartId("H9"), new PartId("E1")).apply(job))
+        assertThatThrownBy(() ->
+                        new WorkEdit.SetStage(new CircuitId("7"), Stage.MADE, true)
+                                .apply(Job.of(design)))
+                .hasMessageContaining("circuit 7, which is not there");
+        assertThatThrownBy(
+                        () -> new PartEdit.Mount(new PartId("H9"), new PartId("E1")).apply(design))
                 .hasMessageContaining("no part H9");
     }
 
     @Test
     void aWireAddedTwiceIsRefusedAndTheHistoryStays() {
-        var history = History.of(job);
+        var history = History.of(Job.of(design));
 
-        assertThatThrownBy(() -> history.then(new Edit.AddWire(job.wire(LAMP_WIRE))))
+        assertThatThrownBy(() -> history.then(new WireEdit.AddWire(design.wire(LAMP_WIRE))))
                 .hasMessageContaining("w3 stands twice");
-        assertThat(history.present()).isEqualTo(job);
+        assertThat(history.present()).isEqualTo(Job.of(design));
         assertThat(history.undoable()).isEmpty();
     }
 
@@ -153,7 +157,8 @@ class EditTest {
         var read = run.with(new BenchRun.Reading("a", Optional.of(12.1), Verdict.PASS, begun));
         var corrected = read.with(new BenchRun.Reading("a", Optional.of(2.1), Verdict.FAIL, begun));
 
-        var changed = new Edit.KeepRun(corrected).apply(new Edit.KeepRun(run).apply(job));
+        var changed =
+                new WorkEdit.KeepRun(corrected).apply(new WorkEdit.KeepRun(run).apply(Work.NONE));
 
         assertThat(changed.bench()).containsExactly(corrected);
         assertThat(changed.latestRun(CIRCUIT).orElseThrow().readings())
@@ -163,17 +168,17 @@ class EditTest {
 
     @Test
     void undoAndRedoNameWhatTheyDo() {
-        var first = new Edit.Renumber(LAMP_WIRE, "7");
-        var second = new Edit.SetStage(CIRCUIT, Stage.MADE, true);
-        var history = History.of(job).then(first).then(second);
+        var first = new WireEdit.Renumber(LAMP_WIRE, "7");
+        var second = new WorkEdit.SetStage(CIRCUIT, Stage.MADE, true);
+        var history = History.of(Job.of(design)).then(first).then(second);
 
         assertThat(history.undoable()).contains(second);
         assertThat(history.undo().undoable()).contains(first);
         assertThat(history.undo().redoable()).contains(second);
         assertThat(history.undo().redo()).isEqualTo(history);
         assertThat(history.undo().then(first).redoable()).isEmpty();
-        assertThat(History.of(job).undo().present()).isEqualTo(job);
-        assertThat(History.of(job).redo().present()).isEqualTo(job);
+        assertThat(History.of(Job.of(design)).undo().present()).isEqualTo(Job.of(design));
+        assertThat(History.of(Job.of(design)).redo().present()).isEqualTo(Job.of(design));
     }
 
     /**
@@ -183,11 +188,11 @@ class EditTest {
     @RepeatedTest(40)
     void undoingEverythingGivesTheEqualJob(RepetitionInfo repetition) {
         var random = new Random(repetition.getCurrentRepetition());
-        var history = History.of(job);
+        var history = History.of(Job.of(design));
         int made = 0;
         for (int i = 0; i < 25; i++) {
             try {
-                history = history.then(anything(history.present(), random));
+                history = history.then(anything(history.present().design(), random));
                 made++;
             } catch (IllegalArgumentException _) {
                 continue;
@@ -197,7 +202,7 @@ class EditTest {
         for (int i = 0; i < made; i++) {
             history = history.undo();
         }
-        assertThat(history.present()).isEqualTo(job);
+        assertThat(history.present()).isEqualTo(Job.of(design));
         assertThat(history.past()).isEmpty();
         for (int i = 0; i < made; i++) {
             history = history.redo();
@@ -206,27 +211,27 @@ class EditTest {
         assertThat(made).isGreaterThan(3);
     }
 
-    private static Edit anything(Job now, Random random) {
+    private static Step anything(Design now, Random random) {
         var wires = new ArrayList<>(now.wires());
         var wire =
                 wires.isEmpty() ? new WireId("none") : wires.get(random.nextInt(wires.size())).id();
         var sizes = aficion.catalogue.Conductors.of(WireSize.Standard.METRIC);
         return switch (random.nextInt(7)) {
-            case 0 -> new Edit.Resize(wire, sizes.get(random.nextInt(sizes.size())).size());
-            case 1 -> new Edit.Renumber(wire, String.valueOf(random.nextInt(9)));
+            case 0 -> new WireEdit.Resize(wire, sizes.get(random.nextInt(sizes.size())).size());
+            case 1 -> new WireEdit.Renumber(wire, String.valueOf(random.nextInt(9)));
             case 2 ->
-                    new Edit.SetLength(
+                    new WireEdit.SetLength(
                             wire, new RunLength.Assumed(new Metres(random.nextDouble(120))));
             case 3 ->
-                    new Edit.FitFuse(
+                    new PartEdit.FitFuse(
                             new PartId(random.nextBoolean() ? "F1" : "H1"),
                             "",
                             new Amps(1 + random.nextInt(30)));
-            case 4 -> new Edit.RemoveWire(wire);
+            case 4 -> new WireEdit.RemoveWire(wire);
             case 5 ->
-                    new Edit.SetStage(
+                    new WorkEdit.SetStage(
                             CIRCUIT, Stage.values()[random.nextInt(6)], random.nextBoolean());
-            default -> new Edit.Mount(new PartId("H1"), new PartId("E1"));
+            default -> new PartEdit.Mount(new PartId("H1"), new PartId("E1"));
         };
     }
 }

@@ -9,7 +9,7 @@ import aficion.job.BenchRun;
 import aficion.job.BenchRun.Reading;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WorkEdit;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.words.Words;
@@ -77,7 +77,7 @@ public final class BenchView extends VBox {
 
     /** The circuit that the plan shown is of, while the job has it. */
     private Optional<CircuitId> circuit() {
-        return plan.map(BenchPlan::circuit).filter(id -> bench.job().find(id).isPresent());
+        return plan.map(BenchPlan::circuit).filter(id -> bench.design().find(id).isPresent());
     }
 
     private void rebuild() {
@@ -86,7 +86,7 @@ public final class BenchView extends VBox {
         plan = bench.plan().get().map(ForJob::made);
         title.setText(
                 circuit()
-                        .map(id -> bench.job().circuit(id).name())
+                        .map(id -> bench.design().circuit(id).name())
                         .orElse(Words.of("bench.title")));
         if (plan.isEmpty() || plan.get().steps().isEmpty()) {
             list.getChildren().add(Texts.label(Words.of("bench.none"), "empty"));
@@ -170,7 +170,7 @@ public final class BenchView extends VBox {
         circuit()
                 .ifPresent(id ->
                         bench.perform(
-                                new Edit.KeepRun(
+                                new WorkEdit.KeepRun(
                                         new BenchRun(id, bench.clock().instant(), List.of()))));
     }
 
@@ -206,14 +206,15 @@ public final class BenchView extends VBox {
                     Instant now = bench.clock().instant();
                     var run =
                             bench.job()
+                                    .work()
                                     .latestRun(id)
                                     .orElseGet(() -> new BenchRun(id, now, List.of()));
-                    bench.perform(new Edit.KeepRun(run.with(reading)));
+                    bench.perform(new WorkEdit.KeepRun(run.with(reading)));
                 });
     }
 
     private void judge() {
-        var run = circuit().flatMap(id -> bench.job().latestRun(id));
+        var run = circuit().flatMap(id -> bench.job().work().latestRun(id));
         state.setText(
                 run.map(found -> Words.of("bench.begun", DATE.format(found.begun())))
                         .orElse(Words.of("bench.never")));

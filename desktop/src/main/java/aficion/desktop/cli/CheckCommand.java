@@ -22,8 +22,8 @@ final class CheckCommand extends Commands.Printing {
     @Override
     public Integer call() {
         var loaded = job.load();
-        var speech = new Speech(loaded, UserUnits.METRIC);
-        var findings = Findings.offered(Assessment.of(loaded)).open();
+        var speech = new Speech(loaded.design(), UserUnits.METRIC);
+        var findings = Findings.offered(Assessment.of(loaded.design()), loaded.work()).open();
         for (var group : Findings.grouped(findings)) {
             var first = group.first();
             out().println(

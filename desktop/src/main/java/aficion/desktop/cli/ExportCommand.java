@@ -23,7 +23,7 @@ final class ExportCommand extends Commands.Printing {
         if (!netlist) {
             throw new BadInput(Words.of("cli.export.what"));
         }
-        out().print(SpiceNetlist.of(state.solve(job.load())));
+        out().print(SpiceNetlist.of(state.solve(job.load().design())));
         out().flush();
         return 0;
     }

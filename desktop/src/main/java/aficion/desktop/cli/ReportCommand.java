@@ -26,21 +26,25 @@ import picocli.CommandLine.Command;
 final class ReportCommand extends Commands.IntoFolder {
     @Override
     List<Path> write(Job job, Path folder) throws IOException {
+        var design = job.design();
         var units = UserUnits.METRIC;
         var written = new ArrayList<Path>();
-        var assessment = Assessment.of(job);
+        var assessment = Assessment.of(design);
         var csv = new StringBuilder();
         ScheduleTable.writeCsv(csv, assessment, units);
         written.add(Files.writeString(folder.resolve("schedule.csv"), csv, StandardCharsets.UTF_8));
         written.add(
                 Files.write(folder.resolve("schedule.pdf"), Sheets.schedule(assessment, units)));
         written.add(
-                Files.write(folder.resolve("findings.pdf"), Sheets.findings(assessment, units)));
+                Files.write(
+                        folder.resolve("findings.pdf"),
+                        Sheets.findings(assessment, job.work(), units)));
         var width = new FontWidth();
-        var lettering = new DrawingWords(job, units, text -> width.of(text, DrawingWords.SIZE) + 3);
+        var lettering =
+                new DrawingWords(design, units, text -> width.of(text, DrawingWords.SIZE) + 3);
         var solver = new Solver(assessment.netlist());
-        for (var circuit : job.circuits()) {
-            var path = Sheets.path(job, Layout.of(job, circuit.id(), lettering));
+        for (var circuit : design.circuits()) {
+            var path = Sheets.path(design, Layout.of(design, circuit.id(), lettering));
             var bench = Sheets.bench(job, BenchPlan.of(solver, circuit.id()), units);
             written.add(Files.write(folder.resolve("path-" + circuit.id() + ".pdf"), path));
             written.add(Files.write(folder.resolve("bench-" + circuit.id() + ".pdf"), bench));

@@ -1,7 +1,7 @@
 package aficion.desktop.cli;
 
 import aficion.desktop.cli.Commands.BadInput;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.solve.OperatingPoint;
 import aficion.words.Words;
 import java.io.IOException;
@@ -33,14 +33,14 @@ final class SolveCommand extends Commands.Printing {
         if (!format.equals("csv")) {
             throw new BadInput(Words.of("cli.format", format));
         }
-        var loaded = job.load();
+        var loaded = job.load().design();
         return print(loaded, state.solve(loaded));
     }
 
-    private int print(Job job, OperatingPoint point) throws IOException {
+    private int print(Design design, OperatingPoint point) throws IOException {
         var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         printer.printRecord("kind", "name", "volts", "amps", "state");
-        for (var part : job.parts()) {
+        for (var part : design.parts()) {
             for (var terminal : part.terminals()) {
                 var volts = point.voltsAt(terminal);
                 printer.printRecord(
@@ -51,7 +51,7 @@ final class SolveCommand extends Commands.Printing {
                         volts.isPresent() ? "driven" : "floating");
             }
         }
-        for (var wire : job.wires()) {
+        for (var wire : design.wires()) {
             boolean floating = point.voltsAt(wire.from().terminal()).isEmpty();
             printer.printRecord(
                     "wire",

@@ -1,7 +1,7 @@
 package aficion.desktop.cli;
 
 import aficion.desktop.cli.Commands.BadInput;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
@@ -39,10 +39,10 @@ final class StateOption {
      * @throws BadInput when the job has no such control, position or level, or a number is out of
      *     range
      */
-    Conditions conditions(Job job) {
+    Conditions conditions(Design design) {
         var conditions = Conditions.REST;
         for (var setting : settings) {
-            conditions = set(job, conditions, setting);
+            conditions = set(design, conditions, setting);
         }
         return conditions;
     }
@@ -52,8 +52,8 @@ final class StateOption {
      *
      * @throws BadInput when there is none
      */
-    OperatingPoint solve(Job job) {
-        return switch (new Solver(Netlist.of(job)).solve(conditions(job))) {
+    OperatingPoint solve(Design design) {
+        return switch (new Solver(Netlist.of(design)).solve(conditions(design))) {
             case Outcome.Solved(var point) -> point;
             case Outcome.Chattering(var relays) ->
                     throw new BadInput(Words.of("cli.chatter", relays));
@@ -62,14 +62,14 @@ final class StateOption {
         };
     }
 
-    private static Conditions set(Job job, Conditions conditions, String setting) {
+    private static Conditions set(Design design, Conditions conditions, String setting) {
         int equals = setting.indexOf('=');
         if (equals <= 0) {
             throw new BadInput(Words.of("cli.set.form", setting));
         }
         var name = setting.substring(0, equals).strip();
         var value = setting.substring(equals + 1).strip();
-        var controls = Controls.of(job);
+        var controls = Controls.of(design);
         return switch (name) {
             case "rpm" -> conditions.withEngine(new Rpm(number(name, value, 0, 20000)));
             case "charge" -> conditions.withCharge(new Ratio(number(name, value, 0, 1)));

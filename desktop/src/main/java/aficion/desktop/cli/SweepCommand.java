@@ -33,7 +33,7 @@ final class SweepCommand extends Commands.Printing {
 
     @Override
     public Integer call() {
-        var loaded = job.load();
+        var loaded = job.load().design();
         var netlist = Netlist.of(loaded);
         var states =
                 state.isGiven()

@@ -134,11 +134,11 @@ public final class ConditionsBar extends HBox {
 
     private List<Control> shownControls() {
         var shown = new LinkedHashSet<Control>();
-        var all = Controls.of(bench.job());
+        var all = Controls.of(bench.design());
         all.key().ifPresent(shown::add);
         Optional<CircuitId> focus =
-                bench.focus().get().filter(id -> bench.job().find(id).isPresent());
-        focus.ifPresent(circuit -> shown.addAll(Controls.of(bench.job(), circuit).controls()));
+                bench.focus().get().filter(id -> bench.design().find(id).isPresent());
+        focus.ifPresent(circuit -> shown.addAll(Controls.of(bench.design(), circuit).controls()));
         return shown.stream().limit(MOST_SWITCHES).toList();
     }
 
@@ -147,8 +147,8 @@ public final class ConditionsBar extends HBox {
         var levels =
                 bench.focus()
                         .get()
-                        .filter(id -> bench.job().find(id).isPresent())
-                        .map(id -> Controls.of(bench.job(), id).levels())
+                        .filter(id -> bench.design().find(id).isPresent())
+                        .map(id -> Controls.of(bench.design(), id).levels())
                         .orElse(List.of());
         switches.getChildren().clear();
         var built = new ArrayList<Group>();

@@ -62,14 +62,14 @@ abstract class Card extends VBox {
 
     /** The operating point, when it has a part: what is tried may lack it. */
     Optional<OperatingPoint> pointWith(PartId part) {
-        return bench.point().filter(point -> point.netlist().job().find(part).isPresent());
+        return bench.point().filter(point -> point.netlist().design().find(part).isPresent());
     }
 
     Optional<Assessment> assessment() {
         return bench.assessed()
                 .get()
                 .map(Assessed::assessment)
-                .filter(found -> found.job() == bench.job());
+                .filter(found -> found.design() == bench.design());
     }
 
     /**

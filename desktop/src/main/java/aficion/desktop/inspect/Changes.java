@@ -18,7 +18,10 @@ import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireColour;
+import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
 import aficion.verb.Ends;
 import aficion.words.Words;
@@ -49,13 +52,13 @@ final class Changes extends VBox {
         changes.field(
                 "size",
                 wire.size().toString(),
-                text -> WireSize.parse(text).map(size -> new Edit.Resize(id, size)));
+                text -> WireSize.parse(text).map(size -> new WireEdit.Resize(id, size)));
         changes.colours(wire);
         changes.choice(
                 "cover",
                 words(List.of(Insulation.values()), "insulation"),
                 wire.insulation(),
-                cover -> new Edit.Insulate(id, cover));
+                cover -> new WireEdit.Insulate(id, cover));
         return changes;
     }
 
@@ -70,13 +73,13 @@ final class Changes extends VBox {
                 "zone",
                 words(List.of(Zone.values()), "zone"),
                 wire.zone(),
-                zone -> new Edit.Lay(wire.id(), laid.in(zone)));
+                zone -> new WireEdit.Lay(wire.id(), laid.in(zone)));
         changes.field(
                 "bundle",
                 wire.bundle().orElse(""),
                 text ->
                         Optional.of(
-                                new Edit.Lay(
+                                new WireEdit.Lay(
                                         wire.id(),
                                         laid.with(Optional.of(text).filter(t -> !t.isEmpty())))));
         if (wire.zone() == Zone.MOVING || wire.slack().isPresent()) {
@@ -86,7 +89,7 @@ final class Changes extends VBox {
                 "unguarded",
                 some(Unguarded.values(), "unguarded", "unguarded.no"),
                 wire.unguarded(),
-                reason -> new Edit.Exempt(wire.id(), reason));
+                reason -> new WireEdit.Exempt(wire.id(), reason));
         return changes;
     }
 
@@ -98,30 +101,30 @@ final class Changes extends VBox {
                 text ->
                         text.isBlank()
                                 ? Optional.empty()
-                                : Optional.of(new Edit.Rename(part.id(), text)));
+                                : Optional.of(new PartEdit.Rename(part.id(), text)));
         changes.choice(
                 "place",
                 words(List.of(Zone.values()), "zone"),
                 part.zone(),
-                zone -> new Edit.Place(part.id(), zone));
+                zone -> new PartEdit.Place(part.id(), zone));
         changes.getChildren()
                 .add(
                         new FigureFields(
                                 part.kind(),
                                 bench.units(),
-                                kind -> bench.perform(new Edit.Refit(part.id(), kind))));
+                                kind -> bench.perform(new PartEdit.Refit(part.id(), kind))));
         return changes;
     }
 
     static Changes of(Workbench bench, Terminal terminal) {
         var changes = new Changes(bench);
-        var part = bench.job().part(terminal.part());
+        var part = bench.design().part(terminal.part());
         var studs = options(List.copyOf(Terminals.holes()));
         changes.choice(
                 "stud",
                 Choices.of(studs, bench.speech()::stud),
                 part.stud(terminal.pin()),
-                stud -> new Edit.StateStud(part.id(), terminal.pin(), stud));
+                stud -> new PartEdit.StateStud(part.id(), terminal.pin(), stud));
         return changes;
     }
 
@@ -131,7 +134,7 @@ final class Changes extends VBox {
                 "drops",
                 Choices.of(List.of(Circuit.Drops.values()), bench.speech()::drops),
                 circuit.drops(),
-                drops -> new Edit.AllowDrop(circuit.id(), drops));
+                drops -> new CircuitEdit.AllowDrop(circuit.id(), drops));
         return changes;
     }
 
@@ -144,7 +147,7 @@ final class Changes extends VBox {
                                 .parseLength(text)
                                 .filter(metres -> metres.value() > 0)
                                 .map(metres ->
-                                        new Edit.SetLength(
+                                        new WireEdit.SetLength(
                                                 wire.id(), new RunLength.Measured(metres))));
     }
 
@@ -154,7 +157,8 @@ final class Changes extends VBox {
                 wire.slack().map(bench.units()::print).orElse(""),
                 text ->
                         slack(text)
-                                .map(spare -> new Edit.Lay(wire.id(), wire.laid().sparing(spare))));
+                                .map(spare ->
+                                        new WireEdit.Lay(wire.id(), wire.laid().sparing(spare))));
     }
 
     /** What is spared, or that nothing is said of it; empty where the text says neither. */
@@ -175,7 +179,7 @@ final class Changes extends VBox {
                 "colour",
                 base,
                 colour.base(),
-                each -> new Edit.Recolour(wire.id(), new WireColour(each, colour.tracer())));
+                each -> new WireEdit.Recolour(wire.id(), new WireColour(each, colour.tracer())));
         ComboBox<Optional<Colour>> tracer =
                 Choices.of(
                         options(List.of(Colour.values())),
@@ -187,12 +191,13 @@ final class Changes extends VBox {
                 "tracer",
                 tracer,
                 colour.tracer(),
-                each -> new Edit.Recolour(wire.id(), new WireColour(colour.base(), each)));
+                each -> new WireEdit.Recolour(wire.id(), new WireColour(colour.base(), each)));
     }
 
     private void end(String which, Wire wire, Terminal terminal) {
         var box =
-                Choices.of(Ends.fitting(bench.job(), wire, terminal), bench.speech()::termination);
+                Choices.of(
+                        Ends.fitting(bench.design(), wire, terminal), bench.speech()::termination);
         box.setValue(wire.at(terminal).termination());
         getChildren()
                 .add(
@@ -202,11 +207,13 @@ final class Changes extends VBox {
                                 box,
                                 chosen ->
                                         bench.perform(
-                                                new Edit.Crimp(wire.id(), terminal, chosen))));
+                                                new WireEdit.Crimp(wire.id(), terminal, chosen))));
     }
 
     private static Optional<Edit> number(Wire wire, String text) {
-        return text.isBlank() ? Optional.empty() : Optional.of(new Edit.Renumber(wire.id(), text));
+        return text.isBlank()
+                ? Optional.empty()
+                : Optional.of(new WireEdit.Renumber(wire.id(), text));
     }
 
     private static <E extends Enum<E>> ComboBox<E> words(List<E> values, String key) {

@@ -4,7 +4,8 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Circuit;
-import aficion.job.edit.Edit;
+import aficion.job.Work;
+import aficion.job.edit.WorkEdit;
 import aficion.words.Words;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
@@ -28,8 +29,8 @@ final class CircuitCard extends Card {
                 Texts.label(
                         Words.of(
                                 "inspect.circuit",
-                                bench.job().wiresOf(found.id()).size(),
-                                bench.job().partsOf(found.id()).size()),
+                                bench.design().wiresOf(found.id()).size(),
+                                bench.design().partsOf(found.id()).size()),
                         "quiet"),
                 Texts.wrapped(Words.of("inspect.nothing"), "quiet"));
         section(Words.of("inspect.stages"));
@@ -43,11 +44,12 @@ final class CircuitCard extends Card {
 
     private void stages(Circuit circuit) {
         var boxes = new FlowPane(14, 6);
-        for (var stage : Circuit.Stage.values()) {
+        var done = bench.job().work().done(circuit.id());
+        for (var stage : Work.Stage.values()) {
             var box = new CheckBox(Words.of("stage", stage));
-            box.setSelected(circuit.done().contains(stage));
-            box.setOnAction(
-                    _ -> bench.perform(new Edit.SetStage(circuit.id(), stage, box.isSelected())));
+            box.setSelected(done.contains(stage));
+            box.setOnAction(_ ->
+                    bench.perform(new WorkEdit.SetStage(circuit.id(), stage, box.isSelected())));
             boxes.getChildren().add(box);
         }
         add(boxes);

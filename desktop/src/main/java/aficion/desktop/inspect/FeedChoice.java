@@ -53,7 +53,7 @@ final class FeedChoice extends VBox {
     }
 
     private void lead(Offer offer) {
-        if (Leads.move(bench.job(), wire.id(), true, offer.terminal())
+        if (Leads.move(bench.design(), wire.id(), true, offer.terminal())
                 instanceof Attempt.Possible(var edit)) {
             bench.perform(edit);
         }

@@ -43,7 +43,7 @@ final class FindingBox extends VBox {
                         finding.severity() == Severity.DANGER ? "danger" : "fix");
         head = new HBox(8, Marks.of(finding.severity()), title);
         getChildren().addAll(head, Texts.wrapped(speech.reason(finding)));
-        Findings.accepted(bench.job(), finding)
+        Findings.accepted(bench.job().work(), finding)
                 .filter(before -> !before.covers(finding.figures()))
                 .map(before -> Words.of("stand.before", before.reason()))
                 .ifPresent(text -> getChildren().add(Texts.wrapped(text, "quiet")));

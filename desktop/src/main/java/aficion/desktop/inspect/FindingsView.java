@@ -7,7 +7,7 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Assessed;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WorkEdit;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -101,7 +101,7 @@ public final class FindingsView extends BorderPane {
                     Texts.button(
                             Words.of("stand.again"),
                             "plain-button",
-                            () -> bench.perform(new Edit.Reject(each.acceptance())));
+                            () -> bench.perform(new WorkEdit.Reject(each.acceptance())));
             var head =
                     new HBox(
                             8,
@@ -125,7 +125,7 @@ public final class FindingsView extends BorderPane {
     /** Goes to what a finding is about. */
     private void go(Finding finding) {
         close.run();
-        finding.subject().circuits(bench.job()).stream()
+        finding.subject().circuits(bench.design()).stream()
                 .findFirst()
                 .ifPresent(circuit -> bench.focus().set(Optional.of(circuit)));
         bench.selection().set(Selection.of(finding.subject()));

@@ -115,19 +115,19 @@ public final class Inspector extends StackPane {
     }
 
     private Card card() {
-        var job = bench.job();
+        var design = bench.design();
         return switch (bench.selection().get()) {
-            case Selection.OfWire(var id) when job.find(id).isPresent() ->
-                    new WireCard(bench, verbs, shown, job.wire(id));
-            case Selection.OfPart(var id) when job.find(id).isPresent() ->
-                    new PartCard(bench, verbs, shown, job.part(id));
-            case Selection.OfTerminal(var at) when job.find(at.part()).isPresent() ->
+            case Selection.OfWire(var id) when design.find(id).isPresent() ->
+                    new WireCard(bench, verbs, shown, design.wire(id));
+            case Selection.OfPart(var id) when design.find(id).isPresent() ->
+                    new PartCard(bench, verbs, shown, design.part(id));
+            case Selection.OfTerminal(var at) when design.find(at.part()).isPresent() ->
                     new TerminalCard(bench, verbs, shown, at);
             case Selection.Nothing _,
                     Selection.OfWire _,
                     Selection.OfPart _,
                     Selection.OfTerminal _ ->
-                    new CircuitCard(bench, verbs, shown, bench.focus().get().flatMap(job::find));
+                    new CircuitCard(bench, verbs, shown, bench.focus().get().flatMap(design::find));
         };
     }
 }

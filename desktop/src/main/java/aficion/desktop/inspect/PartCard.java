@@ -80,7 +80,7 @@ final class PartCard extends Card {
 
     private void hand(Part part) {
         if (part.kind() instanceof ControlKind.Switch hand) {
-            Controls.of(bench.job())
+            Controls.of(bench.design())
                     .find(hand.control())
                     .ifPresent(control ->
                             add(

@@ -17,7 +17,7 @@ final class TerminalCard extends Card {
 
     /** One terminal: its volts, the wires on it, and what can be done there. */
     private void terminal(Terminal at) {
-        var part = bench.job().part(at.part());
+        var part = bench.design().part(at.part());
         var speech = bench.speech();
         add(
                 Texts.label(at.toString(), "inspector-title"),
@@ -29,7 +29,7 @@ final class TerminalCard extends Card {
                                         Words.of("inspect.volts"),
                                         speech.volts(point.voltsAt(at)))));
         section(Words.of("inspect.wires"));
-        var wires = bench.job().wiresAt(at);
+        var wires = bench.design().wiresAt(at);
         if (wires.isEmpty()) {
             add(Texts.label(Words.of("inspect.wires.none"), "quiet"));
         }

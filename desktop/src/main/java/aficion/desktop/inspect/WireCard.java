@@ -64,7 +64,7 @@ final class WireCard extends Card {
     }
 
     private String name(PartId part) {
-        return bench.job().part(part).name();
+        return bench.design().part(part).name();
     }
 
     private Optional<WireSizing> sizing(Wire wire) {
@@ -75,7 +75,7 @@ final class WireCard extends Card {
         var speech = bench.speech();
         section(Words.of("inspect.carries"));
         bench.point()
-                .filter(point -> point.netlist().job().find(wire.id()).isPresent())
+                .filter(point -> point.netlist().design().find(wire.id()).isPresent())
                 .ifPresent(point -> {
                     add(
                             Texts.figure(

@@ -131,7 +131,7 @@ public final class ImportView extends BorderPane {
     private void plan() {
         var matched = chosen();
         take.setDisable(true);
-        bench.ask().work(job -> list.plan(job, matched, bench.units(), name), this::show);
+        bench.ask().work(design -> list.plan(design, matched, bench.units(), name), this::show);
     }
 
     private void show(WireList.Plan plan) {

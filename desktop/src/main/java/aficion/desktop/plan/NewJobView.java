@@ -5,9 +5,11 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.RecipeBook;
 import aficion.job.Circuit;
+import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.Vehicle;
+import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Proposal;
 import aficion.recipe.Recipe;
@@ -234,7 +236,7 @@ public final class NewJobView extends BorderPane {
                 wanted.add(proposals.get(i));
             }
         }
-        bench.take(Job.empty(known, rules.rules(known)));
+        bench.take(Job.of(Design.empty(known, rules.rules(known))));
         begin.setDisable(true);
         progress.setVisible(true);
         put(wanted, 0, new ArrayList<>());
@@ -249,7 +251,7 @@ public final class NewJobView extends BorderPane {
         if (next == wanted.size()) {
             begin.setDisable(false);
             progress.setVisible(false);
-            bench.focus().set(bench.job().circuits().stream().findFirst().map(Circuit::id));
+            bench.focus().set(bench.design().circuits().stream().findFirst().map(Circuit::id));
             if (left.isEmpty()) {
                 close.run();
             } else {
@@ -259,12 +261,11 @@ public final class NewJobView extends BorderPane {
         }
         var proposal = wanted.get(next);
         bench.ask()
-                .fit(
-                        proposal.recipe(),
-                        proposal.answers(),
+                .prepare(
+                        design -> Insertion.of(design, proposal.recipe(), proposal.answers()),
                         fit -> {
                             switch (fit) {
-                                case Fit.Fits fits -> bench.perform(fits.edit());
+                                case Fit.Fits fits -> bench.perform(fits.step());
                                 case Fit.Lacks _ -> left.add(proposal.recipe().name());
                             }
                             put(wanted, next + 1, left);

@@ -8,6 +8,7 @@ import aficion.files.Library;
 import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.Job;
 import aficion.job.Wire;
 import aficion.job.edit.History;
 import aficion.netlist.Conditions;
@@ -93,7 +94,7 @@ public final class RecipesView extends BorderPane {
 
     /** Begins with the first recipe the vehicle lacks; the list takes the keyboard. */
     public void begin() {
-        var names = bench.job().circuits().stream().map(Circuit::name).toList();
+        var names = bench.design().circuits().stream().map(Circuit::name).toList();
         recipes.stream()
                 .filter(recipe -> !names.contains(recipe.circuit()))
                 .findFirst()
@@ -154,7 +155,7 @@ public final class RecipesView extends BorderPane {
     }
 
     private String usual(Question question) {
-        return question.usual(bench.job().rules());
+        return question.usual(bench.design().rules());
     }
 
     private static Node named(Node field, Question question) {
@@ -245,8 +246,8 @@ public final class RecipesView extends BorderPane {
 
     /** What it brings, and what it changes of what is there. */
     private String summary(Fit.Fits fits) {
-        var before = bench.job();
-        var after = fits.job();
+        var before = bench.design();
+        var after = fits.design();
         var thickened =
                 before.wires().stream()
                         .filter(wire -> !after.wire(wire.id()).size().equals(wire.size()))
@@ -277,7 +278,7 @@ public final class RecipesView extends BorderPane {
         insert.setDisable(fits.isEmpty());
         fits.ifPresentOrElse(
                 found -> {
-                    preview.take(found.job());
+                    preview.take(Job.of(found.design()));
                     preview.focus().set(Optional.of(found.circuit().id()));
                     preview.conditions().set(on(found));
                 },
@@ -287,7 +288,7 @@ public final class RecipesView extends BorderPane {
     /** Everything of the circuit switched on as far as it stays by itself, the key in run. */
     private Conditions on(Fit.Fits fits) {
         var conditions = bench.conditions().get();
-        for (var control : Controls.of(fits.job()).controls()) {
+        for (var control : Controls.of(fits.design()).controls()) {
             var lasting =
                     control.positions().stream().filter(position -> !position.springs()).toList();
             conditions = conditions.with(control.name(), lasting.getLast().name());
@@ -298,7 +299,7 @@ public final class RecipesView extends BorderPane {
     private void insert() {
         ready.ifPresent(fits -> {
             close.run();
-            bench.perform(fits.edit());
+            bench.perform(fits.step());
             focus(fits.circuit());
         });
     }

@@ -2,7 +2,7 @@ package aficion.desktop.plan;
 
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
-import aficion.job.edit.Edit;
+import aficion.job.edit.VehicleEdit;
 import aficion.words.Words;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -21,7 +21,7 @@ public final class RulesView extends BorderPane {
     public RulesView(Workbench bench, Runnable close) {
         this.bench = bench;
         this.close = close;
-        this.form = new RulesForm(bench.job().rules(), () -> {});
+        this.form = new RulesForm(bench.design().rules(), () -> {});
         setId("rules");
         getStyleClass().add("recipes");
         var scroll = new ScrollPane(form);
@@ -43,9 +43,9 @@ public final class RulesView extends BorderPane {
     }
 
     private void keep() {
-        var rules = form.rules(bench.job().vehicle());
-        if (!rules.equals(bench.job().rules())) {
-            bench.perform(new Edit.SetRules(rules));
+        var rules = form.rules(bench.design().vehicle());
+        if (!rules.equals(bench.design().rules())) {
+            bench.perform(new VehicleEdit.SetRules(rules));
         }
         close.run();
     }

@@ -83,7 +83,7 @@ public final class ShelfView extends BorderPane {
 
     /** The shelf, the user's own parts last. */
     private List<Entry> fill() {
-        var vehicle = bench.job().vehicle();
+        var vehicle = bench.design().vehicle();
         var own = library.parts(vehicle);
         var all = new ArrayList<>(PartsBook.shipped(vehicle));
         all.addAll(own.all());
@@ -187,7 +187,7 @@ public final class ShelfView extends BorderPane {
                             says.getText(),
                             of);
             try {
-                library.keep(own, bench.job().vehicle());
+                library.keep(own, bench.design().vehicle());
                 fill();
                 finder.choose(own);
                 trouble.setText(Words.of("shelf.kept", written()));

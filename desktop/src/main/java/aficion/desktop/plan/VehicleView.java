@@ -2,7 +2,7 @@ package aficion.desktop.plan;
 
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
-import aficion.job.edit.Edit;
+import aficion.job.edit.VehicleEdit;
 import aficion.words.Words;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -24,7 +24,7 @@ public final class VehicleView extends BorderPane {
         this.close = close;
         setId("vehicle");
         getStyleClass().add("recipes");
-        form.show(bench.job().vehicle());
+        form.show(bench.design().vehicle());
         var head =
                 new VBox(
                         4,
@@ -51,8 +51,8 @@ public final class VehicleView extends BorderPane {
     private void keep() {
         form.vehicle()
                 .ifPresent(vehicle -> {
-                    if (!vehicle.equals(bench.job().vehicle())) {
-                        bench.perform(new Edit.SetVehicle(vehicle));
+                    if (!vehicle.equals(bench.design().vehicle())) {
+                        bench.perform(new VehicleEdit.SetVehicle(vehicle));
                     }
                     close.run();
                 });

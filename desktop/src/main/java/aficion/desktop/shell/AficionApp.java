@@ -27,7 +27,7 @@ public final class AficionApp extends Application {
     /** A bench with the words of the program in the user's units. */
     public static Workbench bench(Clock clock, Preferences preferences) {
         var units = preferences.units();
-        return new Workbench(clock, job -> Theme.lettering(job, units), units);
+        return new Workbench(clock, design -> Theme.lettering(design, units), units);
     }
 
     @Override

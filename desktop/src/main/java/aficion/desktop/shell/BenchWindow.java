@@ -95,7 +95,7 @@ final class BenchWindow implements Shell.Liking {
         Words.speak(preferences.wording());
         var units = preferences.units();
         var before = bench;
-        bench = before.successor(job -> Theme.lettering(job, units), units);
+        bench = before.successor(design -> Theme.lettering(design, units), units);
         before.close();
         files = files.with(bench);
         followed.accept(bench);

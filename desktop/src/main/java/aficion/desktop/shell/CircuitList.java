@@ -69,7 +69,7 @@ public final class CircuitList extends VBox {
     private void refresh() {
         following = true;
         var circuits =
-                bench.job().circuits().stream()
+                bench.design().circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
                         .toList();
         if (!list.getItems().equals(circuits)) {
@@ -112,7 +112,7 @@ public final class CircuitList extends VBox {
             setId("circuit-" + circuit.number());
             setPrefWidth(0);
             var name = Texts.label(circuit.name(), "circuit-name");
-            var middle = new VBox(5, name, Marks.pips(circuit.done()));
+            var middle = new VBox(5, name, Marks.pips(bench.job().work().done(circuit.id())));
             HBox.setHgrow(middle, Priority.ALWAYS);
             var number = Texts.label(String.valueOf(circuit.number()), "circuit-number");
             var row = new HBox(8, number, middle);
@@ -141,12 +141,13 @@ public final class CircuitList extends VBox {
         }
 
         private String spoken(Circuit circuit, Optional<Assessed> assessed) {
+            var stages = bench.job().work().done(circuit.id());
             var done =
-                    circuit.done().isEmpty()
+                    stages.isEmpty()
                             ? Words.of("circuits.done.none")
                             : Words.of(
                                     "circuits.done.access",
-                                    circuit.done().stream()
+                                    stages.stream()
                                             .map(stage -> Words.of("stage", stage))
                                             .collect(Collectors.joining(", ")));
             var worst =

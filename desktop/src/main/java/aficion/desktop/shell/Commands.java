@@ -6,7 +6,7 @@ import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
-import aficion.job.edit.Edit;
+import aficion.job.edit.CircuitEdit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +17,7 @@ final class Commands {
     private final List<Command> all = new ArrayList<>();
 
     Commands(Workbench bench, Verbs verbs, JobFiles files, Shell shell, Runnable quit) {
-        job(bench, files, shell, quit);
+        design(bench, files, shell, quit);
         view(bench, shell);
         for (var verb : Verb.values()) {
             all.add(
@@ -31,7 +31,7 @@ final class Commands {
         }
     }
 
-    private void job(Workbench bench, JobFiles files, Shell shell, Runnable quit) {
+    private void design(Workbench bench, JobFiles files, Shell shell, Runnable quit) {
         add("menu.new", Group.JOB, "Shortcut+N", shell::newJob);
         add("menu.open", Group.JOB, "Shortcut+O", files::open);
         add("menu.demo", Group.JOB, "", () -> files.openDemo("roadster"));
@@ -48,7 +48,7 @@ final class Commands {
                 () ->
                         bench.focus()
                                 .get()
-                                .ifPresent(id -> bench.perform(new Edit.RemoveCircuit(id))));
+                                .ifPresent(id -> bench.perform(new CircuitEdit.RemoveCircuit(id))));
         add("menu.vehicle", Group.JOB, "", shell::vehicle);
         add("menu.rules", Group.JOB, "Shortcut+R", shell::rules);
         add("menu.keepRecipe", Group.JOB, "", shell::keepRecipe);

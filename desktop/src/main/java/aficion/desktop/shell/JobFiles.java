@@ -15,7 +15,7 @@ import aficion.files.sheet.PathSvg;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.size.Assessment;
 import aficion.words.Troubles;
 import aficion.words.Words;
@@ -181,7 +181,7 @@ public final class JobFiles {
                 .get()
                 .path()
                 .map(path -> path.getFileName().toString())
-                .orElse(bench.job().vehicle().name());
+                .orElse(bench.design().vehicle().name());
     }
 
     /**
@@ -250,7 +250,7 @@ public final class JobFiles {
     }
 
     private String fileName() {
-        return bench.job().vehicle().name().replaceAll("[^\\p{L}\\p{N}]+", "-");
+        return bench.design().vehicle().name().replaceAll("[^\\p{L}\\p{N}]+", "-");
     }
 
     void exportCsv() {
@@ -273,7 +273,7 @@ public final class JobFiles {
         var whole = bench.panorama().get().filter(_ -> bench.whole().get());
         if (whole.isPresent()) {
             var diagrams = whole.get().made().circuits().stream().map(Placed::diagram).toList();
-            write("paths.pdf", "file.pdf", () -> Sheets.paths(whole.get().job(), diagrams));
+            write("paths.pdf", "file.pdf", () -> Sheets.paths(whole.get().design(), diagrams));
             return;
         }
         bench.drawing()
@@ -282,7 +282,7 @@ public final class JobFiles {
                         write(
                                 "path-" + drawing.made().circuit() + ".pdf",
                                 "file.pdf",
-                                () -> Sheets.path(drawing.job(), drawing.made())));
+                                () -> Sheets.path(drawing.design(), drawing.made())));
     }
 
     /** A wire list to take in, with the name of its file; says what is wrong with it. */
@@ -309,11 +309,11 @@ public final class JobFiles {
         bench.panorama()
                 .get()
                 .filter(_ -> bench.whole().get())
-                .map(whole -> PathSvg.of(whole.job(), whole.made()))
+                .map(whole -> PathSvg.of(whole.design(), whole.made()))
                 .or(() ->
                         bench.drawing()
                                 .get()
-                                .map(drawing -> PathSvg.of(drawing.job(), drawing.made())))
+                                .map(drawing -> PathSvg.of(drawing.design(), drawing.made())))
                 .ifPresent(svg ->
                         write("path.svg", "file.svg", () -> svg.getBytes(StandardCharsets.UTF_8)));
     }
@@ -325,15 +325,15 @@ public final class JobFiles {
 
     /** Keeps a circuit as a recipe of the user's own, under a name. */
     void keepRecipe(CircuitId circuit) {
-        var job = bench.job();
-        asking.toName(Words.of("ask.recipe.title"), job.circuit(circuit).name())
+        var design = bench.design();
+        asking.toName(Words.of("ask.recipe.title"), design.circuit(circuit).name())
                 .filter(name -> !name.isBlank())
-                .ifPresent(name -> keepRecipe(job, circuit, name.strip()));
+                .ifPresent(name -> keepRecipe(design, circuit, name.strip()));
     }
 
-    private void keepRecipe(Job job, CircuitId circuit, String name) {
+    private void keepRecipe(Design design, CircuitId circuit, String name) {
         var id = "own-" + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
-        var says = Words.of("recipe.own", job.vehicle().name());
+        var says = Words.of("recipe.own", design.vehicle().name());
         bench.ask()
                 .prepare(
                         now -> RecipeMaker.of(now, circuit, id, name, says),
@@ -350,7 +350,10 @@ public final class JobFiles {
     }
 
     void printFindings() {
-        write("findings.pdf", "file.pdf", () -> Sheets.findings(assessment(), bench.units()));
+        write(
+                "findings.pdf",
+                "file.pdf",
+                () -> Sheets.findings(assessment(), bench.job().work(), bench.units()));
     }
 
     /** Some figures of the job with how they were reached. */
@@ -358,7 +361,7 @@ public final class JobFiles {
         write(
                 "working.pdf",
                 "file.pdf",
-                () -> Sheets.workings(bench.job(), title, workings, bench.units()));
+                () -> Sheets.workings(bench.design(), title, workings, bench.units()));
     }
 
     void printBench() {

@@ -68,7 +68,7 @@ final class Safekeeping implements AutoCloseable {
     void offer(JobFiles.Asking asking) {
         try {
             for (var left : recovery.left(pid -> ProcessHandle.of(pid).isPresent())) {
-                switch (asking.aboutLeft(left.job().vehicle().name(), left.at())) {
+                switch (asking.aboutLeft(left.job().design().vehicle().name(), left.at())) {
                     case SAVE -> {
                         bench.takeUp(left.job(), left.file());
                         recovery.keep(left.job(), left.file());

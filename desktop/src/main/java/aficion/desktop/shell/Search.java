@@ -8,7 +8,7 @@ import aficion.job.CircuitId;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.verb.Connection;
 import aficion.words.Words;
 import java.util.List;
@@ -131,7 +131,7 @@ final class Search extends TextField {
             return Stream.empty();
         }
         var circuit = bench.focus().get().get();
-        return Connection.of(bench.job(), circuit, typed.group(1), typed.group(2)).stream()
+        return Connection.of(bench.design(), circuit, typed.group(1), typed.group(2)).stream()
                 .map(wire ->
                         new Hit(
                                 Words.of(
@@ -139,7 +139,7 @@ final class Search extends TextField {
                                         wire.from().terminal(),
                                         wire.to().terminal()),
                                 () -> {
-                                    bench.perform(new Edit.AddWire(wire));
+                                    bench.perform(new WireEdit.AddWire(wire));
                                     bench.selection().set(new Selection.OfWire(wire.id()));
                                 }));
     }
@@ -155,7 +155,7 @@ final class Search extends TextField {
     }
 
     private Stream<Hit> circuits() {
-        return bench.job().circuits().stream()
+        return bench.design().circuits().stream()
                 .map(circuit ->
                         place(
                                 Words.of("search.circuit", circuit.number(), circuit.name()),
@@ -164,7 +164,7 @@ final class Search extends TextField {
     }
 
     private Stream<Hit> wires() {
-        return bench.job().wires().stream()
+        return bench.design().wires().stream()
                 .map(wire ->
                         place(
                                 Words.of("search.wire", bench.speech().label(wire)),
@@ -173,7 +173,7 @@ final class Search extends TextField {
     }
 
     private Stream<Hit> parts() {
-        return bench.job().parts().stream()
+        return bench.design().parts().stream()
                 .map(part ->
                         place(
                                 Words.of("search.part", part.id() + " " + part.name()),
@@ -182,7 +182,7 @@ final class Search extends TextField {
     }
 
     private Stream<Hit> terminals() {
-        return bench.job().parts().stream()
+        return bench.design().parts().stream()
                 .flatMap(part -> part.terminals().stream())
                 .map(terminal ->
                         new Hit(Words.of("search.terminal", terminal), () -> pick(terminal)));
@@ -190,7 +190,7 @@ final class Search extends TextField {
 
     private Stream<Hit> findings() {
         return bench.assessed().get().stream()
-                .filter(assessed -> assessed.job() == bench.job())
+                .filter(assessed -> assessed.design() == bench.design())
                 .flatMap(assessed ->
                         assessed.findings().stream()
                                 .map(finding ->
@@ -198,7 +198,7 @@ final class Search extends TextField {
                                                 bench.speech().title(finding)
                                                         + ", "
                                                         + bench.speech().where(finding.subject()),
-                                                finding.subject().circuits(bench.job()).stream()
+                                                finding.subject().circuits(bench.design()).stream()
                                                         .findFirst(),
                                                 Selection.of(finding.subject()))));
     }
@@ -206,7 +206,7 @@ final class Search extends TextField {
     /** Goes to a terminal, or gives it to the verb that waits for one. */
     private void pick(Terminal terminal) {
         if (verbs.armed().get().isEmpty()) {
-            bench.job().wiresAt(terminal).stream()
+            bench.design().wiresAt(terminal).stream()
                     .findFirst()
                     .map(Wire::circuit)
                     .or(() -> circuit(terminal.part()))
@@ -216,7 +216,7 @@ final class Search extends TextField {
     }
 
     private Optional<CircuitId> circuit(PartId part) {
-        return bench.job().wires().stream()
+        return bench.design().wires().stream()
                 .filter(wire ->
                         wire.terminals().stream().map(Terminal::part).anyMatch(part::equals))
                 .findFirst()

@@ -115,7 +115,7 @@ public final class Shell extends BorderPane {
         setRight(inspector);
         setBottom(new ConditionsBar(bench));
         centre.setCenter(middle);
-        var head = new VBox(tabs());
+        var head = new VBox(tabs(), new FailureBar(bench));
         if (!liking.now().toured()) {
             head.getChildren().add(new Tour(bench, () -> liking.change(liking.now().afterTour())));
         }
@@ -380,7 +380,7 @@ public final class Shell extends BorderPane {
 
     void step(int by) {
         var circuits =
-                bench.job().circuits().stream()
+                bench.design().circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
                         .map(Circuit::id)
                         .toList();

@@ -9,6 +9,7 @@ import aficion.files.Preferences;
 import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
+import aficion.job.Design;
 import aficion.job.Job;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
@@ -39,11 +40,13 @@ public final class Shots {
     private static final long PATIENCE_SECONDS = 60;
 
     private final Job job;
+    private final Design design;
     private final Path folder;
     private final List<Path> written = new ArrayList<>();
 
     private Shots(Job job, Path folder) {
         this.job = job;
+        this.design = job.design();
         this.folder = folder;
     }
 
@@ -96,7 +99,7 @@ public final class Shots {
             bench[0].take(job);
             return null;
         });
-        for (var circuit : job.circuits()) {
+        for (var circuit : design.circuits()) {
             picture(bench[0], scene[0], View.TRACE, circuit, "trace-" + circuit.id());
         }
         whole(bench[0], scene[0]);
@@ -117,8 +120,8 @@ public final class Shots {
     /** The whole vehicle, its first circuit with a finding in ink. */
     private void whole(Workbench bench, Scene scene) throws IOException, InterruptedException {
         var circuit =
-                job.circuits().stream()
-                        .filter(each -> !job.wiresOf(each.id()).isEmpty())
+                design.circuits().stream()
+                        .filter(each -> !design.wiresOf(each.id()).isEmpty())
                         .min(
                                 Comparator.comparingInt(each ->
                                         worst(bench, each) instanceof Selection.Nothing ? 1 : 0));
@@ -137,8 +140,8 @@ public final class Shots {
 
     /** The list of all that was found, in front of the first circuit. */
     private void findings(Workbench bench, Scene scene) throws IOException, InterruptedException {
-        if (!job.circuits().isEmpty()) {
-            var first = job.circuits().getFirst();
+        if (!design.circuits().isEmpty()) {
+            var first = design.circuits().getFirst();
             stand(bench, scene, View.TRACE, first);
             onScreen(() -> {
                 ((Shell) scene.getRoot()).findings();
@@ -179,14 +182,14 @@ public final class Shots {
      * wires.
      */
     private Optional<Circuit> smallest() {
-        var tested = job.bench().stream().map(BenchRun::circuit).reduce((_, later) -> later);
-        return tested.map(job::circuit)
+        var tested = job.work().bench().stream().map(BenchRun::circuit).reduce((_, later) -> later);
+        return tested.map(design::circuit)
                 .or(() ->
-                        job.circuits().stream()
-                                .filter(circuit -> !job.wiresOf(circuit.id()).isEmpty())
+                        design.circuits().stream()
+                                .filter(circuit -> !design.wiresOf(circuit.id()).isEmpty())
                                 .min(
                                         Comparator.comparingInt(
-                                                circuit -> job.wiresOf(circuit.id()).size())));
+                                                circuit -> design.wiresOf(circuit.id()).size())));
     }
 
     /**
@@ -203,11 +206,11 @@ public final class Shots {
     /** Key on and every switch of the circuit where it joins most, the engine running. */
     private Conditions busy(Circuit circuit) {
         var state = Conditions.REST.withEngine(new Rpm(1500));
-        var key = Controls.of(job).key();
+        var key = Controls.of(design).key();
         if (key.isPresent()) {
             state = state.with(key.get().name(), lasting(key.get()));
         }
-        for (var control : Controls.of(job, circuit.id()).controls()) {
+        for (var control : Controls.of(design, circuit.id()).controls()) {
             if (control.action() != Action.KEY) {
                 state = state.with(control.name(), most(control));
             }
@@ -246,7 +249,10 @@ public final class Shots {
 
     private static boolean isReady(Workbench bench, Circuit circuit) {
         return bench.isOffered()
-                && bench.assessed().get().filter(found -> found.job() == bench.job()).isPresent()
+                && bench.assessed()
+                        .get()
+                        .filter(found -> found.design() == bench.design())
+                        .isPresent()
                 && (!bench.whole().get() || bench.panorama().get().isPresent())
                 && bench.drawing()
                         .get()

@@ -3,7 +3,7 @@ package aficion.desktop.shell;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
-import aficion.job.edit.Edit;
+import aficion.job.edit.Step;
 import aficion.words.Words;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -139,7 +139,7 @@ final class TopBar extends HBox {
     }
 
     private void refresh() {
-        var now = bench.job().vehicle();
+        var now = bench.design().vehicle();
         job.setText(now.name() + ", " + now.year());
         vehicle.setText(
                 Words.of(
@@ -165,10 +165,10 @@ final class TopBar extends HBox {
                                 .orElse(Words.of("top.demo")));
     }
 
-    private void label(Button button, String key, Optional<Edit> edit) {
-        var what = edit.map(found -> Words.of(key + ".what", bench.speech().edit(found)));
+    private void label(Button button, String key, Optional<Step> step) {
+        var what = step.map(found -> Words.of(key + ".what", bench.speech().step(found)));
         button.setText(key.equals("top.undo") ? what.orElse(Words.of(key)) : Words.of(key));
-        button.setDisable(edit.isEmpty());
+        button.setDisable(step.isEmpty());
         button.setTooltip(what.map(Tooltip::new).orElse(null));
     }
 }

@@ -27,7 +27,7 @@ final class Tour extends HBox {
         this.done =
                 List.of(
                         () ->
-                                Controls.of(bench.job())
+                                Controls.of(bench.design())
                                         .key()
                                         .filter(key ->
                                                 !Controls.position(key, bench.conditions().get())

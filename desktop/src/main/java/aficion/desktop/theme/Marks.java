@@ -1,7 +1,7 @@
 package aficion.desktop.theme;
 
 import aficion.check.Severity;
-import aficion.job.Circuit;
+import aficion.job.Work;
 import java.util.Set;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -47,10 +47,10 @@ public final class Marks {
     }
 
     /** One pip for each stage of the work, filled when it is done. */
-    public static HBox pips(Set<Circuit.Stage> done) {
+    public static HBox pips(Set<Work.Stage> done) {
         var box = new HBox(3);
         box.getStyleClass().add("pips");
-        for (var stage : Circuit.Stage.values()) {
+        for (var stage : Work.Stage.values()) {
             var pip = new Region();
             pip.getStyleClass().add("pip");
             if (done.contains(stage)) {

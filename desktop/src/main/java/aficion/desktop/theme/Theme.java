@@ -2,7 +2,7 @@ package aficion.desktop.theme;
 
 import aficion.catalogue.Colour;
 import aficion.diagram.Lettering;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
 import atlantafx.base.theme.PrimerLight;
@@ -63,10 +63,10 @@ public final class Theme {
     }
 
     /** The words of a job's drawings, measured in the font they are drawn in. */
-    public static Lettering lettering(Job job, UserUnits units) {
+    public static Lettering lettering(Design design, UserUnits units) {
         var font = Font.font("Barlow Condensed Medium", DrawingWords.SIZE);
         return new DrawingWords(
-                job,
+                design,
                 units,
                 text -> {
                     var shown = new Text(text);

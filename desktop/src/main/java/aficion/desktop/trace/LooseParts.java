@@ -30,15 +30,15 @@ final class LooseParts extends HBox {
     }
 
     private void refresh() {
-        var job = bench.job();
+        var design = bench.design();
         var reached =
-                job.wires().stream()
+                design.wires().stream()
                         .flatMap(wire -> wire.terminals().stream())
                         .map(end -> end.part())
                         .collect(Collectors.toSet());
-        job.parts().forEach(part -> part.mount().ifPresent(reached::add));
+        design.parts().forEach(part -> part.mount().ifPresent(reached::add));
         var loose =
-                job.parts().stream()
+                design.parts().stream()
                         .filter(part -> !reached.contains(part.id()))
                         .filter(part -> !(part.kind() instanceof JoinKind.EarthPoint))
                         .toList();

@@ -5,7 +5,7 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Reading;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
@@ -125,18 +125,18 @@ final class MeterPanel extends HBox {
     void takeUp() {
         setVisible(true);
         if (black.isEmpty()) {
-            black = earth(bench.job());
+            black = earth(bench.design());
         }
         show();
     }
 
     /** The first earth point, else the earthed post of the battery. */
-    private static Optional<Terminal> earth(Job job) {
-        return job.parts().stream()
+    private static Optional<Terminal> earth(Design design) {
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof JoinKind.EarthPoint)
                 .findFirst()
                 .or(() ->
-                        job.parts().stream()
+                        design.parts().stream()
                                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                                 .findFirst())
                 .map(part -> part.terminals().getLast());
@@ -157,8 +157,8 @@ final class MeterPanel extends HBox {
     }
 
     private void forgetGone() {
-        red = red.filter(at -> bench.job().find(at.part()).isPresent());
-        black = black.filter(at -> bench.job().find(at.part()).isPresent());
+        red = red.filter(at -> bench.design().find(at.part()).isPresent());
+        black = black.filter(at -> bench.design().find(at.part()).isPresent());
         if (isVisible()) {
             show();
         }
@@ -194,7 +194,7 @@ final class MeterPanel extends HBox {
     private void clamp() {
         var wire =
                 bench.selection().get() instanceof Selection.OfWire(var id)
-                        ? bench.point().flatMap(point -> point.netlist().job().find(id))
+                        ? bench.point().flatMap(point -> point.netlist().design().find(id))
                         : Optional.<Wire>empty();
         clamped.setText(
                 wire.map(found -> Words.of("meter.clamp", found.number()))

@@ -12,7 +12,7 @@ import aficion.diagram.Diagram.Jump;
 import aficion.diagram.Diagram.Label;
 import aficion.diagram.Diagram.NamesWire;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.job.WireId;
@@ -67,7 +67,7 @@ final class PathDrawing extends Group {
         resting.getStyleClass().add("resting");
         tickLayer.setMouseTransparent(true);
         getChildren().addAll(resting, tickLayer, told, volts);
-        draw(drawing.job());
+        draw(drawing.design());
         showProbes();
     }
 
@@ -75,7 +75,7 @@ final class PathDrawing extends Group {
         return diagram;
     }
 
-    private void draw(Job job) {
+    private void draw(Design design) {
         var labels =
                 diagram.labels().stream()
                         .filter(label -> label.named() instanceof NamesWire)
@@ -84,17 +84,17 @@ final class PathDrawing extends Group {
                                         label -> ((NamesWire) label.named()).wire(),
                                         label -> label));
         for (var stroke : diagram.strokes()) {
-            job.find(stroke.wire())
+            design.find(stroke.wire())
                     .ifPresent(wire -> add(new WireNode(wire, stroke, labels.get(stroke.wire()))));
         }
         for (var body : diagram.bodies()) {
-            job.find(body.part()).ifPresent(part -> add(part, body));
+            design.find(body.part()).ifPresent(part -> add(part, body));
         }
         diagram.labels().stream()
                 .filter(label -> !(label.named() instanceof NamesWire))
                 .forEach(this::word);
         diagram.earths().forEach(this::earth);
-        diagram.jumps().forEach(jump -> jump(jump, job));
+        diagram.jumps().forEach(jump -> jump(jump, design));
     }
 
     private void add(WireNode node) {
@@ -193,11 +193,11 @@ final class PathDrawing extends Group {
         flags.getChildren().add(sign);
     }
 
-    private void jump(Jump jump, Job job) {
+    private void jump(Jump jump, Design design) {
         double x = jump.at().x();
         double y = jump.at().y();
         int out = jump.side() == Diagram.Side.LEFT ? -1 : 1;
-        var circuit = job.circuit(jump.circuit());
+        var circuit = design.circuit(jump.circuit());
         double tip = x + out * 2;
         double neck = x + out * 9;
         double end = x + out * 44;
@@ -207,7 +207,7 @@ final class PathDrawing extends Group {
                         : new Polygon(
                                 tip, y - 8, end - 7, y - 8, end, y, end - 7, y + 8, tip, y + 8);
         shape.getStyleClass().add("jump");
-        var text = Ink.text(out < 0 ? x - 41 : x + 6, y, job.wire(jump.wire()).number(), "dim");
+        var text = Ink.text(out < 0 ? x - 41 : x + 6, y, design.wire(jump.wire()).number(), "dim");
         var group = new Group(shape, text);
         group.setId("jump-" + jump.pin());
         group.setCursor(Cursor.HAND);
@@ -226,13 +226,13 @@ final class PathDrawing extends Group {
         for (var node : wires.values()) {
             node.carry(
                     point.flatMap(solved ->
-                            solved.netlist().job().find(node.wire().id()).map(solved::through)));
+                            solved.netlist().design().find(node.wire().id()).map(solved::through)));
             node.setAccessibleText(wireText(node, point));
         }
         for (var node : parts) {
             node.show(
                     point.filter(
-                            solved -> solved.netlist().job().find(node.part().id()).isPresent()),
+                            solved -> solved.netlist().design().find(node.part().id()).isPresent()),
                     bench.conditions().get());
             node.setAccessibleText(partText(node));
         }
@@ -242,8 +242,8 @@ final class PathDrawing extends Group {
     }
 
     private void forgetGone() {
-        wires.keySet().removeIf(id -> bench.job().find(id).isEmpty());
-        parts.removeIf(node -> bench.job().find(node.part().id()).isEmpty());
+        wires.keySet().removeIf(id -> bench.design().find(id).isEmpty());
+        parts.removeIf(node -> bench.design().find(node.part().id()).isEmpty());
     }
 
     private String wireText(WireNode node, Optional<OperatingPoint> point) {
@@ -272,7 +272,7 @@ final class PathDrawing extends Group {
     private String partText(PartNode node) {
         var part = node.part();
         return node.control()
-                .flatMap(name -> Controls.of(bench.job()).find(name))
+                .flatMap(name -> Controls.of(bench.design()).find(name))
                 .map(control ->
                         Words.of(
                                 "trace.switch.access",
@@ -293,7 +293,7 @@ final class PathDrawing extends Group {
             return;
         }
         for (var node : parts) {
-            if (point.get().netlist().job().find(node.part().id()).isPresent()) {
+            if (point.get().netlist().design().find(node.part().id()).isPresent()) {
                 node.body().pins().forEach(pin -> showVolts(node, pin, point.get()));
             }
         }

@@ -108,7 +108,7 @@ final class RecorderPanel extends HBox {
                         case Selection.OfTerminal(var at) ->
                                 Optional.<Probe>of(new Probe.VoltsAt(at));
                         case Selection.OfPart(var part) ->
-                                bench.job().part(part).terminals().stream()
+                                bench.design().part(part).terminals().stream()
                                         .findFirst()
                                         .<Probe>map(Probe.VoltsAt::new);
                         case Selection.Nothing() -> Optional.<Probe>empty();
@@ -163,13 +163,13 @@ final class RecorderPanel extends HBox {
 
     private boolean isThere(Probe probe) {
         return switch (probe) {
-            case Probe.AmpsIn(WireId wire) -> bench.job().find(wire).isPresent();
-            case Probe.VoltsAt(Terminal at) -> bench.job().find(at.part()).isPresent();
+            case Probe.AmpsIn(WireId wire) -> bench.design().find(wire).isPresent();
+            case Probe.VoltsAt(Terminal at) -> bench.design().find(at.part()).isPresent();
             case Probe.VoltsBetween(var at, var other) ->
-                    bench.job().find(at.part()).isPresent()
-                            && bench.job().find(other.part()).isPresent();
-            case Probe.AmpsInside(var part, _) -> bench.job().find(part).isPresent();
-            case Probe.ChargeOf(var battery) -> bench.job().find(battery).isPresent();
+                    bench.design().find(at.part()).isPresent()
+                            && bench.design().find(other.part()).isPresent();
+            case Probe.AmpsInside(var part, _) -> bench.design().find(part).isPresent();
+            case Probe.ChargeOf(var battery) -> bench.design().find(battery).isPresent();
         };
     }
 

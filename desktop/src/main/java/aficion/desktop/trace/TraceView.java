@@ -245,7 +245,7 @@ public final class TraceView extends BorderPane {
         map.setVisible(false);
         if (drawing.isEmpty() || drawing.get().made().bodies().isEmpty()) {
             paths = List.of();
-            boolean noJob = bench.job().circuits().isEmpty();
+            boolean noJob = bench.design().circuits().isEmpty();
             sheet.showEmpty(Words.of(noJob ? "trace.noJob" : "trace.empty"));
             return;
         }
@@ -267,13 +267,13 @@ public final class TraceView extends BorderPane {
                                             bench,
                                             verbs,
                                             meter,
-                                            new ForJob<>(drawing.job(), placed.diagram()));
+                                            new ForJob<>(drawing.design(), placed.diagram()));
                             path.setTranslateX(placed.at().x());
                             path.setTranslateY(placed.at().y());
                             return path;
                         })
                         .toList();
-        sheet.showWhole(new WholeDrawing(made, drawing.job(), paths), made);
+        sheet.showWhole(new WholeDrawing(made, drawing.design(), paths), made);
         map.show(made, bench.focus().get());
         map.setVisible(true);
         focus().ifPresent(circuit -> {

@@ -5,7 +5,7 @@ import aficion.diagram.Panorama;
 import aficion.diagram.Panorama.Placed;
 import aficion.diagram.Panorama.Trunk;
 import aficion.diagram.VehicleLayout;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.words.Words;
 import java.util.List;
 import javafx.scene.Group;
@@ -15,14 +15,14 @@ import javafx.scene.shape.Rectangle;
 /** The whole vehicle: every circuit's path on its own paper, along the trunks of shared feeds. */
 final class WholeDrawing extends Group {
     private final Panorama made;
-    private final Job job;
+    private final Design design;
 
     /** What never moves. */
     private final Group ground = new Group();
 
-    WholeDrawing(Panorama made, Job job, List<PathDrawing> paths) {
+    WholeDrawing(Panorama made, Design design, List<PathDrawing> paths) {
         this.made = made;
-        this.job = job;
+        this.design = design;
         made.circuits().forEach(this::paper);
         made.trunks().forEach(this::trunk);
         getChildren().add(ground);
@@ -48,7 +48,7 @@ final class WholeDrawing extends Group {
         }
         var line = Ink.line(0, top, made.width(), top);
         line.getStyleClass().setAll("whole-rule");
-        var circuit = job.circuit(placed.diagram().circuit());
+        var circuit = design.circuit(placed.diagram().circuit());
         var name =
                 Ink.text(
                         x + 10,
@@ -59,7 +59,7 @@ final class WholeDrawing extends Group {
     }
 
     private void trunk(Trunk trunk) {
-        var colour = Theme.colour(job.wire(trunk.wire()).colour().base());
+        var colour = Theme.colour(design.wire(trunk.wire()).colour().base());
         stroke(trunk.x(), trunk.top(), trunk.x(), trunk.bottom(), colour);
         for (var takeOff : trunk.takeOffs()) {
             stroke(trunk.x(), takeOff.y(), takeOff.to(), takeOff.y(), colour);

@@ -4,13 +4,28 @@ import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Severity;
 import aficion.job.CircuitId;
-import aficion.job.Job;
+import aficion.job.Design;
+import aficion.job.Work;
 import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
 
-/** All that is worked out of one job, with its findings. */
-public record Assessed(Assessment assessment, Findings.Judged judged) {
+/**
+ * All that is worked out of one design, with its findings.
+ *
+ * @param found every finding, whether it stands or not
+ * @param judged the same, parted by what the user lets stand
+ */
+public record Assessed(Assessment assessment, List<Finding> found, Findings.Judged judged) {
+    static Assessed of(Assessment assessment, List<Finding> found, Work work) {
+        return new Assessed(assessment, found, Findings.judged(found, work));
+    }
+
+    /** The same judged by other work. */
+    Assessed by(Work work) {
+        return of(assessment, found, work);
+    }
+
     /** The findings that ask for something. */
     public List<Finding> findings() {
         return judged.open();
@@ -21,13 +36,13 @@ public record Assessed(Assessment assessment, Findings.Judged judged) {
         return judged.standing();
     }
 
-    public Job job() {
-        return assessment.job();
+    public Design design() {
+        return assessment.design();
     }
 
     public List<Finding> of(CircuitId circuit) {
         return findings().stream()
-                .filter(finding -> finding.subject().circuits(job()).contains(circuit))
+                .filter(finding -> finding.subject().circuits(design()).contains(circuit))
                 .toList();
     }
 

@@ -1,44 +1,16 @@
 package aficion.desktop.workbench;
 
-import aficion.bench.BenchPlan;
-import aficion.bench.Meter;
-import aficion.catalogue.TimeBand;
-import aficion.check.Findings;
-import aficion.check.Mending;
-import aficion.check.Preview;
-import aficion.diagram.Diagram;
-import aficion.diagram.Layout;
-import aficion.diagram.Lettering;
-import aficion.diagram.Manner;
-import aficion.diagram.Panorama;
-import aficion.diagram.VehicleLayout;
-import aficion.identify.Feeds;
-import aficion.job.CircuitId;
-import aficion.job.Job;
-import aficion.job.Terminal;
-import aficion.job.edit.Edit;
-import aficion.netlist.Conditions;
+import aficion.job.Design;
 import aficion.netlist.Netlist;
-import aficion.quantity.Volts;
-import aficion.recipe.Insertion;
-import aficion.recipe.Recipe;
-import aficion.simulate.Course;
-import aficion.simulate.Probe;
-import aficion.simulate.Script;
-import aficion.simulate.Simulation;
 import aficion.size.Assessment;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
-import aficion.sweep.Effect;
-import aficion.sweep.Sweep;
-import java.util.List;
+import java.util.EnumMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import javafx.application.Platform;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -46,217 +18,130 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Computes off the application thread. Two hands: a quick one for operating points and drawings, a
- * slow one for everything that is worked out once for each job. A result that a newer request has
- * overtaken is thrown away.
+ * slow one for everything that is worked out once for each design. An answer that a newer asking of
+ * the same question has overtaken is thrown away; what could not be worked out is told.
  */
 final class Engine implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Engine.class);
 
-    private final ExecutorService quick = hand("engine-quick");
-    private final ExecutorService slow = hand("engine-slow");
-    private final AtomicLong pointAsked = new AtomicLong();
-    private final AtomicLong drawingAsked = new AtomicLong();
-    private final AtomicLong wholeAsked = new AtomicLong();
-    private final AtomicLong assessmentAsked = new AtomicLong();
-    private final AtomicLong offerAsked = new AtomicLong();
-    private final AtomicLong planAsked = new AtomicLong();
-    private final AtomicLong fitAsked = new AtomicLong();
-    private final AtomicLong readingAsked = new AtomicLong();
-    private final AtomicLong recordAsked = new AtomicLong();
-    private final AtomicLong workAsked = new AtomicLong();
-    private final AtomicLong previewAsked = new AtomicLong();
-    private final AtomicLong feedsAsked = new AtomicLong();
-    private final AtomicLong sweepAsked = new AtomicLong();
+    private final Hand quick = new Hand("engine-quick");
+    private final Hand slow = new Hand("engine-slow");
+    private final Map<Question, AtomicLong> tickets = new EnumMap<>(Question.class);
+    private final Told told;
 
-    /** Touched by the quick hand only. */
-    private @Nullable Solver solver;
+    /** Who is told how a question ended. */
+    interface Told {
+        void answered(Question question);
 
-    /** Touched by the slow hand only. */
-    private @Nullable Assessment assessed;
-
-    private static ExecutorService hand(String name) {
-        return Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name(name).factory());
+        void failed(Question question, Throwable why);
     }
 
-    void solve(Job job, Conditions conditions, Consumer<Outcome> then) {
-        ask(quick, pointAsked, () -> solverOf(job).follow(conditions), then);
-    }
+    /** What work is done with; what was worked out of the latest design is kept for the next. */
+    static final class Hand {
+        private final ExecutorService thread;
+        private @Nullable Solver solver;
+        private @Nullable Assessment assessment;
 
-    void draw(
-            Job job,
-            CircuitId circuit,
-            Lettering lettering,
-            Manner manner,
-            Consumer<Diagram> then) {
-        ask(quick, drawingAsked, () -> Layout.of(job, circuit, lettering, manner), then);
-    }
+        private Hand(String name) {
+            thread =
+                    Executors.newSingleThreadExecutor(
+                            Thread.ofPlatform().daemon().name(name).factory());
+        }
 
-    void drawWhole(Job job, Lettering lettering, Manner manner, Consumer<Panorama> then) {
-        ask(quick, wholeAsked, () -> VehicleLayout.of(job, lettering, manner), then);
-    }
+        Solver solver(Design design) {
+            var kept = solver;
+            if (kept == null || kept.netlist().design() != design) {
+                kept = new Solver(Netlist.of(design));
+                solver = kept;
+            }
+            return kept;
+        }
 
-    void assess(Job job, Consumer<Assessed> then) {
-        ask(
-                slow,
-                assessmentAsked,
-                () -> {
-                    var assessment = assessment(job);
-                    var judged = Findings.judged(assessment);
-                    return new Assessed(
-                            assessment,
-                            new Findings.Judged(
-                                    Mending.withoutRemedies(judged.open()), judged.standing()));
-                },
-                then);
-    }
+        Assessment assessment(Design design) {
+            var kept = assessment;
+            if (kept == null || kept.design() != design) {
+                kept = Assessment.of(design);
+                assessment = kept;
+            }
+            return kept;
+        }
 
-    /** The findings of an assessment with what may be offered against them, each tried. */
-    void offer(Assessment assessment, Consumer<Assessed> then) {
-        long ticket = offerAsked.get() + 1;
-        ask(
-                slow,
-                offerAsked,
-                () -> {
-                    var judged = Findings.judged(assessment);
-                    return Mending.offered(
-                                    assessment, judged.open(), () -> offerAsked.get() == ticket)
-                            .map(open -> new Findings.Judged(open, judged.standing()))
-                            .map(offered -> new Assessed(assessment, offered));
-                },
-                offered -> offered.ifPresent(then));
-    }
-
-    /** What is being tried is wanted no longer. */
-    void offerNoMore() {
-        offerAsked.incrementAndGet();
-    }
-
-    void plan(Job job, CircuitId circuit, Consumer<BenchPlan> then) {
-        ask(quick, planAsked, () -> BenchPlan.of(solverOf(job), circuit), then);
-    }
-
-    void fit(Job job, Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
-        ask(slow, fitAsked, () -> Insertion.of(job, recipe, answers), then);
-    }
-
-    void measure(
-            Job job, Conditions conditions, Terminal red, Terminal black, Consumer<Reading> then) {
-        ask(
-                quick,
-                readingAsked,
-                () -> {
-                    var volts =
-                            solverOf(job).solve(conditions) instanceof Outcome.Solved(var point)
-                                    ? Meter.volts(point, red, black)
-                                    : Optional.<Volts>empty();
-                    return new Reading(
-                            volts,
-                            Meter.ohms(job, conditions, red, black),
-                            red.equals(black)
-                                    ? Optional.empty()
-                                    : Meter.lamp(job, conditions, red, black));
-                },
-                then);
-    }
-
-    void record(Job job, Script script, List<Probe> probes, Recording recording) {
-        ask(slow, recordAsked, () -> recorded(job, script, probes, recording), recording::done);
-    }
-
-    <T> void work(Supplier<T> work, Consumer<T> then) {
-        ask(slow, workAsked, work, then);
-    }
-
-    <T> void prepare(Supplier<T> work, Consumer<T> then) {
-        ask(slow, new AtomicLong(), work, then);
-    }
-
-    void preview(Assessment assessment, Edit edit, Consumer<Preview> then) {
-        ask(slow, previewAsked, () -> Preview.of(assessment, edit), then);
-    }
-
-    /** A recording always ends, whatever happens to it. */
-    private static Optional<Course> recorded(
-            Job job, Script script, List<Probe> probes, Recording recording) {
-        try {
-            return Optional.of(
-                    Simulation.run(
-                            Netlist.of(job),
-                            script,
-                            TimeBand.Edge.NOMINAL,
-                            probes,
-                            recording::goOn));
-        } catch (RuntimeException e) {
-            LOG.error("the recording failed", e);
-            return Optional.empty();
+        private void forget() {
+            solver = null;
+            assessment = null;
         }
     }
 
-    void feeds(Job job, Consumer<List<Feeds.Offer>> then) {
-        ask(slow, feedsAsked, () -> Feeds.of(job), then);
-    }
-
-    void sweep(Job job, Conditions conditions, Consumer<List<Effect>> then) {
-        ask(
-                slow,
-                sweepAsked,
-                () -> Sweep.of(Netlist.of(job), List.of(conditions), _ -> true),
-                then);
-    }
-
-    /** Throws away what has been asked about a circuit and is still to come. */
-    void forgetCircuit() {
-        drawingAsked.incrementAndGet();
-        planAsked.incrementAndGet();
-    }
-
-    /** All that is worked out of a job; kept for the last one. For the slow hand only. */
-    Assessment assessment(Job job) {
-        var kept = assessed;
-        if (kept == null || kept.job() != job) {
-            kept = Assessment.of(job);
-            assessed = kept;
+    Engine(Told told) {
+        this.told = told;
+        for (var question : Question.values()) {
+            tickets.put(question, new AtomicLong());
         }
-        return kept;
     }
 
-    private Solver solverOf(Job job) {
-        var kept = solver;
-        if (kept == null || kept.netlist().job() != job) {
-            kept = new Solver(Netlist.of(job));
-            solver = kept;
-        }
-        return kept;
+    /** Asks a question; an earlier asking of it is overtaken. */
+    <T> void ask(Question question, Function<Hand, T> work, Consumer<T> then) {
+        var ticket = tickets.get(question);
+        ask(question, ticket, ticket.incrementAndGet(), work, then);
     }
 
-    /** Asks a hand; what has been asked since, or of an engine that is closed, is not answered. */
-    private static <T> void ask(
-            ExecutorService hand, AtomicLong asked, Supplier<T> work, Consumer<T> then) {
-        long ticket = asked.incrementAndGet();
-        if (hand.isShutdown()) {
+    /** Asks a question that nothing overtakes. */
+    <T> void insist(Question question, Function<Hand, T> work, Consumer<T> then) {
+        ask(question, new AtomicLong(), 0, work, then);
+    }
+
+    /** What has been asked is wanted no longer. */
+    void cancel(Question question) {
+        tickets.get(question).incrementAndGet();
+    }
+
+    /** A number that changes when a question is asked anew or wanted no longer. */
+    long ticket(Question question) {
+        return tickets.get(question).get();
+    }
+
+    private <T> void ask(
+            Question question,
+            AtomicLong asked,
+            long ticket,
+            Function<Hand, T> work,
+            Consumer<T> then) {
+        var hand = question.isQuick() ? quick : slow;
+        if (hand.thread.isShutdown()) {
             return;
         }
-        hand.execute(() -> {
+        hand.thread.execute(() -> {
             if (asked.get() != ticket) {
                 return;
             }
+            Runnable answer;
             try {
-                var result = work.get();
-                Platform.runLater(() -> {
-                    if (asked.get() == ticket && !hand.isShutdown()) {
-                        then.accept(result);
-                    }
-                });
-            } catch (RuntimeException e) {
-                LOG.error("the engine failed", e);
+                var result = work.apply(hand);
+                answer =
+                        () -> {
+                            told.answered(question);
+                            then.accept(result);
+                        };
+            } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                LOG.error("the engine failed on {}", question, e);
+                hand.forget();
+                answer = () -> told.failed(question, e);
             }
+            var last = answer;
+            Platform.runLater(() -> {
+                if (asked.get() == ticket && !hand.thread.isShutdown()) {
+                    last.run();
+                }
+            });
         });
     }
 
     @Override
     public void close() {
-        offerNoMore();
-        quick.shutdownNow();
-        slow.shutdownNow();
+        for (var question : Question.values()) {
+            cancel(question);
+        }
+        quick.thread.shutdownNow();
+        slow.thread.shutdownNow();
     }
 }

@@ -1,28 +1,43 @@
 package aficion.desktop.workbench;
 
+import aficion.bench.Meter;
+import aficion.catalogue.TimeBand;
 import aficion.check.Preview;
 import aficion.identify.Feeds;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
 import aficion.quantity.Seconds;
+import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
+import aficion.simulate.Course;
 import aficion.simulate.Probe;
 import aficion.simulate.Script;
+import aficion.simulate.Simulation;
 import aficion.size.Assessment;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import aficion.sweep.Effect;
+import aficion.sweep.Sweep;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
- * Questions about the job on a bench that the engine works out beside: what comes back belongs to
- * the job as it then is, or does not come back. To be used on the application thread.
+ * Questions about the design on a bench that the engine works out beside: what comes back belongs
+ * to the design as it then is, or does not come back. Each is overtaken by the next of its kind and
+ * by every edit of the design. To be used on the application thread.
  */
 public final class Inquiry {
+    private static final Logger LOG = LoggerFactory.getLogger(Inquiry.class);
+
     private final Workbench bench;
     private final Engine engine;
 
@@ -31,73 +46,97 @@ public final class Inquiry {
         this.engine = engine;
     }
 
-    /** Does some work on the job beside; overtaken by the next such work and by every edit. */
-    public <T> void work(Function<Job, T> work, Consumer<T> then) {
-        var job = bench.job();
-        engine.work(
-                () -> work.apply(job),
+    private <T> void ask(Question question, Function<Engine.Hand, T> work, Consumer<T> then) {
+        var design = bench.design();
+        engine.ask(
+                question,
+                work,
                 made -> {
-                    if (bench.job() == job) {
+                    if (bench.design() == design) {
                         then.accept(made);
                     }
                 });
     }
 
+    /** Does some work on the design beside. */
+    public <T> void work(Function<Design, T> work, Consumer<T> then) {
+        var design = bench.design();
+        ask(Question.WORK, _ -> work.apply(design), then);
+    }
+
     /**
-     * Works out something that is to be done, for the job as it is when that is done: begun again
-     * where the job has changed meanwhile, never overtaken; dropped when another vehicle's job has
-     * been opened.
+     * Works out something that is to be done, for the design as it is when that is done: begun
+     * again where the design has changed meanwhile, never overtaken; dropped when another vehicle's
+     * job has been opened.
      */
-    public <T> void prepare(Function<Job, T> work, Consumer<T> then) {
-        var job = bench.job();
-        engine.prepare(
-                () -> work.apply(job),
+    public <T> void prepare(Function<Design, T> work, Consumer<T> then) {
+        prepare((_, design) -> work.apply(design), then);
+    }
+
+    /** The same, from all that is worked out of the design. */
+    public <T> void prepareAssessed(Function<Assessment, T> work, Consumer<T> then) {
+        prepare((hand, design) -> work.apply(hand.assessment(design)), then);
+    }
+
+    private <T> void prepare(Prepared<T> work, Consumer<T> then) {
+        var design = bench.design();
+        engine.insist(
+                Question.WORK,
+                hand -> work.of(hand, design),
                 made -> {
-                    if (bench.job() == job) {
+                    if (bench.design() == design) {
                         then.accept(made);
-                    } else if (bench.job().vehicle().equals(job.vehicle())) {
+                    } else if (bench.design().vehicle().equals(design.vehicle())) {
                         prepare(work, then);
                     }
                 });
     }
 
-    /** The same, from all that is worked out of the job. */
-    public <T> void prepareAssessed(Function<Assessment, T> work, Consumer<T> then) {
-        prepare(job -> work.apply(engine.assessment(job)), then);
+    /** Some work on a design with what the engine holds of it. */
+    private interface Prepared<T> {
+        T of(Engine.Hand hand, Design design);
     }
 
-    /**
-     * Works out what a recipe would become in the job as it is; overtaken by the next such question
-     * and by every edit.
-     */
+    /** Works out what a recipe would become in the design as it is. */
     public void fit(Recipe recipe, Map<String, String> answers, Consumer<Insertion.Fit> then) {
-        var job = bench.job();
-        engine.fit(
-                job,
-                recipe,
-                answers,
-                fit -> {
-                    if (bench.job() == job) {
-                        then.accept(fit);
-                    }
-                });
+        var design = bench.design();
+        ask(Question.FIT, _ -> Insertion.of(design, recipe, answers), then);
     }
 
-    /**
-     * Measures between two terminals, with everything as it stands and with what is tried;
-     * overtaken by the next such question.
-     */
+    /** What a recipe would become is wanted no longer. */
+    public void fitNoMore() {
+        engine.cancel(Question.FIT);
+    }
+
+    /** Measures between two terminals, with everything as it stands and with what is tried. */
     public void measure(Terminal red, Terminal black, Consumer<Reading> then) {
-        var job = bench.solved();
+        var design = bench.solved();
+        var conditions = bench.conditions().get();
         boolean there =
                 List.of(red, black).stream()
                         .allMatch(at ->
-                                job.find(at.part())
+                                design.find(at.part())
                                         .filter(part -> part.kind().pins().contains(at.pin()))
                                         .isPresent());
         if (there) {
-            engine.measure(job, bench.conditions().get(), red, black, then);
+            engine.ask(
+                    Question.READING,
+                    hand -> reading(hand.solver(design), conditions, red, black),
+                    then);
         }
+    }
+
+    private static Reading reading(
+            Solver solver, Conditions conditions, Terminal red, Terminal black) {
+        var design = solver.netlist().design();
+        var volts =
+                solver.solve(conditions) instanceof Outcome.Solved(var point)
+                        ? Meter.volts(point, red, black)
+                        : Optional.<Volts>empty();
+        return new Reading(
+                volts,
+                Meter.ohms(design, conditions, red, black),
+                red.equals(black) ? Optional.empty() : Meter.lamp(design, conditions, red, black));
     }
 
     /** Records what happens when everything goes from rest to how it stands now. */
@@ -113,50 +152,50 @@ public final class Inquiry {
                         before,
                         List.of(new Script.Moment(new Seconds(lasts.value() / 20), now)),
                         lasts);
-        engine.record(bench.solved(), script, probes, recording);
+        var design = bench.solved();
+        engine.ask(
+                Question.RECORD, _ -> recorded(design, script, probes, recording), recording::done);
     }
 
-    /** Works out what an edit would do; overtaken by the next such question and by every edit. */
+    /** A recording always ends, whatever happens to it. */
+    private static Optional<Course> recorded(
+            Design design, Script script, List<Probe> probes, Recording recording) {
+        try {
+            return Optional.of(
+                    Simulation.run(
+                            Netlist.of(design),
+                            script,
+                            TimeBand.Edge.NOMINAL,
+                            probes,
+                            recording::goOn));
+        } catch (RuntimeException e) {
+            LOG.error("the recording failed", e);
+            return Optional.empty();
+        }
+    }
+
+    /** Works out what an edit would do. */
     public void preview(Edit edit, Consumer<Preview> then) {
-        var job = bench.job();
-        bench.assessed()
-                .get()
-                .filter(found -> found.job() == job)
-                .ifPresent(found ->
-                        engine.preview(
-                                found.assessment(),
-                                edit,
-                                preview -> {
-                                    if (bench.job() == job) {
-                                        then.accept(preview);
-                                    }
-                                }));
+        var design = bench.design();
+        var work = bench.job().work();
+        ask(Question.PREVIEW, hand -> Preview.of(hand.assessment(design), edit, work), then);
     }
 
-    /** Finds where a wire could be fed from; overtaken as a recipe is. */
+    /** Finds where a wire could be fed from. */
     public void findFeeds(Consumer<List<Feeds.Offer>> then) {
-        var job = bench.job();
-        engine.feeds(
-                job,
-                found -> {
-                    if (bench.job() == job) {
-                        then.accept(found);
-                    }
-                });
+        var design = bench.design();
+        ask(Question.FEEDS, _ -> Feeds.of(design), then);
     }
 
-    /**
-     * Tries every fault with everything as it stands; overtaken by the next such question and by
-     * every edit and every switch.
-     */
+    /** Tries every fault with everything as it stands; overtaken by every switch too. */
     public void tryFaults(Consumer<List<Effect>> then) {
-        var job = bench.job();
+        var design = bench.design();
         var now = bench.conditions().get();
-        engine.sweep(
-                job,
-                now,
+        ask(
+                Question.SWEEP,
+                _ -> Sweep.of(Netlist.of(design), List.of(now), _ -> true),
                 effects -> {
-                    if (bench.job() == job && bench.conditions().get().equals(now)) {
+                    if (bench.conditions().get().equals(now)) {
                         then.accept(effects);
                     }
                 });

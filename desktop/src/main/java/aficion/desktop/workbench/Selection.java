@@ -1,7 +1,7 @@
 package aficion.desktop.workbench;
 
 import aficion.check.Subject;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
@@ -37,13 +37,13 @@ public sealed interface Selection {
     }
 
     /** Whether a job still has it. */
-    default boolean isIn(Job job) {
+    default boolean isIn(Design design) {
         return switch (this) {
             case Nothing() -> true;
-            case OfWire(var wire) -> job.find(wire).isPresent();
-            case OfPart(var part) -> job.find(part).isPresent();
+            case OfWire(var wire) -> design.find(wire).isPresent();
+            case OfPart(var part) -> design.find(part).isPresent();
             case OfTerminal(var terminal) ->
-                    job.find(terminal.part())
+                    design.find(terminal.part())
                             .filter(part -> part.kind().pins().contains(terminal.pin()))
                             .isPresent();
         };

@@ -4,15 +4,16 @@ import aficion.catalogue.FuseType;
 import aficion.desktop.workbench.Verb.On;
 import aficion.files.PartsBook;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.GuardKind;
-import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
 import aficion.job.Terminal;
 import aficion.job.WireId;
-import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.verb.Attempt;
 import aficion.verb.Attempt.Possible;
@@ -79,7 +80,7 @@ public final class Verbs {
             case PART ->
                     part().filter(id ->
                                     verb != Verb.FOLD
-                                            || bench.job().part(id).kind()
+                                            || bench.design().part(id).kind()
                                                     instanceof GuardKind.FuseBox)
                             .isPresent();
             case TERMINAL -> selection instanceof Selection.OfTerminal;
@@ -138,7 +139,7 @@ public final class Verbs {
     /** What wires are for and what they carry is found beside, not on the application thread. */
     private void recolour(CircuitId circuit) {
         forget();
-        bench.ask().prepare(job -> Tidying.recolour(job, circuit), this::take);
+        bench.ask().prepare(design -> Tidying.recolour(design, circuit), this::take);
     }
 
     private void resize(CircuitId circuit) {
@@ -200,7 +201,7 @@ public final class Verbs {
     }
 
     private Attempt onWire(Verb verb, WireId wire) {
-        var job = bench.job();
+        var design = bench.design();
         return switch (verb) {
             case RELAY -> into(wire, "relay");
             case GUARD -> guard(wire);
@@ -208,62 +209,62 @@ public final class Verbs {
             case DIODE -> into(wire, "diode");
             case CONNECTOR -> into(wire, "connector-1");
             case JOINT -> into(wire, "splice");
-            case TURN -> new Possible(new Edit.TurnRound(wire));
+            case TURN -> new Possible(new WireEdit.TurnRound(wire));
             case SETTLE_SIZE -> settle(wire, Trait.SIZE);
             case SETTLE_COLOUR -> settle(wire, Trait.COLOUR);
             case SETTLE_LENGTH -> settle(wire, Trait.LENGTH);
-            case REMOVE -> new Possible(new Edit.RemoveWire(wire));
+            case REMOVE -> new Possible(new WireEdit.RemoveWire(wire));
             case BREAK -> Trials.broken(wire);
-            case CHAFE -> Trials.chafed(job, wire);
-            case CORRODE -> Trials.corroded(job, wire);
+            case CHAFE -> Trials.chafed(design, wire);
+            case CORRODE -> Trials.corroded(design, wire);
             default -> new Refused(Refusal.NOTHING_TO_DO);
         };
     }
 
     private Attempt onTerminal(Verb verb, Terminal at) {
         return switch (verb) {
-            case CHAFE -> Trials.chafed(bench.job(), at);
-            case CORRODE -> Trials.corroded(bench.job(), at);
+            case CHAFE -> Trials.chafed(bench.design(), at);
+            case CORRODE -> Trials.corroded(bench.design(), at);
             default -> onPart(verb, at.part());
         };
     }
 
     private Attempt onPart(Verb verb, PartId part) {
-        var job = bench.job();
+        var design = bench.design();
         return switch (verb) {
-            case EXCHANGE -> Leads.exchange(job, part);
-            case OTHER_SIDE -> OtherSide.of(job, part);
-            case EARTHS -> earths(job, part);
-            case REMOVE -> new Possible(new Edit.RemovePart(part));
-            case BREAK -> Trials.broken(job, part);
-            case CORRODE -> Trials.corroded(job, job.part(part).terminals().getFirst());
+            case EXCHANGE -> Leads.exchange(design, part);
+            case OTHER_SIDE -> OtherSide.of(design, part);
+            case EARTHS -> earths(design, part);
+            case REMOVE -> new Possible(new PartEdit.RemovePart(part));
+            case BREAK -> Trials.broken(design, part);
+            case CORRODE -> Trials.corroded(design, design.part(part).terminals().getFirst());
             default -> new Refused(Refusal.NOTHING_TO_DO);
         };
     }
 
     private Attempt onCircuit(Verb verb, CircuitId circuit) {
         return verb == Verb.RENUMBER
-                ? Tidying.renumber(bench.job(), circuit)
+                ? Tidying.renumber(bench.design(), circuit)
                 : new Refused(Refusal.NOTHING_TO_DO);
     }
 
     /** To the part, when it is an earth point, else to the one its case is bolted to. */
-    private Attempt earths(Job job, PartId part) {
-        var chosen = job.part(part);
+    private Attempt earths(Design design, PartId part) {
+        var chosen = design.part(part);
         var earth =
                 chosen.kind() instanceof JoinKind.EarthPoint ? Optional.of(part) : chosen.mount();
-        return earth.map(at -> Earths.combine(job, bench.focus().get().orElseThrow(), at))
+        return earth.map(at -> Earths.combine(design, bench.focus().get().orElseThrow(), at))
                 .orElse(new Refused(Refusal.NO_EARTH_POINT));
     }
 
     private Attempt settle(WireId wire, Trait trait) {
-        boolean held = bench.job().wire(wire).holds(trait);
-        return new Possible(new Edit.Pin(wire, trait, !held));
+        boolean held = bench.design().wire(wire).holds(trait);
+        return new Possible(new WireEdit.Pin(wire, trait, !held));
     }
 
     private Attempt into(WireId wire, String part) {
-        var entry = PartsBook.shipped(part, bench.job().vehicle());
-        return Placing.into(bench.job(), wire, entry.name(), entry.kind());
+        var entry = PartsBook.shipped(part, bench.design().vehicle());
+        return Placing.into(bench.design(), wire, entry.name(), entry.kind());
     }
 
     /** A fuse that the wire and its load allow, where that is known; else one of ten amps. */
@@ -271,10 +272,10 @@ public final class Verbs {
         var fitting =
                 bench.assessed()
                         .get()
-                        .filter(found -> found.job() == bench.job())
+                        .filter(found -> found.design() == bench.design())
                         .flatMap(found -> found.assessment().fuse(wire, FuseType.BLADE));
         var fuse = new GuardKind.Fuse(FuseType.BLADE, fitting.orElse(USUAL_FUSE));
-        return Placing.into(bench.job(), wire, "fuse", fuse);
+        return Placing.into(bench.design(), wire, "fuse", fuse);
     }
 
     /** Picks a terminal: for the verb that waits for one, else to be looked at. */
@@ -290,7 +291,7 @@ public final class Verbs {
                     case Selection.OfTerminal(var from) when verb == Verb.CONNECT ->
                             connect(from, at);
                     case Selection.OfWire(var wire) ->
-                            Leads.move(bench.job(), wire, verb == Verb.LEAD_FIRST, at);
+                            Leads.move(bench.design(), wire, verb == Verb.LEAD_FIRST, at);
                     case Selection.OfTerminal _, Selection.OfPart _, Selection.Nothing _ ->
                             new Refused(Refusal.NO_TERMINAL);
                 });
@@ -304,31 +305,31 @@ public final class Verbs {
                 .get()
                 .<Attempt>map(circuit ->
                         new Possible(
-                                new Edit.AddWire(
-                                        Connection.between(bench.job(), circuit, from, to))))
+                                new WireEdit.AddWire(
+                                        Connection.between(bench.design(), circuit, from, to))))
                 .orElse(new Refused(Refusal.NO_TERMINAL));
     }
 
     /** Puts a part of the shelf into the chosen wire, onto the chosen terminal, or loose. */
     public void place(String name, Kind kind) {
-        var job = bench.job();
+        var design = bench.design();
         take(
                 switch (bench.selection().get()) {
-                    case Selection.OfWire(var wire) -> Placing.into(job, wire, name, kind);
+                    case Selection.OfWire(var wire) -> Placing.into(design, wire, name, kind);
                     case Selection.OfTerminal(var at) ->
-                            Placing.onto(job, bench.focus().get().orElseThrow(), at, name, kind);
+                            Placing.onto(design, bench.focus().get().orElseThrow(), at, name, kind);
                     case Selection.OfPart _, Selection.Nothing _ ->
-                            new Possible(Placing.loose(job, name, kind));
+                            new Possible(Placing.loose(design, name, kind));
                 });
     }
 
     /** Puts a part of the shelf where the chosen one is. */
     public void replace(Kind kind) {
-        part().ifPresent(id -> take(Placing.instead(bench.job(), id, kind)));
+        part().ifPresent(id -> take(Placing.instead(bench.design(), id, kind)));
     }
 
     /** Tries a part of the shelf where the chosen one is, on a copy. */
     public void tryInstead(Kind kind) {
-        part().ifPresent(id -> tryOut(Verb.REPLACE, Placing.instead(bench.job(), id, kind)));
+        part().ifPresent(id -> tryOut(Verb.REPLACE, Placing.instead(bench.design(), id, kind)));
     }
 }

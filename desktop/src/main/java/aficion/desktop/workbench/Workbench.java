@@ -2,24 +2,31 @@ package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
 import aficion.check.Finding;
+import aficion.check.Findings;
+import aficion.check.Mending;
 import aficion.diagram.Diagram;
+import aficion.diagram.Layout;
 import aficion.diagram.Lettering;
 import aficion.diagram.Manner;
 import aficion.diagram.Panorama;
+import aficion.diagram.VehicleLayout;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.Vehicle;
 import aficion.job.edit.Edit;
 import aficion.job.edit.History;
+import aficion.job.edit.Step;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
+import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.words.Speech;
@@ -31,6 +38,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -44,10 +52,10 @@ import javafx.beans.property.SimpleObjectProperty;
  * on the application thread.
  */
 public final class Workbench implements AutoCloseable {
-    private final Engine engine = new Engine();
+    private final Engine engine = new Engine(new Failures());
     private final Inquiry inquiry = new Inquiry(this, engine);
     private final Clock clock;
-    private final Function<Job, Lettering> letterings;
+    private final Function<Design, Lettering> letterings;
     private final ReadOnlyObjectWrapper<History> history;
     private final ReadOnlyObjectWrapper<Document> document;
 
@@ -74,11 +82,17 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<BenchPlan>>> plan =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Failure>> failure =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObjectProperty<Optional<Trial>> trial =
             new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<Integer>> group =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final BooleanProperty trying = new SimpleBooleanProperty();
     private final UserUnits units;
+
+    /** Every finding of the design last assessed, with what its rule proposes. */
+    private List<Finding> proposed = List.of();
 
     /**
      * Where the job is kept.
@@ -94,6 +108,34 @@ public final class Workbench implements AutoCloseable {
                 new Document(Optional.empty(), Optional.empty(), Optional.empty(), false);
     }
 
+    /** What could not be worked out, and why. */
+    public record Failure(Question question, Throwable why) {}
+
+    /** Keeps what failed last until the same question is answered. */
+    private final class Failures implements Engine.Told {
+        @Override
+        public void answered(Question question) {
+            failure.set(failure.get().filter(last -> last.question() != question));
+        }
+
+        @Override
+        public void failed(Question question, Throwable why) {
+            failure.set(Optional.of(new Failure(question, why)));
+            switch (question) {
+                case POINT -> outcome.set(Optional.empty());
+                case DRAWING -> drawing.set(Optional.empty());
+                case WHOLE -> panorama.set(Optional.empty());
+                case PLAN -> plan.set(Optional.empty());
+                case ASSESSMENT -> {
+                    assessed.set(Optional.empty());
+                    offered.set(Optional.empty());
+                }
+                case OFFER -> trying.set(false);
+                case READING, PREVIEW, FIT, FEEDS, SWEEP, RECORD, WORK -> {}
+            }
+        }
+    }
+
     /**
      * Something that is tried on a copy of the job: the drawing shows what then happens, the job
      * stays as it is.
@@ -102,19 +144,20 @@ public final class Workbench implements AutoCloseable {
      * @param about what is tried on
      * @param verb what was asked for
      */
-    public record Trial(Edit edit, Selection about, Verb verb, Job job) {}
+    public record Trial(Edit edit, Selection about, Verb verb, Design design) {}
 
     /**
      * @param letterings the words of a job's drawings and their widths
      * @param units what the user reads and writes
      */
-    public Workbench(Clock clock, Function<Job, Lettering> letterings, UserUnits units) {
+    public Workbench(Clock clock, Function<Design, Lettering> letterings, UserUnits units) {
         this.clock = clock;
         this.letterings = letterings;
         this.units = units;
         var vehicle = new Vehicle("Aficion", 1960, new Volts(12), Vehicle.Pole.NEGATIVE);
         this.history =
-                new ReadOnlyObjectWrapper<>(History.of(Job.empty(vehicle, HouseRules.USUAL)));
+                new ReadOnlyObjectWrapper<>(
+                        History.of(Job.of(Design.empty(vehicle, HouseRules.USUAL))));
         this.document = new ReadOnlyObjectWrapper<>(Document.NEW);
         conditions.addListener((_, before, _) -> {
             trail.follow(before);
@@ -134,6 +177,15 @@ public final class Workbench implements AutoCloseable {
 
     public Job job() {
         return history.get().present();
+    }
+
+    public Design design() {
+        return job().design();
+    }
+
+    /** What could not be worked out last, until it is. */
+    public ReadOnlyObjectProperty<Optional<Failure>> failure() {
+        return failure.getReadOnlyProperty();
     }
 
     public ReadOnlyObjectProperty<History> history() {
@@ -171,14 +223,15 @@ public final class Workbench implements AutoCloseable {
 
     /** Whether the remedies of the job as it is have been tried. */
     public boolean isOffered() {
-        return offered.get().filter(found -> found.job() == job()).isPresent();
+        return !trying.get()
+                && offered.get().filter(found -> found.design() == design()).isPresent();
     }
 
     /** Findings with what may be offered against them, as far as it has been tried. */
     public List<Finding> offered(List<Finding> findings) {
         var tried =
-                offered.get().filter(found -> found.job() == job()).stream()
-                        .flatMap(found -> found.findings().stream())
+                offered.get().filter(found -> found.design() == design()).stream()
+                        .flatMap(found -> found.found().stream())
                         .collect(
                                 Collectors.toMap(Finding::about, Function.identity(), (a, _) -> a));
         return findings.stream()
@@ -223,7 +276,7 @@ public final class Workbench implements AutoCloseable {
 
     /** Tries something on a copy, in place of what was tried before. */
     void tryOut(Edit edit, Selection about, Verb verb) {
-        trial.set(Optional.of(new Trial(edit, about, verb, edit.apply(job()))));
+        trial.set(Optional.of(new Trial(edit, about, verb, edit.apply(design()))));
         solve();
     }
 
@@ -236,8 +289,8 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** The job that is solved: the copy that something is tried on, or the job itself. */
-    Job solved() {
-        return trial.get().map(Trial::job).orElse(job());
+    Design solved() {
+        return trial.get().map(Trial::design).orElse(design());
     }
 
     /** How many steps there were when the group that is open was begun. */
@@ -261,7 +314,7 @@ public final class Workbench implements AutoCloseable {
         return outcome.get()
                 .flatMap(found ->
                         found instanceof Outcome.Solved(var point)
-                                        && point.netlist().job() == solved()
+                                        && point.netlist().design() == solved()
                                 ? Optional.of(point)
                                 : Optional.empty());
     }
@@ -271,7 +324,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     public Speech speech() {
-        return new Speech(job(), units);
+        return new Speech(design(), units);
     }
 
     /** Whether the job differs from what was last opened or saved. */
@@ -279,6 +332,15 @@ public final class Workbench implements AutoCloseable {
         var kept = document.get().stored().map(Stored::job);
         return document.get().takenUp()
                 || (kept.isPresent() ? !kept.get().equals(job()) : !history.get().past().isEmpty());
+    }
+
+    /** Asks the engine everything anew about the job as it is. */
+    public void askAgain() {
+        failure.set(Optional.empty());
+        solve();
+        draw();
+        drawWhole();
+        assess();
     }
 
     /** Puts a job on the bench, forgetting the one before. */
@@ -324,14 +386,15 @@ public final class Workbench implements AutoCloseable {
         group.set(Optional.empty());
         document.set(from);
         focus.set(Optional.empty());
+        failure.set(Optional.empty());
         show(History.of(job));
         conditions.set(Conditions.REST);
         trail.forget();
-        focus.set(first(job));
+        focus.set(first(job.design()));
     }
 
-    private static Optional<CircuitId> first(Job job) {
-        return job.circuits().stream()
+    private static Optional<CircuitId> first(Design design) {
+        return design.circuits().stream()
                 .min(Comparator.comparingInt(Circuit::number))
                 .map(Circuit::id);
     }
@@ -359,12 +422,12 @@ public final class Workbench implements AutoCloseable {
     }
 
     /**
-     * Makes an edit.
+     * Makes a step.
      *
      * @throws IllegalArgumentException when it does not fit the job, which stays as it was
      */
-    public void perform(Edit edit) {
-        show(history.get().then(edit));
+    public void perform(Step step) {
+        show(history.get().then(step));
     }
 
     public void undo() {
@@ -379,7 +442,7 @@ public final class Workbench implements AutoCloseable {
      * A bench that goes on where this one is, with the same job, history, conditions and choice;
      * this one is to be closed.
      */
-    public Workbench successor(Function<Job, Lettering> words, UserUnits read) {
+    public Workbench successor(Function<Design, Lettering> words, UserUnits read) {
         var next = new Workbench(clock, words, read);
         next.document.set(document.get());
         next.conditions.set(conditions.get());
@@ -398,7 +461,7 @@ public final class Workbench implements AutoCloseable {
 
     /** Puts a control into its next position, the first after the last. */
     public void advance(String name) {
-        Controls.of(job())
+        Controls.of(design())
                 .find(name)
                 .ifPresent(control -> {
                     var positions = control.positions();
@@ -413,41 +476,99 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void show(History next) {
-        boolean sameDesign = isSameDesign(job(), next.present());
+        var before = design();
         trial.set(Optional.empty());
         group.set(group.get().filter(kept -> kept <= next.past().size()));
         history.set(next);
-        if (!selection.get().isIn(job())) {
+        if (design() == before) {
+            assessed.set(assessed.get().map(found -> found.by(job().work())));
+            offer();
+            return;
+        }
+        if (!selection.get().isIn(design())) {
             selection.set(new Selection.Nothing());
         }
-        if (focus.get().filter(id -> job().find(id).isEmpty()).isPresent()) {
-            focus.set(first(job()));
+        if (focus.get().filter(id -> design().find(id).isEmpty()).isPresent()) {
+            focus.set(first(design()));
         }
         solve();
-        if (!sameDesign) {
+        if (!looksAlike(before, design())) {
             draw();
             drawWhole();
         }
-        engine.offerNoMore();
-        engine.assess(
-                job(),
+        assess();
+    }
+
+    private void assess() {
+        var design = design();
+        engine.cancel(Question.OFFER);
+        engine.ask(
+                Question.ASSESSMENT,
+                hand -> Found.in(hand.assessment(design)),
                 found -> {
-                    assessed.set(Optional.of(found));
-                    engine.offer(found.assessment(), this::offered);
+                    assessed.set(
+                            Optional.of(Assessed.of(found.assessment, found.bare(), job().work())));
+                    offered.set(
+                            Optional.of(Assessed.of(found.assessment, List.of(), job().work())));
+                    proposed = found.findings;
+                    offer();
                 });
     }
 
-    private void offered(Assessed found) {
-        if (found.job() == job()) {
-            offered.set(Optional.of(found));
+    /** What is found in a design, with the remedies that the rules propose. */
+    private record Found(Assessment assessment, List<Finding> findings) {
+        static Found in(Assessment assessment) {
+            return new Found(assessment, Findings.of(assessment));
+        }
+
+        /** The same before any remedy has been tried. */
+        List<Finding> bare() {
+            return Mending.withoutRemedies(findings);
         }
     }
 
-    /**
-     * Whether two jobs differ in no part, wire or rule, so that drawings and plans of one hold for
-     * the other.
-     */
-    private static boolean isSameDesign(Job one, Job other) {
+    /** Tries the remedies of what does not stand and has not been tried. */
+    private void offer() {
+        var tried = offered.get();
+        if (tried.filter(found -> found.design() == design()).isEmpty()) {
+            return;
+        }
+        var work = job().work();
+        var known = tried.get().found().stream().map(Finding::about).collect(Collectors.toSet());
+        var open =
+                Findings.judged(proposed, work).open().stream()
+                        .filter(finding -> !known.contains(finding.about()))
+                        .toList();
+        offered.set(tried.map(found -> found.by(work)));
+        trying.set(!open.isEmpty());
+        if (open.isEmpty()) {
+            engine.cancel(Question.OFFER);
+            return;
+        }
+        var assessment = tried.get().assessment();
+        long ticket = engine.ticket(Question.OFFER) + 1;
+        engine.ask(
+                Question.OFFER,
+                _ ->
+                        Mending.offered(
+                                assessment, open, () -> engine.ticket(Question.OFFER) == ticket),
+                offers -> offers.ifPresent(this::keepOffers));
+    }
+
+    private void keepOffers(List<Finding> more) {
+        trying.set(false);
+        offered.set(
+                offered.get()
+                        .map(found ->
+                                Assessed.of(
+                                        found.assessment(),
+                                        Stream.concat(found.found().stream(), more.stream())
+                                                .toList(),
+                                        job().work())));
+    }
+
+    /** Whether drawings and plans of one design hold for the other. */
+    private static boolean looksAlike(Design one, Design other) {
         return one.parts().equals(other.parts())
                 && one.wires().equals(other.wires())
                 && one.rules().equals(other.rules())
@@ -459,37 +580,45 @@ public final class Workbench implements AutoCloseable {
             panorama.set(Optional.empty());
             return;
         }
-        var job = job();
-        engine.drawWhole(
-                job,
-                letterings.apply(job),
-                manner.get(),
-                found -> panorama.set(Optional.of(new ForJob<>(job, found))));
+        var design = design();
+        var lettering = letterings.apply(design);
+        var how = manner.get();
+        engine.ask(
+                Question.WHOLE,
+                _ -> VehicleLayout.of(design, lettering, how),
+                found -> panorama.set(Optional.of(new ForJob<>(design, found))));
     }
 
     private void solve() {
-        engine.solve(
-                solved(),
-                trail.leadingTo(conditions.get()),
+        var design = solved();
+        var now = trail.leadingTo(conditions.get());
+        engine.ask(
+                Question.POINT,
+                hand -> hand.solver(design).follow(now),
                 found -> outcome.set(Optional.of(found)));
     }
 
     private void draw() {
-        var circuit = focus.get().filter(id -> job().find(id).isPresent());
+        var circuit = focus.get().filter(id -> design().find(id).isPresent());
         if (circuit.isEmpty()) {
-            engine.forgetCircuit();
+            engine.cancel(Question.DRAWING);
+            engine.cancel(Question.PLAN);
             drawing.set(Optional.empty());
             plan.set(Optional.empty());
             return;
         }
-        var job = job();
-        engine.draw(
-                job,
-                circuit.get(),
-                letterings.apply(job),
-                manner.get(),
-                found -> drawing.set(Optional.of(new ForJob<>(job, found))));
-        engine.plan(job, circuit.get(), found -> plan.set(Optional.of(new ForJob<>(job, found))));
+        var design = design();
+        var id = circuit.get();
+        var lettering = letterings.apply(design);
+        var how = manner.get();
+        engine.ask(
+                Question.DRAWING,
+                _ -> Layout.of(design, id, lettering, how),
+                found -> drawing.set(Optional.of(new ForJob<>(design, found))));
+        engine.ask(
+                Question.PLAN,
+                hand -> BenchPlan.of(hand.solver(design), id),
+                found -> plan.set(Optional.of(new ForJob<>(design, found))));
     }
 
     @Override

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.files.DemoJobs;
 import aficion.files.JobCodec;
 import aficion.files.JobStore;
+import aficion.job.Job;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringReader;
@@ -64,7 +65,12 @@ class CommandsTest {
         var file = folder.resolve("empty.aficion");
         JobStore.save(
                 file,
-                DemoJobs.find("roadster").orElseThrow().withWires(List.of()).withParts(List.of()),
+                Job.of(
+                        DemoJobs.find("roadster")
+                                .orElseThrow()
+                                .design()
+                                .withWires(List.of())
+                                .withParts(List.of())),
                 Optional.empty());
 
         assertThat(run("check", file.toString())).isEqualTo(new Ran(0, "", ""));
@@ -136,14 +142,14 @@ class CommandsTest {
 
     @Test
     void whatFloatsHasNoVolts() throws IOException {
-        var demo = DemoJobs.find("roadster").orElseThrow();
+        var demo = DemoJobs.find("roadster").orElseThrow().design();
         var cut =
                 demo.withWires(
                         demo.wires().stream()
                                 .filter(wire -> List.of("1.01", "5.02").contains(wire.number()))
                                 .toList());
         var file = folder.resolve("cut.aficion");
-        JobStore.save(file, cut, Optional.empty());
+        JobStore.save(file, Job.of(cut), Optional.empty());
 
         var rows = rows(run("solve", file.toString()).out());
         var floating = rows.stream().filter(row -> row.get("state").equals("floating")).toList();
@@ -190,13 +196,13 @@ class CommandsTest {
         Files.writeString(
                 newer,
                 JobCodec.write(DemoJobs.find("roadster").orElseThrow())
-                        .replace("\"version\" : 1", "\"version\" : 2"));
+                        .replace("\"version\" : 2", "\"version\" : 9"));
 
         assertThat(run("check", folder.resolve("none.aficion").toString()).code()).isEqualTo(2);
         assertThat(run("check", foreign.toString()).err().lines())
                 .singleElement()
                 .satisfies(line -> assertThat(line).contains("not an Aficion job"));
-        assertThat(run("solve", newer.toString()).err()).contains("later version", "format 2");
+        assertThat(run("solve", newer.toString()).err()).contains("later version", "format 9");
         assertThat(run("check", "demo:submarine").err())
                 .startsWith("There is no demo called submarine. There are: roadster");
         assertThat(run("no-such-command-or-file", "x").code()).isEqualTo(2);

@@ -9,7 +9,7 @@ import aficion.job.Colouring;
 import aficion.job.HouseRules;
 import aficion.job.School;
 import aficion.job.WireId;
-import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.words.Wording;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,7 +35,7 @@ class CraftTest extends WindowTest {
 
     /** A wire whose guard is too large. */
     private WireId thin() {
-        return bench.job().wires().stream()
+        return bench.design().wires().stream()
                 .filter(wire -> wire.number().equals("5.13"))
                 .findFirst()
                 .orElseThrow()
@@ -57,13 +57,13 @@ class CraftTest extends WindowTest {
     @Test
     void unitsAndWordsChangeAtOnceAndNothingIsLost() {
         focusOn("5");
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.99")));
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.99")));
         onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
-        var job = bench.job();
+        var design = bench.design();
         search("Metres and");
         settle();
 
-        assertThat(bench.job()).isSameAs(job);
+        assertThat(bench.design()).isSameAs(design);
         assertThat(((TextField) node("change-length")).getText()).endsWith("ft");
         assertShows("Undo: Label it 1.99");
         search("British or American");
@@ -73,7 +73,7 @@ class CraftTest extends WindowTest {
         assertThat(desk.preferences().feet()).isTrue();
         push(KeyCode.CONTROL, KeyCode.Z);
         settle();
-        assertThat(bench.job().wire(new WireId("w1")).number()).isNotEqualTo("1.99");
+        assertThat(bench.design().wire(new WireId("w1")).number()).isNotEqualTo("1.99");
     }
 
     @Test
@@ -116,7 +116,7 @@ class CraftTest extends WindowTest {
         clickOn(node("rules-apply"));
         settle();
 
-        var rules = bench.job().rules();
+        var rules = bench.design().rules();
         assertThat(rules.school(School.Question.RETURN)).isEqualTo(School.WIRE_RETURN);
         assertThat(rules.law()).contains("Two stop lamps.");
         assertThat(rules.colours().orElseThrow()).isInstanceOf(Colouring.ByScheme.class);
@@ -126,14 +126,14 @@ class CraftTest extends WindowTest {
                 .contains("ColourNotOfScheme", "FuseNotBreaker", "ReturnsByBody");
         push(KeyCode.CONTROL, KeyCode.Z);
         settle();
-        assertThat(bench.job().rules()).isEqualTo(HouseRules.USUAL.withLaw(""));
+        assertThat(bench.design().rules()).isEqualTo(HouseRules.USUAL.withLaw(""));
     }
 
     @Test
     void aRemedyShowsWhatItChangesAndAFindingStandsWithAReason() throws Exception {
         focusOn("5");
         onScreen(() -> bench.selection().set(new Selection.OfWire(thin())));
-        var job = bench.job();
+        var design = bench.design();
         clickOn(button("Preview"));
         until(() ->
                 all(stage.getScene().getRoot())
@@ -141,7 +141,7 @@ class CraftTest extends WindowTest {
                                 each instanceof Label label
                                         && label.getText() != null
                                         && label.getText().startsWith("Mends: ")));
-        assertThat(bench.job()).isSameAs(job);
+        assertThat(bench.design()).isSameAs(design);
 
         long dangers = bench.assessed().get().orElseThrow().dangers();
         settle();
@@ -171,7 +171,7 @@ class CraftTest extends WindowTest {
                         Files.writeString(
                                 folder.resolve("loom.csv"),
                                 "number,from,to,shade,size\n1,H1.56b,S3.56b,blue/red,1.5\n2,H1.56b,,red,1\n"));
-        int wires = bench.job().wires().size();
+        int wires = bench.design().wires().size();
         search("Take in a wire list");
         until(() -> text("import-says").startsWith("1 of 2 rows"));
         assertThat(((ListView<?>) node("import-problems")).getItems().getFirst().toString())
@@ -181,9 +181,9 @@ class CraftTest extends WindowTest {
         clickOn(node("import-take"));
         settle();
 
-        assertThat(bench.job().wires()).hasSize(wires + 1);
-        assertThat(bench.job().wires().getLast().colour().british()).isEqualTo("UR");
-        assertThat(bench.job().circuits().getLast().name()).isEqualTo("loom");
+        assertThat(bench.design().wires()).hasSize(wires + 1);
+        assertThat(bench.design().wires().getLast().colour().british()).isEqualTo("UR");
+        assertThat(bench.design().circuits().getLast().name()).isEqualTo("loom");
 
         answers.open = Optional.of(Files.writeString(folder.resolve("no.csv"), "nothing"));
         search("Take in a wire list");

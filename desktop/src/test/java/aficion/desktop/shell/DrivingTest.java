@@ -209,7 +209,7 @@ class DrivingTest extends WindowTest {
                         bench.units()
                                 .print(
                                         point().voltsAt(
-                                                        bench.job()
+                                                        bench.design()
                                                                 .part(new PartId("K1"))
                                                                 .terminal("30"))
                                                 .orElseThrow()));
@@ -272,9 +272,9 @@ class DrivingTest extends WindowTest {
 
     @Test
     void everyCircuitOfTheDemoIsDrawn() {
-        for (var circuit : bench.job().circuits()) {
+        for (var circuit : bench.design().circuits()) {
             focusOn(circuit.id().value());
-            for (var wire : bench.job().wiresOf(circuit.id())) {
+            for (var wire : bench.design().wiresOf(circuit.id())) {
                 assertThat(byId("wire-" + wire.number())).isPresent();
             }
         }

@@ -42,7 +42,7 @@ public final class FramesBench extends Application {
         var files = new JobFiles(bench, JobFiles.dialogs(stage), desk);
         new BenchWindow(stage, files, desk, _ -> {}, () -> {}).show();
         bench.take(DemoJobs.find(name).orElseThrow());
-        for (var control : aficion.netlist.Controls.of(bench.job()).controls()) {
+        for (var control : aficion.netlist.Controls.of(bench.design()).controls()) {
             bench.set(control.name(), control.positions().get(1).name());
         }
         bench.whole().set(parameters.size() < 2);

@@ -11,7 +11,8 @@ import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
-import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -62,19 +63,19 @@ class HandsTest extends WindowTest {
     void keysPutPartsIntoTheChosenWireAndUndoNamesThem() {
         focusOn(HEADLAMPS);
         choose("5.09");
-        var before = bench.job();
+        var before = bench.design();
 
         key(KeyCode.D);
-        assertThat(bench.job().parts().getLast().kind()).isInstanceOf(JoinKind.Diode.class);
+        assertThat(bench.design().parts().getLast().kind()).isInstanceOf(JoinKind.Diode.class);
         assertThat(text("undo")).isEqualTo("Undo: Put a diode into wire 5.09");
         key(KeyCode.G);
-        assertThat(bench.job().parts().getLast().kind()).isInstanceOf(GuardKind.Fuse.class);
+        assertThat(bench.design().parts().getLast().kind()).isInstanceOf(GuardKind.Fuse.class);
         key(KeyCode.R);
-        assertThat(bench.job().parts().getLast().kind()).isInstanceOf(ControlKind.Relay.class);
+        assertThat(bench.design().parts().getLast().kind()).isInstanceOf(ControlKind.Relay.class);
         for (int i = 0; i < 3; i++) {
             key(KeyCode.CONTROL, KeyCode.Z);
         }
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
     }
 
     /** Keys go on working on what was pressed, whatever is drawn anew. */
@@ -116,18 +117,19 @@ class HandsTest extends WindowTest {
         choose("5.09");
         onScreen(() -> {
             bench.perform(
-                    new Edit.Resize(wireNumbered("5.09"), WireSize.parse("10mm2").orElseThrow()));
+                    new WireEdit.Resize(
+                            wireNumbered("5.09"), WireSize.parse("10mm2").orElseThrow()));
             verbs().perform(Verb.RESIZE);
-            bench.perform(new Edit.Renumber(wireNumbered("5.09"), "5.90"));
+            bench.perform(new WireEdit.Renumber(wireNumbered("5.09"), "5.90"));
         });
-        until(() -> !bench.job().wire(wireNumbered("5.90")).size().designation().equals("10"));
+        until(() -> !bench.design().wire(wireNumbered("5.90")).size().designation().equals("10"));
     }
 
     @Test
     void aGroupOfStepsIsOneToUndo() {
         focusOn(HEADLAMPS);
         choose("5.09");
-        var before = bench.job();
+        var before = bench.design();
         key(KeyCode.ALT, KeyCode.G);
         key(KeyCode.D);
         key(KeyCode.X);
@@ -135,13 +137,13 @@ class HandsTest extends WindowTest {
 
         assertThat(bench.history().get().past()).hasSize(1);
         key(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
     }
 
     @Test
     void twoPinsThatArePickedAreConnected() {
         focusOn(HEADLAMPS);
-        int wires = bench.job().wires().size();
+        int wires = bench.design().wires().size();
         clickOn(pin("S3.56a"));
         settle();
         assertThat(bench.selection().get()).isEqualTo(new Selection.OfTerminal(at("S3.56a")));
@@ -152,13 +154,13 @@ class HandsTest extends WindowTest {
         clickOn(pin("S3.56a"));
         settle();
         assertThat(text("bubble")).contains("Both ends would be on one terminal");
-        assertThat(bench.job().wires()).hasSize(wires);
+        assertThat(bench.design().wires()).hasSize(wires);
 
         key(KeyCode.C);
         clickOn(pin("K1.86"));
         settle();
-        assertThat(bench.job().wires()).hasSize(wires + 1);
-        assertThat(bench.job().wires().getLast().to().terminal()).isEqualTo(at("K1.86"));
+        assertThat(bench.design().wires()).hasSize(wires + 1);
+        assertThat(bench.design().wires().getLast().to().terminal()).isEqualTo(at("K1.86"));
     }
 
     @Test
@@ -168,7 +170,8 @@ class HandsTest extends WindowTest {
         search("Lead second end");
         search("terminal K2.86");
 
-        assertThat(bench.job().wire(wireNumbered("5.03")).to().terminal()).isEqualTo(at("K2.86"));
+        assertThat(bench.design().wire(wireNumbered("5.03")).to().terminal())
+                .isEqualTo(at("K2.86"));
     }
 
     @Test
@@ -179,13 +182,13 @@ class HandsTest extends WindowTest {
             bench.set("lights", "head");
         });
         assertThat(isLive("5.11")).isTrue();
-        var before = bench.job();
+        var before = bench.design();
         choose("5.11");
         key(KeyCode.Q);
 
         until(() -> !isLive("5.11"));
         assertThat(text("undo")).isEqualTo("Undo");
-        assertThat(bench.job()).isSameAs(before);
+        assertThat(bench.design()).isSameAs(before);
         assertShows("Tried: 5.11 is broken");
         key(KeyCode.H);
         until(() -> bench.point().filter(point -> !point.blown().isEmpty()).isPresent());
@@ -211,7 +214,7 @@ class HandsTest extends WindowTest {
         clickOn(node("shelf-put"));
         settle();
 
-        var resistor = (JoinKind.Resistor) bench.job().parts().getLast().kind();
+        var resistor = (JoinKind.Resistor) bench.design().parts().getLast().kind();
         assertThat(resistor.resistance().value()).isEqualTo(2.2);
     }
 
@@ -219,23 +222,24 @@ class HandsTest extends WindowTest {
     void anotherPartIsTriedAndOneThatDoesNotFitIsRefusedAtThePlace() {
         focusOn(HEADLAMPS);
         onScreen(() -> bench.selection().set(new Selection.OfPart(new PartId("F6"))));
-        var before = bench.job();
+        var before = bench.design();
         key(KeyCode.P);
         interact(() -> ((TextField) node("shelf-search")).setText("diode silicon"));
         clickOn(node("shelf-put"));
         settle();
         until(() -> byId("bubble").orElseThrow().isVisible());
         assertThat(text("bubble")).contains("pins that part does not have");
-        assertThat(bench.job()).isSameAs(before);
+        assertThat(bench.design()).isSameAs(before);
 
         key(KeyCode.P);
         interact(() -> ((TextField) node("shelf-search")).setText("ballast resistor"));
         clickOn(node("shelf-try"));
         until(() -> bench.trial().get().isPresent());
-        assertThat(bench.job()).isSameAs(before);
+        assertThat(bench.design()).isSameAs(before);
         clickOn(node("trial-keep"));
         settle();
-        assertThat(bench.job().part(new PartId("F6")).kind()).isInstanceOf(JoinKind.Resistor.class);
+        assertThat(bench.design().part(new PartId("F6")).kind())
+                .isInstanceOf(JoinKind.Resistor.class);
     }
 
     @Test
@@ -342,19 +346,19 @@ class HandsTest extends WindowTest {
         focusOn(HEADLAMPS);
         onScreen(() ->
                 bench.perform(
-                        new Edit.AddPart(
+                        new PartEdit.AddPart(
                                 aficion.job.edit.NewNames.part(
-                                        bench.job(),
+                                        bench.design(),
                                         "V",
                                         aficion.catalogue.Zone.CABIN,
                                         new JoinKind.Diode(new aficion.quantity.Amps(3))))));
-        var loose = bench.job().parts().getLast().id();
+        var loose = bench.design().parts().getLast().id();
         clickOn(pin("S3.56a"));
         key(KeyCode.C);
         clickOn(byId("loose-" + loose).orElseThrow());
         settle();
 
-        assertThat(bench.job().wires().getLast().to().terminal()).isEqualTo(at(loose + ".A"));
+        assertThat(bench.design().wires().getLast().to().terminal()).isEqualTo(at(loose + ".A"));
         until(() -> byId("loose-" + loose).isEmpty());
     }
 }

@@ -39,7 +39,7 @@ class InspectorTest extends WindowTest {
     void whatAWireIsAndHowItIsLaidIsChosenInPlace() {
         var id = wireNumbered("8.02");
         onScreen(() -> bench.selection().set(new Selection.OfWire(id)));
-        var first = bench.job().wire(id).from().terminal();
+        var first = bench.design().wire(id).from().terminal();
 
         pick("change-first-end", new Termination("ring-m6"));
         pick("change-colour", Colour.PINK);
@@ -50,13 +50,17 @@ class InspectorTest extends WindowTest {
         enter("change-bundle", "door");
         pick("change-unguarded", Optional.of(Unguarded.SHORT_AND_SLEEVED));
 
-        var wire = bench.job().wire(id);
+        var wire = bench.design().wire(id);
         assertThat(wire.at(first).termination()).isEqualTo(new Termination("ring-m6"));
         assertThat(wire.colour()).isEqualTo(new WireColour(Colour.PINK, Optional.of(Colour.SLATE)));
         assertThat(wire.insulation()).isEqualTo(Insulation.PTFE200);
         assertThat(wire.laid())
                 .isEqualTo(
-                        new Laid(Zone.MOVING, Optional.of("door"), Optional.of(new Metres(0.06))));
+                        new Laid.Stated(
+                                wire.length(),
+                                Zone.MOVING,
+                                Optional.of("door"),
+                                Optional.of(new Metres(0.06))));
         assertThat(wire.unguarded()).contains(Unguarded.SHORT_AND_SLEEVED);
         assertThat(bench.history().get().past().size()).isEqualTo(8);
     }
@@ -65,14 +69,14 @@ class InspectorTest extends WindowTest {
     void escapeLeavesAChoiceAsItWas() {
         var id = wireNumbered("8.02");
         onScreen(() -> bench.selection().set(new Selection.OfWire(id)));
-        var before = bench.job();
+        var before = bench.design();
 
         open("change-zone");
         push(KeyCode.DOWN);
         push(KeyCode.ESCAPE);
         settle();
 
-        assertThat(bench.job()).isSameAs(before);
+        assertThat(bench.design()).isSameAs(before);
         assertThat(bench.selection().get()).isEqualTo(new Selection.OfWire(id));
         assertThat(((ComboBox<?>) node("change-zone")).getValue())
                 .isEqualTo(before.wire(id).zone());
@@ -82,17 +86,17 @@ class InspectorTest extends WindowTest {
     void whereAPartStandsItsStudsAndWhatACircuitMayLoseAreChosenInPlace() {
         onScreen(() -> bench.selection().set(new Selection.OfPart(new PartId("X1"))));
         pick("change-place", Zone.UNDERBODY);
-        assertThat(bench.job().part(new PartId("X1")).zone()).isEqualTo(Zone.UNDERBODY);
+        assertThat(bench.design().part(new PartId("X1")).zone()).isEqualTo(Zone.UNDERBODY);
 
         var post = Terminal.parse("M1.30").orElseThrow();
         onScreen(() -> bench.selection().set(new Selection.OfTerminal(post)));
         pick("change-stud", Optional.of("m10"));
-        assertThat(bench.job().part(post.part()).stud("30")).contains("m10");
+        assertThat(bench.design().part(post.part()).stud("30")).contains("m10");
 
         focusOn("8");
         onScreen(() -> bench.selection().set(new Selection.Nothing()));
         pick("change-drops", Circuit.Drops.STRICT);
-        assertThat(bench.job().circuit(bench.focus().get().orElseThrow()).drops())
+        assertThat(bench.design().circuit(bench.focus().get().orElseThrow()).drops())
                 .isEqualTo(Circuit.Drops.STRICT);
         assertThat(text("undo")).contains("strict");
     }
@@ -100,7 +104,7 @@ class InspectorTest extends WindowTest {
     /** A positive earthed vehicle with its battery as it was: said outright, and undone. */
     @Test
     void theVehicleItselfIsSaidOtherwiseAndJudgedAnew() {
-        var before = bench.job();
+        var before = bench.design();
         press("job-name");
         push(KeyCode.F1);
         assertThat(text("help-screen")).startsWith("What vehicle it is");
@@ -114,12 +118,12 @@ class InspectorTest extends WindowTest {
         interact(() -> box("vehicle-pole").setValue(Vehicle.Pole.POSITIVE));
         press("vehicle-apply");
 
-        assertThat(bench.job().vehicle())
+        assertThat(bench.design().vehicle())
                 .isEqualTo(new Vehicle("Other Tern", 1957, new Volts(12), Vehicle.Pole.POSITIVE));
         assertThat(bench.assessed().get().orElseThrow().findings())
                 .anyMatch(finding -> finding.rule().equals("BatteryReversed"));
         press("undo");
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
     }
 
     private void enterOnly(String id, String text) {

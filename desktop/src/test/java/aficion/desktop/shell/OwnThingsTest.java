@@ -47,7 +47,7 @@ class OwnThingsTest extends WindowTest {
         push(KeyCode.A);
         write("shelf-search", "of mine");
         fire("shelf-put");
-        var part = bench.job().parts().getLast();
+        var part = bench.design().parts().getLast();
         assertThat(part.name()).isEqualTo("dropper of mine");
         assertThat(((JoinKind.Resistor) part.kind()).resistance().value()).isEqualTo(4.7);
     }
@@ -70,9 +70,9 @@ class OwnThingsTest extends WindowTest {
         until(() -> !((Button) node("recipe-insert")).isDisabled());
         fire("recipe-insert");
 
-        var added = bench.job().circuits().getLast();
+        var added = bench.design().circuits().getLast();
         assertThat(added).extracting(Circuit::name).isEqualTo("My headlamps");
-        assertThat(bench.job().partsOf(added.id()))
+        assertThat(bench.design().partsOf(added.id()))
                 .anyMatch(part -> part.kind().toString().contains("Watts[value=35.0]"));
     }
 

@@ -10,6 +10,7 @@ import aficion.files.RecipeBook;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.LoadKind;
@@ -71,11 +72,11 @@ class PlanningTest extends WindowTest {
         until(() -> !isOpen("new-job"));
         settle();
 
-        var job = bench.job();
-        assertThat(job.vehicle().name()).isEqualTo("Quill Trial");
-        assertThat(job.vehicle().year()).isEqualTo(1971);
-        assertThat(job.circuits()).hasSize(12);
-        assertThat(job.parts()).anyMatch(part -> part.kind() instanceof LoadKind.IgnitionCoil);
+        var design = bench.design();
+        assertThat(design.vehicle().name()).isEqualTo("Quill Trial");
+        assertThat(design.vehicle().year()).isEqualTo(1971);
+        assertThat(design.circuits()).hasSize(12);
+        assertThat(design.parts()).anyMatch(part -> part.kind() instanceof LoadKind.IgnitionCoil);
         assertThat(bench.assessed().get().orElseThrow().findings())
                 .noneMatch(finding -> finding.severity() == Severity.DANGER);
         assertThat(text("dangers")).isEqualTo("no dangers");
@@ -83,7 +84,7 @@ class PlanningTest extends WindowTest {
         relayForTheHorn();
         oneMoreLamp();
         mendWhatTheyBrought();
-        assertThat(bench.job().parts()).hasSize(job.parts().size() + 2);
+        assertThat(bench.design().parts()).hasSize(design.parts().size() + 2);
         assertThat(bench.assessed().get().orElseThrow().findings())
                 .noneMatch(finding ->
                         finding.severity() == Severity.DANGER
@@ -100,9 +101,9 @@ class PlanningTest extends WindowTest {
     private void relayForTheHorn() {
         var horn = focusOnNamed("Horn");
         var wire =
-                bench.job().wiresOf(horn).stream()
+                bench.design().wiresOf(horn).stream()
                         .filter(each ->
-                                bench.job().part(each.from().terminal().part()).kind()
+                                bench.design().part(each.from().terminal().part()).kind()
                                         instanceof ControlKind.Switch)
                         .findFirst()
                         .orElseThrow();
@@ -116,7 +117,7 @@ class PlanningTest extends WindowTest {
     private void oneMoreLamp() {
         focusOnNamed("Tail and instruments");
         var tail =
-                bench.job().partsOf(bench.focus().get().orElseThrow()).stream()
+                bench.design().partsOf(bench.focus().get().orElseThrow()).stream()
                         .filter(part -> part.kind() instanceof LoadKind.Lamp)
                         .findFirst()
                         .orElseThrow()
@@ -149,7 +150,7 @@ class PlanningTest extends WindowTest {
         until(() ->
                 bench.assessed()
                         .get()
-                        .filter(found -> found.job() == bench.job())
+                        .filter(found -> found.design() == bench.design())
                         .filter(found ->
                                 found.findings().stream()
                                         .noneMatch(Finding.ColourNotOfScheme.class::isInstance))
@@ -158,7 +159,7 @@ class PlanningTest extends WindowTest {
 
     private CircuitId focusOnNamed(String name) {
         var circuit =
-                bench.job().circuits().stream()
+                bench.design().circuits().stream()
                         .filter(each -> each.name().equals(name))
                         .findFirst()
                         .orElseThrow()
@@ -170,14 +171,14 @@ class PlanningTest extends WindowTest {
     @Test
     void aVehicleWithoutNameOrYearIsNotBegun() {
         push(KeyCode.CONTROL, KeyCode.N);
-        var before = bench.job();
+        var before = bench.design();
         clickOn(node("new-job-begin"));
         assertThat(text("new-job-trouble")).isEqualTo("The vehicle needs a name.");
         write("new-job-name", "Quill");
         write("new-job-year", "19x0");
         clickOn(node("new-job-begin"));
         assertThat(text("new-job-trouble")).contains("1885", "2100");
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
 
         push(KeyCode.ESCAPE);
         until(() -> !isOpen("new-job"));
@@ -185,7 +186,7 @@ class PlanningTest extends WindowTest {
 
     @Test
     void aRecipeIsFoundAskedShownPutInAndTakenBack() {
-        var before = bench.job();
+        var before = bench.design();
         interact(() -> byId("circuits").orElseThrow().requestFocus());
         push(KeyCode.INSERT);
         write("recipe-search", "work lamp");
@@ -196,13 +197,13 @@ class PlanningTest extends WindowTest {
         clickOn(node("recipe-insert"));
         settle();
 
-        assertThat(bench.job().circuits()).hasSize(before.circuits().size() + 1);
-        assertThat(bench.job().circuits().getLast().name()).isEqualTo("Work lamp");
-        assertThat(bench.focus().get()).contains(bench.job().circuits().getLast().id());
+        assertThat(bench.design().circuits()).hasSize(before.circuits().size() + 1);
+        assertThat(bench.design().circuits().getLast().name()).isEqualTo("Work lamp");
+        assertThat(bench.focus().get()).contains(bench.design().circuits().getLast().id());
         assertThat(text("undo")).isEqualTo("Undo: Add circuit Work lamp");
         clickOn("#undo");
         settle();
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
     }
 
     /** Another answer of the house proposes anew, but not what has been left out. */
@@ -232,13 +233,13 @@ class PlanningTest extends WindowTest {
                         Vehicle.Pole.NEGATIVE,
                         Optional.of(Vehicle.Sort.CAR));
         var rules = HouseRules.USUAL.withSchool(School.FROM_ALTERNATOR);
-        var job = Job.empty(car, rules);
+        var design = Design.empty(car, rules);
         for (var proposal : RecipeBook.proposals(Vehicle.Sort.CAR, rules).subList(0, 4)) {
-            var fit = Insertion.of(job, proposal.recipe(), proposal.answers());
-            job = ((Insertion.Fit.Fits) fit).job();
+            var fit = Insertion.of(design, proposal.recipe(), proposal.answers());
+            design = ((Insertion.Fit.Fits) fit).design();
         }
-        var before = job;
-        onScreen(() -> bench.take(before));
+        var before = design;
+        onScreen(() -> bench.take(Job.of(before)));
         push(KeyCode.INSERT);
         write("recipe-search", "alternator with lamp");
         until(() -> !((Button) node("recipe-insert")).isDisabled());
@@ -265,8 +266,8 @@ class PlanningTest extends WindowTest {
         clickOn("#menu-removeCircuit");
         settle();
 
-        assertThat(bench.job().circuits()).extracting(Circuit::name).doesNotContain("Horn");
-        assertThat(bench.job().parts())
+        assertThat(bench.design().circuits()).extracting(Circuit::name).doesNotContain("Horn");
+        assertThat(bench.design().parts())
                 .noneMatch(part ->
                         part.kind() instanceof ControlKind.Switch hand
                                 && hand.control().equals("horn"));
@@ -275,14 +276,14 @@ class PlanningTest extends WindowTest {
 
     @Test
     void aWireIsTyped() {
-        int wires = bench.job().wires().size();
+        int wires = bench.design().wires().size();
         push(KeyCode.CONTROL, KeyCode.K);
         interact(() -> ((TextField) node("search")).setText("S5.1 > X1.31"));
         push(KeyCode.ENTER);
         settle();
 
-        assertThat(bench.job().wires()).hasSize(wires + 1);
-        var wire = bench.job().wires().getLast();
+        assertThat(bench.design().wires()).hasSize(wires + 1);
+        var wire = bench.design().wires().getLast();
         assertThat(wire.from().terminal()).hasToString("S5.1");
         assertThat(wire.to().terminal()).hasToString("X1.31");
         assertShows("Wire " + wire.number());
@@ -291,7 +292,7 @@ class PlanningTest extends WindowTest {
     /** The horn's lead to its earth-side button: chafed, the horn sounds. */
     @Test
     void theFaultsOfAWireAreTriedAndTheJobStaysAsItIs() {
-        var before = bench.job();
+        var before = bench.design();
         onScreen(() -> bench.selection().set(new Selection.OfWire(wireNumbered("8.02"))));
         assertShows("Wire 8.02");
         clickOn(node("what-if-try"));
@@ -303,7 +304,7 @@ class PlanningTest extends WindowTest {
                                         && label.getText() != null
                                         && label.getText().contains("runs by itself")));
         assertShows("It chafes to the body half way");
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
     }
 
     @Test
@@ -312,16 +313,16 @@ class PlanningTest extends WindowTest {
         onScreen(() -> bench.selection().set(new Selection.OfWire(id)));
         enter("change-size", "2.5 mm2");
         settle();
-        assertThat(bench.job().wire(id).size()).hasToString("2.5mm2");
+        assertThat(bench.design().wire(id).size()).hasToString("2.5mm2");
         assertThat(text("undo")).contains("8.02");
 
         enter("change-size", "thick");
         assertShows("A size that is made");
-        assertThat(bench.job().wire(id).size()).hasToString("2.5mm2");
+        assertThat(bench.design().wire(id).size()).hasToString("2.5mm2");
 
         enter("change-length", "85 cm");
         settle();
-        assertThat(bench.job().wire(id).length().metres().value()).isEqualTo(0.85);
+        assertThat(bench.design().wire(id).length().metres().value()).isEqualTo(0.85);
     }
 
     private void enter(String id, String text) {

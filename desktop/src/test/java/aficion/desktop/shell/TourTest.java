@@ -25,7 +25,10 @@ class TourTest extends WindowTest {
                 bench.selection()
                         .set(
                                 new Selection.OfWire(
-                                        bench.job().wiresOf(new CircuitId("5")).getFirst().id())));
+                                        bench.design()
+                                                .wiresOf(new CircuitId("5"))
+                                                .getFirst()
+                                                .id())));
         until(() -> text("tour-text").startsWith("3 of 3"));
         push(KeyCode.Q);
         until(() -> !node("tour").isVisible());

@@ -139,7 +139,7 @@ abstract class WindowTest extends ApplicationTest {
                 bench.isOffered()
                         && bench.assessed()
                                 .get()
-                                .filter(found -> found.job() == bench.job())
+                                .filter(found -> found.design() == bench.design())
                                 .isPresent()
                         && bench.outcome().get().isPresent()
                         && (bench.point().isEmpty()
@@ -156,8 +156,8 @@ abstract class WindowTest extends ApplicationTest {
         return shown.map(found -> circuit.apply(found.made())).equals(bench.focus().get())
                 && shown.stream()
                         .allMatch(found ->
-                                found.job().parts().equals(bench.job().parts())
-                                        && found.job().wires().equals(bench.job().wires()));
+                                found.design().parts().equals(bench.design().parts())
+                                        && found.design().wires().equals(bench.design().wires()));
     }
 
     static void until(Callable<Boolean> condition) {
@@ -171,7 +171,7 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     WireId wireNumbered(String number) {
-        return bench.job().wires().stream()
+        return bench.design().wires().stream()
                 .filter(wire -> wire.number().equals(number))
                 .findFirst()
                 .orElseThrow()
@@ -226,7 +226,7 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     Wire wireOf(String id) {
-        return bench.job().wire(new WireId(id));
+        return bench.design().wire(new WireId(id));
     }
 
     OperatingPoint point() {

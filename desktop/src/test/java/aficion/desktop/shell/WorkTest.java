@@ -10,14 +10,16 @@ import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.files.Recovery;
 import aficion.job.BenchRun.Verdict;
-import aficion.job.Circuit.Stage;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.PartId;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
-import aficion.job.edit.Edit;
+import aficion.job.Work.Stage;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import java.io.IOException;
@@ -51,7 +53,7 @@ class WorkTest extends WindowTest {
         clickOn("Clock and radio");
         settle();
         assertShows("Lead without a guard");
-        var before = bench.job();
+        var before = bench.design();
 
         clickOn(button("Put a 3 A fuse into wire 10.01"));
         settle();
@@ -64,12 +66,12 @@ class WorkTest extends WindowTest {
 
         clickOn("#undo");
         settle();
-        assertThat(bench.job()).isEqualTo(before);
+        assertThat(bench.design()).isEqualTo(before);
         assertShows("Lead without a guard");
 
         clickOn("#redo");
         settle();
-        var mended = bench.job();
+        var mended = bench.design();
         var file = folder.resolve("tern.aficion");
         answers.write = Optional.of(file);
         push(KeyCode.CONTROL, KeyCode.S);
@@ -80,8 +82,8 @@ class WorkTest extends WindowTest {
         push(KeyCode.CONTROL, KeyCode.O);
         settle();
 
-        assertThat(bench.job()).isEqualTo(mended);
-        assertThat(JobStore.open(file).job()).isEqualTo(mended);
+        assertThat(bench.design()).isEqualTo(mended);
+        assertThat(JobStore.open(file).job().design()).isEqualTo(mended);
         assertThat(answers.askedAboutUnsaved).isZero();
     }
 
@@ -89,7 +91,7 @@ class WorkTest extends WindowTest {
     @Test
     void anotherFuseShowsInTheDrawing() {
         focusOn("5");
-        onScreen(() -> bench.perform(new Edit.FitFuse(new PartId("F6"), "", new Amps(7.5))));
+        onScreen(() -> bench.perform(new PartEdit.FitFuse(new PartId("F6"), "", new Amps(7.5))));
 
         assertThat(drawnWords()).contains("7.5 A").doesNotContain("25 A");
 
@@ -109,14 +111,14 @@ class WorkTest extends WindowTest {
     void anotherNumberShowsInTheTestRun() {
         focusOn("8");
         press("view-bench");
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w54"), "8.99")));
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w54"), "8.99")));
 
         assertShows("Measure wire 8.99 from end to end");
     }
 
     @Test
     void undoAndRedoHaveTheirKeys() {
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
         interact(() -> byId("circuits").orElseThrow().requestFocus());
 
         push(KeyCode.CONTROL, KeyCode.Z);
@@ -146,18 +148,22 @@ class WorkTest extends WindowTest {
                                 node instanceof CheckBox check && check.getText().equals("sized"))
                         .findFirst()
                         .orElseThrow();
+        var worked = bench.assessed().get().orElseThrow().assessment();
+        var drawn = bench.drawing().get();
         clickOn(box);
         settle();
 
-        assertThat(bench.job().circuit(new CircuitId("8")).done())
+        assertThat(bench.assessed().get().orElseThrow().assessment()).isSameAs(worked);
+        assertThat(bench.drawing().get()).isSameAs(drawn);
+        assertThat(bench.job().work().done(new CircuitId("8")))
                 .containsExactly(Stage.PLANNED, Stage.SIZED);
         assertThat(text("undo")).isEqualTo("Undo: Mark Horn sized");
     }
 
     @Test
     void unsavedWorkIsAskedAboutBeforeItIsPutAway() {
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
-        var changed = bench.job();
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
+        var changed = bench.design();
 
         answers.unsaved = Answer.STAY;
         interact(() ->
@@ -168,7 +174,7 @@ class WorkTest extends WindowTest {
         assertThat(answers.askedAboutUnsaved).isEqualTo(1);
 
         interact(() -> files.openDemo("roadster"));
-        assertThat(bench.job()).isEqualTo(changed);
+        assertThat(bench.design()).isEqualTo(changed);
         assertThat(answers.askedAboutUnsaved).isEqualTo(2);
 
         answers.unsaved = Answer.DISCARD;
@@ -181,24 +187,24 @@ class WorkTest extends WindowTest {
         var file = folder.resolve("kept.aficion");
         answers.write = Optional.of(file);
         answers.unsaved = Answer.SAVE;
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
-        var changed = bench.job();
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
+        var changed = bench.design();
 
         onScreen(() -> files.openDemo("roadster"));
 
-        assertThat(JobStore.open(file).job()).isEqualTo(changed);
+        assertThat(JobStore.open(file).job().design()).isEqualTo(changed);
         assertThat(bench.job()).isEqualTo(DEMO);
     }
 
     @Test
     void aSaveThatIsThoughtBetterOfKeepsTheWorkOnTheBench() {
         answers.unsaved = Answer.SAVE;
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
-        var changed = bench.job();
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
+        var changed = bench.design();
 
         onScreen(() -> files.openDemo("roadster"));
 
-        assertThat(bench.job()).isEqualTo(changed);
+        assertThat(bench.design()).isEqualTo(changed);
     }
 
     @Test
@@ -230,7 +236,7 @@ class WorkTest extends WindowTest {
         interact(() -> files.open(file));
         settle();
         Files.writeString(file, Files.readString(file) + "\n");
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
 
         push(KeyCode.CONTROL, KeyCode.S);
         settle();
@@ -342,7 +348,7 @@ class WorkTest extends WindowTest {
         }
         settle();
 
-        var run = bench.job().latestRun(new CircuitId("8")).orElseThrow();
+        var run = bench.job().work().latestRun(new CircuitId("8")).orElseThrow();
         assertThat(run.readings()).hasSameSizeAs(plan.steps());
         assertThat(run.reading(wrong.key()).orElseThrow().verdict()).isEqualTo(Verdict.FAIL);
         assertThat(run.readings().stream().filter(reading -> reading.verdict() != Verdict.PASS))
@@ -398,9 +404,14 @@ class WorkTest extends WindowTest {
     void anEmptyJobSaysWhatToDo() {
         onScreen(() ->
                 bench.take(
-                        Job.empty(
-                                new Vehicle("Quill 350", 1969, new Volts(6), Vehicle.Pole.POSITIVE),
-                                HouseRules.USUAL)));
+                        Job.of(
+                                Design.empty(
+                                        new Vehicle(
+                                                "Quill 350",
+                                                1969,
+                                                new Volts(6),
+                                                Vehicle.Pole.POSITIVE),
+                                        HouseRules.USUAL))));
 
         assertShows("Nothing is on the bench.");
         assertShows("6 V, positive earth");
@@ -421,12 +432,31 @@ class WorkTest extends WindowTest {
         assertThat(stage.getScene().getRoot().getStyleClass()).doesNotContain("dark");
     }
 
+    /** What could not be worked out is said in the window until it can be. */
+    @Test
+    void aFailureOfTheEngineReachesTheWindow() {
+        assertThat(stage.getScene().lookup("#failure").isVisible()).isFalse();
+        onScreen(() ->
+                bench.ask()
+                        .work(
+                                _ -> {
+                                    throw new IllegalStateException("on purpose");
+                                },
+                                _ -> {}));
+        until(() -> stage.getScene().lookup("#failure").isVisible());
+        assertShows("This step could not be worked out.");
+
+        press("failure-again");
+
+        assertThat(stage.getScene().lookup("#failure").isVisible()).isFalse();
+    }
+
     /** What is edited is kept beside within a second; a program that was killed leaves it. */
     @Test
     void workThatWasNotSavedIsTakenUpAfterAKill() throws Exception {
         var killed = new Recovery(folder, Long.MAX_VALUE);
         var safekeeping = new Safekeeping(bench, killed);
-        onScreen(() -> bench.perform(new Edit.Renumber(new WireId("w1"), "1.77")));
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
         var edited = bench.job();
         until(() -> killed.left(_ -> false).stream().anyMatch(left -> left.job().equals(edited)));
 
@@ -437,7 +467,7 @@ class WorkTest extends WindowTest {
         answers.left = JobFiles.Answer.SAVE;
         onScreen(() -> next.offer(answers));
 
-        assertThat(answers.askedAboutLeft).containsExactly(DEMO.vehicle().name());
+        assertThat(answers.askedAboutLeft).containsExactly(DEMO.design().vehicle().name());
         assertThat(bench.job()).isEqualTo(edited);
         assertThat(bench.isUnsaved()).isTrue();
         next.close();

@@ -8,16 +8,29 @@ import java.util.ArrayList;
 import org.junit.jupiter.api.Test;
 
 class EngineTest {
+    private static final class Silent implements Engine.Told {
+        @Override
+        public void answered(Question question) {
+            throw new IllegalStateException("answered " + question);
+        }
+
+        @Override
+        public void failed(Question question, Throwable why) {
+            throw new IllegalStateException("failed " + question);
+        }
+    }
+
     /** A window that closes may still be told of what it asked for, and asks on. */
     @Test
     void aClosedEngineTakesQuestionsAndAnswersNone() {
-        var job = DemoJobs.find("motorcycle").orElseThrow();
+        var design = DemoJobs.find("motorcycle").orElseThrow().design();
         var answers = new ArrayList<Object>();
-        var engine = new Engine();
+        var engine = new Engine(new Silent());
 
         engine.close();
-        engine.solve(job, Conditions.REST, answers::add);
-        engine.assess(job, answers::add);
+        engine.ask(
+                Question.POINT, hand -> hand.solver(design).solve(Conditions.REST), answers::add);
+        engine.insist(Question.ASSESSMENT, hand -> hand.assessment(design), answers::add);
 
         assertThat(answers).isEmpty();
     }

@@ -3,6 +3,7 @@ package aficion.files.sheet;
 import aficion.check.Findings;
 import aficion.files.sheet.Paper.Face;
 import aficion.job.School;
+import aficion.job.Work;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;
@@ -28,8 +29,8 @@ final class FindingSheet {
         this.speech = speech;
     }
 
-    void findings(Assessment assessment) throws IOException {
-        var judged = Findings.offered(assessment);
+    void findings(Assessment assessment, Work work) throws IOException {
+        var judged = Findings.offered(assessment, work);
         var groups = Findings.grouped(judged.open());
         head(Words.of("sheet.findings.open", judged.open().size()));
         for (var group : groups) {
@@ -74,7 +75,7 @@ final class FindingSheet {
 
     /** How this house does what good people do differently, and what the law asks. */
     private void rules(Assessment assessment) throws IOException {
-        var rules = assessment.job().rules();
+        var rules = assessment.design().rules();
         head(Words.of("sheet.rules"));
         for (var question : School.Question.values()) {
             var school = rules.school(question);

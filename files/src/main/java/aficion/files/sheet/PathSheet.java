@@ -5,7 +5,7 @@ import aficion.diagram.Diagram;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Side;
 import aficion.files.sheet.Paper.Face;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.words.Words;
 import java.io.IOException;
 import java.util.Locale;
@@ -17,14 +17,14 @@ final class PathSheet {
     private static final int BAND = 0xF5F2EA;
 
     private final Paper paper;
-    private final Job job;
+    private final Design design;
     private final Diagram diagram;
     private final float scale;
     private final float top = Paper.TOP + 8;
 
-    PathSheet(Paper paper, Job job, Diagram diagram) {
+    PathSheet(Paper paper, Design design, Diagram diagram) {
         this.paper = paper;
-        this.job = job;
+        this.design = design;
         this.diagram = diagram;
         float wide = (Paper.WIDTH - 2 * Paper.MARGIN) / (float) Math.max(1, diagram.width());
         float high = (Paper.BOTTOM - top) / (float) Math.max(1, diagram.height());
@@ -61,7 +61,7 @@ final class PathSheet {
                     9,
                     x(jump.at().x()) - 38 * scale,
                     y(jump.at().y()) + 3,
-                    job.wire(jump.wire()).number(),
+                    design.wire(jump.wire()).number(),
                     QUIET);
         }
         for (var label : diagram.labels()) {
@@ -93,7 +93,7 @@ final class PathSheet {
     }
 
     private void stroke(Diagram.Stroke stroke) throws IOException {
-        var colour = job.wire(stroke.wire()).colour();
+        var colour = design.wire(stroke.wire()).colour();
         for (int i = 1; i < stroke.points().size(); i++) {
             segment(
                     stroke.points().get(i - 1),

@@ -8,7 +8,7 @@ import aficion.diagram.Diagram.Side;
 import aficion.diagram.Panorama;
 import aficion.diagram.Panorama.Trunk;
 import aficion.diagram.VehicleLayout;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.words.DrawingWords;
 import aficion.words.Words;
 import java.io.StringWriter;
@@ -30,17 +30,17 @@ public final class PathSvg {
 
     private final StringWriter text = new StringWriter();
     private final XMLStreamWriter xml;
-    private final Job job;
+    private final Design design;
 
-    private PathSvg(Job job) throws XMLStreamException {
-        this.job = job;
+    private PathSvg(Design design) throws XMLStreamException {
+        this.design = design;
         this.xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
     }
 
     /** One circuit. */
-    public static String of(Job job, Diagram diagram) {
+    public static String of(Design design, Diagram diagram) {
         try {
-            var svg = new PathSvg(job);
+            var svg = new PathSvg(design);
             svg.begin(diagram.width(), diagram.height());
             svg.bands(diagram, 0, diagram.height());
             svg.path(diagram);
@@ -51,9 +51,9 @@ public final class PathSvg {
     }
 
     /** The whole vehicle. */
-    public static String of(Job job, Panorama whole) {
+    public static String of(Design design, Panorama whole) {
         try {
-            var svg = new PathSvg(job);
+            var svg = new PathSvg(design);
             svg.begin(whole.width(), whole.height());
             for (var placed : whole.circuits()) {
                 svg.group(placed.at());
@@ -61,7 +61,7 @@ public final class PathSvg {
                         placed.diagram(),
                         -VehicleLayout.TITLE,
                         placed.diagram().height() + VehicleLayout.TITLE);
-                var circuit = job.circuit(placed.diagram().circuit());
+                var circuit = design.circuit(placed.diagram().circuit());
                 svg.text(
                         10,
                         6 - VehicleLayout.TITLE / 2,
@@ -89,7 +89,7 @@ public final class PathSvg {
         attribute("height", number(height));
         attribute("font-family", FONT);
         xml.writeStartElement("title");
-        xml.writeCharacters(job.vehicle().name());
+        xml.writeCharacters(design.vehicle().name());
         xml.writeEndElement();
         rectangle(new Box(0, 0, width, height), "#FFFFFF", "none", 0);
     }
@@ -128,7 +128,7 @@ public final class PathSvg {
 
     private void path(Diagram diagram) throws XMLStreamException {
         for (var stroke : diagram.strokes()) {
-            var colour = job.wire(stroke.wire()).colour();
+            var colour = design.wire(stroke.wire()).colour();
             line(stroke.points(), INK, 4.4, "");
             line(stroke.points(), hex(colour.base()), 3, "");
             if (colour.tracer().isPresent()) {
@@ -149,7 +149,7 @@ public final class PathSvg {
             text(
                     jump.at().x() + (left ? -40 : 8),
                     jump.at().y() + 4,
-                    job.wire(jump.wire()).number(),
+                    design.wire(jump.wire()).number(),
                     QUIET,
                     12);
         }
@@ -198,7 +198,7 @@ public final class PathSvg {
     }
 
     private void trunk(Trunk trunk) throws XMLStreamException {
-        var colour = hex(job.wire(trunk.wire()).colour().base());
+        var colour = hex(design.wire(trunk.wire()).colour().base());
         var down = List.of(new Point(trunk.x(), trunk.top()), new Point(trunk.x(), trunk.bottom()));
         line(down, INK, 5, "");
         line(down, colour, 3.4, "");

@@ -59,7 +59,7 @@ public final class ScheduleTable {
 
     /** Every wire, circuit by circuit. */
     public static List<Line> lines(Assessment assessment, UserUnits units) {
-        var speech = new Speech(assessment.job(), units);
+        var speech = new Speech(assessment.design(), units);
         return ScheduleRow.of(assessment).stream().map(row -> Line.of(row, speech)).toList();
     }
 

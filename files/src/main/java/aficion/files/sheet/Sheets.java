@@ -5,7 +5,9 @@ import aficion.bench.TestStep;
 import aficion.diagram.Diagram;
 import aficion.files.sheet.Paper.Face;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.Job;
+import aficion.job.Work;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
@@ -23,8 +25,8 @@ public final class Sheets {
 
     private Sheets() {}
 
-    private static String subtitle(Job job) {
-        var vehicle = job.vehicle();
+    private static String subtitle(Design design) {
+        var vehicle = design.vehicle();
         return vehicle.name()
                 + ", "
                 + vehicle.year()
@@ -35,15 +37,15 @@ public final class Sheets {
                         Words.of("pole", vehicle.earthed()));
     }
 
-    private static String circuitTitle(String key, Job job, CircuitId id) {
-        var circuit = job.circuit(id);
+    private static String circuitTitle(String key, Design design, CircuitId id) {
+        var circuit = design.circuit(id);
         return Words.of(key, circuit.number(), circuit.name());
     }
 
     /** The wire schedule of a job. */
     public static byte[] schedule(Assessment assessment, UserUnits units) throws IOException {
         var widths = new float[] {46, 62, 62, 104, 66, 96, 160, 170};
-        try (var paper = new Paper(Words.of("sheet.schedule"), subtitle(assessment.job()))) {
+        try (var paper = new Paper(Words.of("sheet.schedule"), subtitle(assessment.design()))) {
             float y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
             for (var line : ScheduleTable.lines(assessment, units)) {
                 if (y > Paper.BOTTOM) {
@@ -80,48 +82,51 @@ public final class Sheets {
     }
 
     /** What is found, what the user lets stand and why, and the rules of the house. */
-    public static byte[] findings(Assessment assessment, UserUnits units) throws IOException {
-        var job = assessment.job();
-        try (var paper = new Paper(Words.of("sheet.findings"), subtitle(job))) {
-            new FindingSheet(paper, new Speech(job, units)).findings(assessment);
+    public static byte[] findings(Assessment assessment, Work work, UserUnits units)
+            throws IOException {
+        var design = assessment.design();
+        try (var paper = new Paper(Words.of("sheet.findings"), subtitle(design))) {
+            new FindingSheet(paper, new Speech(design, units)).findings(assessment, work);
             return paper.finish();
         }
     }
 
     /** How some figures were reached. */
-    public static byte[] workings(Job job, String title, List<Working> workings, UserUnits units)
+    public static byte[] workings(
+            Design design, String title, List<Working> workings, UserUnits units)
             throws IOException {
-        try (var paper = new Paper(title, subtitle(job))) {
-            new FindingSheet(paper, new Speech(job, units)).workings(workings, units);
+        try (var paper = new Paper(title, subtitle(design))) {
+            new FindingSheet(paper, new Speech(design, units)).workings(workings, units);
             return paper.finish();
         }
     }
 
     /** The paths of the whole vehicle, a circuit on each page. */
-    public static byte[] paths(Job job, List<Diagram> diagrams) throws IOException {
-        try (var paper = new Paper(Words.of("sheet.paths"), subtitle(job))) {
+    public static byte[] paths(Design design, List<Diagram> diagrams) throws IOException {
+        try (var paper = new Paper(Words.of("sheet.paths"), subtitle(design))) {
             for (int i = 0; i < diagrams.size(); i++) {
                 if (i > 0) {
                     paper.newPage();
                 }
-                var circuit = job.circuit(diagrams.get(i).circuit());
+                var circuit = design.circuit(diagrams.get(i).circuit());
                 paper.text(
                         Face.BOLD,
                         12,
                         Paper.MARGIN,
                         Paper.TOP,
                         Words.of("whole.title", circuit.number(), circuit.name()));
-                new PathSheet(paper, job, diagrams.get(i)).draw();
+                new PathSheet(paper, design, diagrams.get(i)).draw();
             }
             return paper.finish();
         }
     }
 
     /** The path of a circuit as it is drawn on the screen, everything at rest. */
-    public static byte[] path(Job job, Diagram diagram) throws IOException {
+    public static byte[] path(Design design, Diagram diagram) throws IOException {
         try (var paper =
-                new Paper(circuitTitle("sheet.path", job, diagram.circuit()), subtitle(job))) {
-            new PathSheet(paper, job, diagram).draw();
+                new Paper(
+                        circuitTitle("sheet.path", design, diagram.circuit()), subtitle(design))) {
+            new PathSheet(paper, design, diagram).draw();
             return paper.finish();
         }
     }
@@ -131,15 +136,16 @@ public final class Sheets {
      * taken.
      */
     public static byte[] bench(Job job, BenchPlan plan, UserUnits units) throws IOException {
-        var speech = new Speech(job, units);
+        var design = job.design();
+        var speech = new Speech(design, units);
         var widths = new float[] {400, 150, 110, 100};
         var names =
                 List.of("sheet.step", "bench.expected", "bench.measured", "sheet.verdict").stream()
                         .map(Words::of)
                         .toList();
-        var run = job.latestRun(plan.circuit());
+        var run = job.work().latestRun(plan.circuit());
         try (var paper =
-                new Paper(circuitTitle("sheet.bench", job, plan.circuit()), subtitle(job))) {
+                new Paper(circuitTitle("sheet.bench", design, plan.circuit()), subtitle(design))) {
             float y = heading(paper, names, widths, Paper.TOP + 10);
             Optional<Conditions> position = Optional.empty();
             Optional<TestStep.Stage> stage = Optional.empty();

@@ -11,8 +11,10 @@ import aficion.files.DemoJobs;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.Job;
-import aficion.job.edit.Edit;
+import aficion.job.Work;
+import aficion.job.edit.WorkEdit;
 import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
@@ -33,7 +35,7 @@ import org.xml.sax.InputSource;
 class SheetsTest {
     private static final CircuitId HEADLAMPS = new CircuitId("5");
 
-    private final Job job = DemoJobs.find("roadster").orElseThrow();
+    private final Design design = DemoJobs.find("roadster").orElseThrow().design();
 
     private static String text(byte[] pdf) throws IOException {
         try (var document = Loader.loadPDF(pdf)) {
@@ -43,9 +45,9 @@ class SheetsTest {
 
     @Test
     void theScheduleHasEveryWireOnSeveralNumberedPages() throws IOException {
-        var text = text(Sheets.schedule(Assessment.of(job), UserUnits.METRIC));
+        var text = text(Sheets.schedule(Assessment.of(design), UserUnits.METRIC));
 
-        assertThat(job.wires()).allSatisfy(wire -> assertThat(text).contains(wire.number()));
+        assertThat(design.wires()).allSatisfy(wire -> assertThat(text).contains(wire.number()));
         assertThat(text)
                 .contains(
                         "Marlowe Tern 1600",
@@ -60,9 +62,9 @@ class SheetsTest {
         var width = new FontWidth();
         var words =
                 new DrawingWords(
-                        job, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
+                        design, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
 
-        var text = text(Sheets.path(job, Layout.of(job, HEADLAMPS, words)));
+        var text = text(Sheets.path(design, Layout.of(design, HEADLAMPS, words)));
 
         assertThat(text)
                 .contains(
@@ -84,8 +86,10 @@ class SheetsTest {
                         Optional.of(9.5),
                         Verdict.FAIL,
                         at);
-        var tested = new Edit.KeepRun(new BenchRun(HEADLAMPS, at, List.of(reading))).apply(job);
-        var plan = BenchPlan.of(new Solver(Netlist.of(tested)), HEADLAMPS);
+        var tested =
+                new WorkEdit.KeepRun(new BenchRun(HEADLAMPS, at, List.of(reading)))
+                        .apply(Job.of(design));
+        var plan = BenchPlan.of(new Solver(Netlist.of(tested.design())), HEADLAMPS);
 
         var text = text(Sheets.bench(tested, plan, UserUnits.METRIC));
 
@@ -102,26 +106,25 @@ class SheetsTest {
     @Test
     void wordsTheFontLacksDoNotStopThePrinting() throws IOException {
         var odd =
-                job.withCircuits(
-                        job.circuits().stream()
+                design.withCircuits(
+                        design.circuits().stream()
                                 .map(circuit ->
                                         new aficion.job.Circuit(
                                                 circuit.id(),
                                                 circuit.number(),
                                                 "\u706f " + circuit.name(),
-                                                circuit.drops(),
-                                                circuit.done()))
+                                                circuit.drops()))
                                 .toList());
         var plan = BenchPlan.of(new Solver(Netlist.of(odd)), HEADLAMPS);
 
-        assertThat(text(Sheets.bench(odd, plan, UserUnits.METRIC))).contains("? Headlamps");
+        assertThat(text(Sheets.bench(Job.of(odd), plan, UserUnits.METRIC))).contains("? Headlamps");
     }
 
     @Test
     void theCsvHasAHeadingAndALineForEachWire() throws IOException {
         var out = new StringBuilder();
 
-        ScheduleTable.writeCsv(out, Assessment.of(job), UserUnits.METRIC);
+        ScheduleTable.writeCsv(out, Assessment.of(design), UserUnits.METRIC);
 
         try (var parsed =
                 CSVFormat.RFC4180
@@ -164,30 +167,30 @@ class SheetsTest {
     private DrawingWords words() {
         var width = new FontWidth();
         return new DrawingWords(
-                job, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
+                design, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
     }
 
     @Test
     void theWholeVehicleHasAPageForEachCircuit() throws IOException {
-        var whole = VehicleLayout.of(job, words(), Manner.PLAIN);
+        var whole = VehicleLayout.of(design, words(), Manner.PLAIN);
         var pdf =
                 Sheets.paths(
-                        job, whole.circuits().stream().map(placed -> placed.diagram()).toList());
+                        design, whole.circuits().stream().map(placed -> placed.diagram()).toList());
 
         try (var document = Loader.loadPDF(pdf)) {
             assertThat(document.getNumberOfPages()).isEqualTo(whole.circuits().size());
         }
-        assertThat(job.circuits())
+        assertThat(design.circuits())
                 .allSatisfy(circuit -> assertThat(text(pdf)).contains(circuit.name()));
     }
 
     @Test
     void findingsThatStandAreOnTheirSheetWithTheReasonAndTheHouseRules() throws IOException {
-        var finding = Findings.of(Assessment.of(job)).getFirst();
-        var stands = Findings.accept(finding, "until the fuses come").apply(job);
-        var ruled = stands.withRules(stands.rules().withLaw("Two stop lamps."));
+        var finding = Findings.of(Assessment.of(design)).getFirst();
+        var stands = Findings.accept(finding, "until the fuses come").apply(Work.NONE);
+        var ruled = design.withRules(design.rules().withLaw("Two stop lamps."));
 
-        var text = text(Sheets.findings(Assessment.of(ruled), UserUnits.METRIC));
+        var text = text(Sheets.findings(Assessment.of(ruled), stands, UserUnits.METRIC));
 
         assertThat(text)
                 .contains(
@@ -201,9 +204,9 @@ class SheetsTest {
     /** What burns before anything opens is nowhere a finding: it stands on the sheet. */
     @Test
     void leadsThatNothingGuardsAreOnTheSheet() throws IOException {
-        var roadster = DemoJobs.find("roadster").orElseThrow();
+        var roadster = DemoJobs.find("roadster").orElseThrow().design();
 
-        var text = text(Sheets.findings(Assessment.of(roadster), UserUnits.METRIC));
+        var text = text(Sheets.findings(Assessment.of(roadster), Work.NONE, UserUnits.METRIC));
 
         assertThat(text)
                 .contains(
@@ -214,12 +217,12 @@ class SheetsTest {
 
     @Test
     void aWorkingIsASheetOfItsOwn() throws IOException {
-        var sizing = Assessment.of(job).sizing(job.wires().getFirst().id()).orElseThrow();
+        var sizing = Assessment.of(design).sizing(design.wires().getFirst().id()).orElseThrow();
 
         var text =
                 text(
                         Sheets.workings(
-                                job,
+                                design,
                                 "Working of 1.01",
                                 List.of(sizing.drop(), sizing.carries()),
                                 UserUnits.METRIC));
@@ -231,11 +234,11 @@ class SheetsTest {
     /** Well-formed, with every wire, part and circuit in it. */
     @Test
     void theDrawingIsSvgThatAnyReaderTakes() throws Exception {
-        var whole = VehicleLayout.of(job, words(), Manner.PLAIN);
+        var whole = VehicleLayout.of(design, words(), Manner.PLAIN);
         for (var svg :
                 List.of(
-                        PathSvg.of(job, whole),
-                        PathSvg.of(job, Layout.of(job, HEADLAMPS, words())))) {
+                        PathSvg.of(design, whole),
+                        PathSvg.of(design, Layout.of(design, HEADLAMPS, words())))) {
             var document =
                     DocumentBuilderFactory.newInstance()
                             .newDocumentBuilder()
@@ -245,7 +248,8 @@ class SheetsTest {
             assertThat(document.getElementsByTagName("polyline").getLength()).isGreaterThan(18);
             assertThat(svg).contains("dip relay", "5.12", "E2 left wing");
         }
-        assertThat(job.circuits())
-                .allSatisfy(circuit -> assertThat(PathSvg.of(job, whole)).contains(circuit.name()));
+        assertThat(design.circuits())
+                .allSatisfy(
+                        circuit -> assertThat(PathSvg.of(design, whole)).contains(circuit.name()));
     }
 }

@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Builds small jobs for tests. Wires are numbered 1, 2, 3 in the order they are added. */
-public final class JobBuilder {
+public final class DesignBuilder {
     private final double system;
     private Vehicle.Pole earthed = Vehicle.Pole.NEGATIVE;
     private HouseRules rules = HouseRules.USUAL;
@@ -28,89 +28,86 @@ public final class JobBuilder {
     private Insulation insulation = Insulation.PVC105;
     private Zone zone = Zone.CABIN;
 
-    public JobBuilder(double system) {
+    public DesignBuilder(double system) {
         this.system = system;
-        circuits.add(new Circuit(new CircuitId("1"), 1, "test", drops, java.util.Set.of()));
+        circuits.add(new Circuit(new CircuitId("1"), 1, "test", drops));
     }
 
     /**
      * A 12 V vehicle with a battery B1 (6 mΩ) whose earthed pole is strapped to E1 by wire 1 (0.3 m
      * of 25 mm²).
      */
-    public static JobBuilder twelveVolts() {
-        return new JobBuilder(12).battery(0.006).wire("B1.-", "E1.E", "25mm2", 0.3);
+    public static DesignBuilder twelveVolts() {
+        return new DesignBuilder(12).battery(0.006).wire("B1.-", "E1.E", "25mm2", 0.3);
     }
 
-    public JobBuilder positiveEarth() {
+    public DesignBuilder positiveEarth() {
         earthed = Vehicle.Pole.POSITIVE;
         return this;
     }
 
-    public JobBuilder battery(double ohms) {
+    public DesignBuilder battery(double ohms) {
         return part("B1", new SourceKind.Battery(new Volts(system), new Ohms(ohms))).earth("E1");
     }
 
-    public JobBuilder strict() {
-        circuits.set(
-                0,
-                new Circuit(
-                        new CircuitId("1"), 1, "test", Circuit.Drops.STRICT, java.util.Set.of()));
+    public DesignBuilder strict() {
+        circuits.set(0, new Circuit(new CircuitId("1"), 1, "test", Circuit.Drops.STRICT));
         return this;
     }
 
-    public JobBuilder rules(HouseRules changed) {
+    public DesignBuilder rules(HouseRules changed) {
         rules = changed;
         return this;
     }
 
-    public JobBuilder zone(Zone changed) {
+    public DesignBuilder zone(Zone changed) {
         zone = changed;
         return this;
     }
 
-    public JobBuilder insulation(Insulation changed) {
+    public DesignBuilder insulation(Insulation changed) {
         insulation = changed;
         return this;
     }
 
-    public JobBuilder earth(String id) {
+    public DesignBuilder earth(String id) {
         return part(id, new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));
     }
 
-    public JobBuilder part(String id, Kind kind) {
+    public DesignBuilder part(String id, Kind kind) {
         parts.add(new Part(new PartId(id), id, zone, Optional.empty(), kind));
         return this;
     }
 
     /** A part whose case is bolted to an earth point. */
-    public JobBuilder mounted(String id, String earth, Kind kind) {
+    public DesignBuilder mounted(String id, String earth, Kind kind) {
         parts.add(new Part(new PartId(id), id, zone, Optional.of(new PartId(earth)), kind));
         return this;
     }
 
-    public JobBuilder lamp(String id, double watts) {
+    public DesignBuilder lamp(String id, double watts) {
         var filament = new LoadKind.Filament("58", new Watts(watts));
         return mounted(id, "E1", new LoadKind.Lamp(new Volts(13.5), List.of(filament)));
     }
 
-    public JobBuilder load(String id, double amps) {
+    public DesignBuilder load(String id, double amps) {
         return mounted(
                 id, "E1", new LoadKind.Load(new Demand.InAmps(new Amps(amps)), new Volts(system)));
     }
 
-    public JobBuilder fuse(String id, double marking) {
+    public DesignBuilder fuse(String id, double marking) {
         return part(id, new GuardKind.Fuse(FuseType.BLADE, new Amps(marking)));
     }
 
-    public JobBuilder onOff(String id, String control, double rating) {
+    public DesignBuilder onOff(String id, String control, double rating) {
         return toggle(id, control, rating, Action.LEVER, false);
     }
 
-    public JobBuilder push(String id, String control, double rating) {
+    public DesignBuilder push(String id, String control, double rating) {
         return toggle(id, control, rating, Action.PUSH, true);
     }
 
-    private JobBuilder toggle(
+    private DesignBuilder toggle(
             String id, String control, double rating, Action action, boolean springs) {
         return part(
                 id,
@@ -125,7 +122,7 @@ public final class JobBuilder {
     }
 
     /** A make relay of 90 Ω that pulls in at 60 % and lets go at 20 %, contact 30 A. */
-    public JobBuilder relay(String id) {
+    public DesignBuilder relay(String id) {
         return part(
                 id,
                 new ControlKind.Relay(
@@ -137,7 +134,7 @@ public final class JobBuilder {
                         Optional.empty()));
     }
 
-    public JobBuilder wire(String from, String to, String size, double metres) {
+    public DesignBuilder wire(String from, String to, String size, double metres) {
         int number = wires.size() + 1;
         wires.add(
                 new Wire(
@@ -146,12 +143,11 @@ public final class JobBuilder {
                         new CircuitId("1"),
                         new End(Terminal.parse(from).orElseThrow(), end(size)),
                         new End(Terminal.parse(to).orElseThrow(), end(size)),
-                        WireColour.plain(Colour.RED),
-                        WireSize.parse(size).orElseThrow(),
-                        insulation,
-                        new RunLength.Measured(new Metres(metres)),
-                        zone,
-                        Optional.empty()));
+                        new Cut(
+                                WireSize.parse(size).orElseThrow(),
+                                insulation,
+                                WireColour.plain(Colour.RED)),
+                        new Laid.Stated(new RunLength.Measured(new Metres(metres)), zone)));
         return this;
     }
 
@@ -163,7 +159,7 @@ public final class JobBuilder {
     }
 
     /** States of the last wire that it goes without a guard. */
-    public JobBuilder stated(Unguarded why) {
+    public DesignBuilder stated(Unguarded why) {
         var wire = wires.removeLast();
         wires.add(
                 new Wire(
@@ -172,30 +168,26 @@ public final class JobBuilder {
                         wire.circuit(),
                         wire.from(),
                         wire.to(),
-                        wire.colour(),
-                        wire.size(),
-                        wire.insulation(),
-                        wire.length(),
-                        wire.zone(),
-                        Optional.of(why)));
+                        new Cut(wire.size(), wire.insulation(), wire.colour()),
+                        new Laid.Stated(wire.length(), wire.zone()),
+                        Optional.of(why),
+                        Optional.empty()));
         return this;
     }
 
     /** Puts the last wire into a bundle. */
-    public JobBuilder inBundle(String name) {
+    public DesignBuilder inBundle(String name) {
         var wire = wires.removeLast();
         wires.add(wire.withLaid(wire.laid().with(Optional.of(name))));
         return this;
     }
 
-    public Job build() {
-        return new Job(
+    public Design build() {
+        return new Design(
                 new Vehicle("test vehicle", 1960, new Volts(system), earthed),
                 rules,
                 circuits,
                 parts,
-                wires,
-                List.of(),
-                List.of());
+                wires);
     }
 }

@@ -1,0 +1,193 @@
+package aficion.job;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * What is to be built: the vehicle, the rules it is built by, its circuits, parts and wires.
+ * Immutable; everything that is computed is computed from it. Parts, wires and circuits are found
+ * by identity, and wires by terminal, without a search.
+ */
+public final class Design {
+    private final Vehicle vehicle;
+    private final HouseRules rules;
+    private final List<Circuit> circuits;
+    private final List<Part> parts;
+    private final List<Wire> wires;
+    private final Map<CircuitId, Circuit> circuitById;
+    private final Map<PartId, Part> partById;
+    private final Map<WireId, Wire> wireById;
+    private final Map<Terminal, List<Wire>> wiresAt;
+
+    /**
+     * @param circuits in working order
+     * @throws InvalidJob when names repeat or a wire or a mount points at nothing; it lists every
+     *     problem
+     */
+    public Design(
+            Vehicle vehicle,
+            HouseRules rules,
+            List<Circuit> circuits,
+            List<Part> parts,
+            List<Wire> wires) {
+        this.vehicle = vehicle;
+        this.rules = rules;
+        this.circuits = List.copyOf(circuits);
+        this.parts = List.copyOf(parts);
+        this.wires = List.copyOf(wires);
+        var problems = JobProblem.of(circuits, parts, wires);
+        if (!problems.isEmpty()) {
+            throw new InvalidJob(problems);
+        }
+        this.circuitById = byId(circuits, Circuit::id);
+        this.partById = byId(parts, Part::id);
+        this.wireById = byId(wires, Wire::id);
+        this.wiresAt = new HashMap<>();
+        for (var wire : wires) {
+            for (var terminal : wire.terminals()) {
+                wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>(2)).add(wire);
+            }
+        }
+    }
+
+    private static <K, T> Map<K, T> byId(List<T> things, Function<T, K> id) {
+        return things.stream()
+                .collect(
+                        Collectors.toMap(
+                                id, Function.identity(), (one, _) -> one, LinkedHashMap::new));
+    }
+
+    /** A design of that vehicle with nothing in it. */
+    public static Design empty(Vehicle vehicle, HouseRules rules) {
+        return new Design(vehicle, rules, List.of(), List.of(), List.of());
+    }
+
+    public Vehicle vehicle() {
+        return vehicle;
+    }
+
+    public HouseRules rules() {
+        return rules;
+    }
+
+    /** The circuits in working order. */
+    public List<Circuit> circuits() {
+        return circuits;
+    }
+
+    public List<Part> parts() {
+        return parts;
+    }
+
+    public List<Wire> wires() {
+        return wires;
+    }
+
+    public Optional<Part> find(PartId id) {
+        return Optional.ofNullable(partById.get(id));
+    }
+
+    public Optional<Wire> find(WireId id) {
+        return Optional.ofNullable(wireById.get(id));
+    }
+
+    public Optional<Circuit> find(CircuitId id) {
+        return Optional.ofNullable(circuitById.get(id));
+    }
+
+    /**
+     * @throws IllegalArgumentException when there is no such part
+     */
+    public Part part(PartId id) {
+        return find(id).orElseThrow(() -> new IllegalArgumentException("no part " + id));
+    }
+
+    /**
+     * @throws IllegalArgumentException when there is no such wire
+     */
+    public Wire wire(WireId id) {
+        return find(id).orElseThrow(() -> new IllegalArgumentException("no wire " + id));
+    }
+
+    /**
+     * @throws IllegalArgumentException when there is no such circuit
+     */
+    public Circuit circuit(CircuitId id) {
+        return find(id).orElseThrow(() -> new IllegalArgumentException("no circuit " + id));
+    }
+
+    public List<Wire> wiresOf(CircuitId circuit) {
+        return wires.stream().filter(wire -> wire.circuit().equals(circuit)).toList();
+    }
+
+    /** The parts that the wires of a circuit reach, in the order of the design. */
+    public List<Part> partsOf(CircuitId circuit) {
+        var reached = new HashSet<PartId>();
+        wiresOf(circuit)
+                .forEach(
+                        wire -> wire.terminals().forEach(terminal -> reached.add(terminal.part())));
+        return parts.stream().filter(part -> reached.contains(part.id())).toList();
+    }
+
+    /** The wires that end on a terminal, in the order of the design. */
+    public List<Wire> wiresAt(Terminal terminal) {
+        return List.copyOf(wiresAt.getOrDefault(terminal, List.of()));
+    }
+
+    public Design withParts(List<Part> changed) {
+        return new Design(vehicle, rules, circuits, changed, wires);
+    }
+
+    public Design withWires(List<Wire> changed) {
+        return new Design(vehicle, rules, circuits, parts, changed);
+    }
+
+    public Design withCircuits(List<Circuit> changed) {
+        return new Design(vehicle, rules, changed, parts, wires);
+    }
+
+    public Design withVehicle(Vehicle changed) {
+        return new Design(changed, rules, circuits, parts, wires);
+    }
+
+    public Design withRules(HouseRules changed) {
+        return new Design(vehicle, changed, circuits, parts, wires);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return this == other
+                || other instanceof Design design
+                        && vehicle.equals(design.vehicle)
+                        && rules.equals(design.rules)
+                        && circuits.equals(design.circuits)
+                        && parts.equals(design.parts)
+                        && wires.equals(design.wires);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(vehicle, rules, circuits, parts, wires);
+    }
+
+    @Override
+    public String toString() {
+        return "Design of "
+                + vehicle.name()
+                + ": "
+                + circuits.size()
+                + " circuits, "
+                + parts.size()
+                + " parts, "
+                + wires.size()
+                + " wires";
+    }
+}

@@ -1,0 +1,114 @@
+package aficion.job;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * What has been done of a design. It costs no physics: nothing that is computed of the design
+ * depends on it.
+ *
+ * @param done the finished stages of each circuit that has any
+ * @param bench every bench run, oldest first
+ * @param accepted every finding that the user lets stand
+ */
+public record Work(
+        Map<CircuitId, Set<Stage>> done, List<BenchRun> bench, List<Acceptance> accepted) {
+
+    /** Nothing done yet. */
+    public static final Work NONE = new Work(Map.of(), List.of(), List.of());
+
+    /** The stages of the work on a circuit, in order. */
+    public enum Stage {
+        PLANNED,
+        SIZED,
+        LABELLED,
+        MADE,
+        TESTED,
+        FITTED
+    }
+
+    public Work {
+        done = finished(done);
+        bench = List.copyOf(bench);
+        accepted = List.copyOf(accepted);
+    }
+
+    private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
+        var finished = new LinkedHashMap<CircuitId, Set<Stage>>();
+        done.forEach((circuit, stages) -> {
+            if (!stages.isEmpty()) {
+                finished.put(circuit, Collections.unmodifiableSet(EnumSet.copyOf(stages)));
+            }
+        });
+        return Collections.unmodifiableMap(finished);
+    }
+
+    /** The finished stages of a circuit, in their order. */
+    public Set<Stage> done(CircuitId circuit) {
+        return done.getOrDefault(circuit, Set.of());
+    }
+
+    /** The latest bench run of a circuit. */
+    public Optional<BenchRun> latestRun(CircuitId circuit) {
+        return bench.stream()
+                .filter(run -> run.circuit().equals(circuit))
+                .reduce((_, later) -> later);
+    }
+
+    /** The same with a stage of a circuit finished, or not. */
+    public Work with(CircuitId circuit, Stage stage, boolean finished) {
+        var stages = EnumSet.noneOf(Stage.class);
+        stages.addAll(done(circuit));
+        if (finished) {
+            stages.add(stage);
+        } else {
+            stages.remove(stage);
+        }
+        var changed = new LinkedHashMap<>(done);
+        changed.put(circuit, stages);
+        return new Work(changed, bench, accepted);
+    }
+
+    /** The same with a bench run, in place of what was kept of it before. */
+    public Work with(BenchRun run) {
+        var runs = without(bench, run::isSame);
+        runs.add(run);
+        return new Work(done, runs, accepted);
+    }
+
+    /** The same with a finding that stands, in place of what was said of it before. */
+    public Work with(Acceptance acceptance) {
+        var others =
+                without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
+        others.add(acceptance);
+        return new Work(done, bench, others);
+    }
+
+    /** The same with a finding that stands no longer. */
+    public Work without(Acceptance acceptance) {
+        return new Work(done, bench, without(accepted, acceptance::equals));
+    }
+
+    /** What of it is about circuits, parts and wires that a design holds. */
+    Work of(Design design) {
+        var known = new LinkedHashMap<>(done);
+        known.keySet().removeIf(circuit -> design.find(circuit).isEmpty());
+        return new Work(
+                known,
+                without(bench, run -> design.find(run.circuit()).isEmpty()),
+                Acceptance.of(accepted, design));
+    }
+
+    private static <T> List<T> without(List<T> all, Predicate<T> gone) {
+        var left = new ArrayList<>(all);
+        left.removeIf(gone);
+        return left;
+    }
+}

@@ -1,0 +1,37 @@
+package aficion.job.edit;
+
+import aficion.job.Design;
+import java.util.List;
+
+/** Several edits as one, in order. */
+public record CompositeEdit(Deed deed, List<Edit> edits) implements Edit {
+
+    /** What they do together. */
+    public enum Deed {
+        INSERT_RECIPE,
+        GROUP,
+        RENUMBER,
+        RECOLOUR,
+        RESIZE,
+        OTHER_SIDE,
+        COMBINE_EARTHS,
+        ADD_PART,
+        IMPORT,
+        MEND,
+        SECOND_STUD,
+        BUS_BAR
+    }
+
+    public CompositeEdit {
+        edits = List.copyOf(edits);
+    }
+
+    @Override
+    public Design apply(Design design) {
+        var next = design;
+        for (var edit : edits) {
+            next = edit.apply(next);
+        }
+        return next;
+    }
+}

@@ -1,0 +1,51 @@
+package aficion.job.edit;
+
+import aficion.job.Acceptance;
+import aficion.job.BenchRun;
+import aficion.job.CircuitId;
+import aficion.job.Job;
+import aficion.job.Work;
+
+/** A note of what has been done. The design stays the same one, so nothing is computed anew. */
+public sealed interface WorkEdit extends Step {
+
+    /** The work with the note made. */
+    Work apply(Work work);
+
+    @Override
+    default Job apply(Job job) {
+        return job.with(apply(job.work()));
+    }
+
+    /** Marks a stage of a circuit as finished or not. */
+    record SetStage(CircuitId circuit, Work.Stage stage, boolean finished) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(circuit, stage, finished);
+        }
+    }
+
+    /** Keeps a bench run, in place of what was kept of it before. */
+    record KeepRun(BenchRun run) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(run);
+        }
+    }
+
+    /** Lets a finding stand, in place of what was said of it before. */
+    record Accept(Acceptance acceptance) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(acceptance);
+        }
+    }
+
+    /** Lets a finding stand no longer. */
+    record Reject(Acceptance acceptance) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.without(acceptance);
+        }
+    }
+}
