@@ -13,8 +13,9 @@ import java.util.regex.Pattern;
  */
 public record WireSize(Standard standard, String designation) {
 
-    private static final Pattern METRIC = Pattern.compile("([0-9.]+)\\s*mm(?:2|²)?");
-    private static final Pattern GAUGE = Pattern.compile("([0-9]+(?:/0)?)\\s*(awg|ga)");
+    private static final Pattern METRIC =
+            Pattern.compile("([0-9]{1,4}(?:\\.[0-9]{1,4})?)\\s*mm(?:2|²)?");
+    private static final Pattern GAUGE = Pattern.compile("([0-9]{1,3}(?:/0)?)\\s*(awg|ga)");
 
     /** The ways wire is sized. */
     public enum Standard {

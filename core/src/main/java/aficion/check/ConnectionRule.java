@@ -36,17 +36,11 @@ final class ConnectionRule implements Rule {
         boolean pairless = part.kind() instanceof ControlKind.Switch && wired(design, part) == 1;
         return part.terminals().stream()
                 .filter(terminal -> design.wiresAt(terminal).isEmpty())
-                .filter(terminal -> !carriesCases(design, part))
+                .filter(_ -> design.mountedOn(part.id()).isEmpty())
                 .filter(terminal -> pairless || !part.kind().sparePins().contains(terminal.pin()))
                 .filter(terminal ->
                         part.mount().isEmpty()
                                 || !part.kind().casePin().equals(Optional.of(terminal.pin())));
-    }
-
-    /** Whether it is an earth point that cases are bolted to. */
-    private static boolean carriesCases(Design design, Part part) {
-        return design.parts().stream()
-                .anyMatch(each -> each.mount().equals(Optional.of(part.id())));
     }
 
     private static long wired(Design design, Part part) {

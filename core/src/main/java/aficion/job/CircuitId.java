@@ -3,7 +3,7 @@ package aficion.job;
 /** The identity of a circuit in its job. */
 public record CircuitId(String value) {
     public CircuitId {
-        Names.require(value);
+        Names.requireIdentity(value);
     }
 
     @Override

@@ -26,6 +26,7 @@ public final class Design {
     private final Map<PartId, Part> partById;
     private final Map<WireId, Wire> wireById;
     private final Map<Terminal, List<Wire>> wiresAt;
+    private final Map<PartId, List<Part>> mountedOn;
 
     /**
      * @param circuits in working order
@@ -50,6 +51,12 @@ public final class Design {
         this.circuitById = byId(circuits, Circuit::id);
         this.partById = byId(parts, Part::id);
         this.wireById = byId(wires, Wire::id);
+        this.mountedOn = new HashMap<>();
+        for (var part : parts) {
+            part.mount()
+                    .ifPresent(earth ->
+                            mountedOn.computeIfAbsent(earth, _ -> new ArrayList<>()).add(part));
+        }
         this.wiresAt = new HashMap<>();
         for (var wire : wires) {
             for (var terminal : wire.terminals()) {
@@ -140,6 +147,11 @@ public final class Design {
     /** The wires that end on a terminal, in the order of the design. */
     public List<Wire> wiresAt(Terminal terminal) {
         return List.copyOf(wiresAt.getOrDefault(terminal, List.of()));
+    }
+
+    /** The parts whose case is bolted to an earth point, in the order of the design. */
+    public List<Part> mountedOn(PartId earth) {
+        return List.copyOf(mountedOn.getOrDefault(earth, List.of()));
     }
 
     public Design withParts(List<Part> changed) {

@@ -5,7 +5,7 @@ package aficion.job;
  */
 public record PartId(String value) {
     public PartId {
-        Names.require(value);
+        Names.requireIdentity(value);
     }
 
     @Override

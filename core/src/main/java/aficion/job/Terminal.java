@@ -19,11 +19,14 @@ public record Terminal(PartId part, String pin) {
      */
     public static Optional<Terminal> parse(String text) {
         int point = text.indexOf('.');
-        return point <= 0 || point == text.length() - 1
-                ? Optional.empty()
-                : Optional.of(
-                        new Terminal(
-                                new PartId(text.substring(0, point)), text.substring(point + 1)));
+        if (point <= 0) {
+            return Optional.empty();
+        }
+        var part = text.substring(0, point);
+        var pin = text.substring(point + 1);
+        return Names.isIdentity(part) && Names.isName(pin)
+                ? Optional.of(new Terminal(new PartId(part), pin))
+                : Optional.empty();
     }
 
     @Override

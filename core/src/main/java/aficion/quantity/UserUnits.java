@@ -32,9 +32,12 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
     private static final double THIN = 0.1;
 
     private static final Pattern NUMBER_AND_UNIT =
-            Pattern.compile("([+-]?[0-9]+(?:[.,][0-9]+)?|[.,][0-9]+)\\s*(.*)", Pattern.DOTALL);
+            Pattern.compile(
+                    "([+-]?[0-9]{1,12}(?:[.,][0-9]{1,12})?|[.,][0-9]{1,12})\\s*(.*)",
+                    Pattern.DOTALL);
     private static final Pattern FEET_AND_INCHES =
-            Pattern.compile("([0-9]+)\\s*(?:ft|')\\s*([0-9]+(?:[.,][0-9]+)?)\\s*(?:in|\")?");
+            Pattern.compile(
+                    "([0-9]{1,6})\\s*(?:ft|')\\s*([0-9]{1,6}(?:[.,][0-9]{1,6})?)\\s*(?:in|\")?");
 
     public enum LengthUnit {
         METRE,

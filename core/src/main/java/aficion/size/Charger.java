@@ -26,6 +26,9 @@ record Charger(
         List<Terminal> earthed) {
     /** A part as one; empty for what does not charge. */
     static Optional<Charger> of(Design design, Part part) {
+        if (!(part.kind() instanceof SourceKind)) {
+            return Optional.empty();
+        }
         boolean negative = design.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
         var poles = poles(design, design.vehicle().livePin());
         var earthed = poles(design, design.vehicle().earthedPin());

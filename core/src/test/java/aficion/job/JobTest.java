@@ -105,7 +105,7 @@ class JobTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "a b", "H1;", "<b>", "012345678901234567890123456789012"})
     void namesAreShortAndPlain(String name) {
-        assertThatThrownBy(() -> new PartId(name)).hasMessageContaining("is no short name");
+        assertThatThrownBy(() -> new PartId(name)).hasMessageContaining("is no identity");
     }
 
     @Test

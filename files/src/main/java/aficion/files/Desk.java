@@ -1,12 +1,9 @@
 package aficion.files;
 
 import java.io.IOException;
-import java.nio.channels.FileChannel;
-import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +33,7 @@ public final class Desk {
 
     /** The usual folder of a user. */
     public static Desk usual() {
-        return new Desk(Recovery.usualFolder().resolveSibling("desk"), Library.usual());
+        return new Desk(Folders.state().resolve("desk"), Library.usual());
     }
 
     /** What the user keeps for every job. */
@@ -44,48 +41,11 @@ public final class Desk {
         return library;
     }
 
-    /** A job that is held open. */
-    public static final class Held implements AutoCloseable {
-        private final FileChannel channel;
-
-        private Held(FileChannel channel) {
-            this.channel = channel;
-        }
-
-        @Override
-        public void close() {
-            try {
-                channel.close();
-            } catch (IOException gone) {
-                // The lock ends with the channel either way.
-            }
-        }
-    }
-
-    /** Holds a job open; empty when another window has it. */
-    public Optional<Held> hold(Path design) throws IOException {
-        Files.createDirectories(folder);
-        var path = design.toAbsolutePath().normalize();
-        var parent = path.getParent();
-        var real =
-                parent != null && Files.exists(parent)
-                        ? parent.toRealPath().resolve(path.getFileName())
-                        : path;
-        var name = UUID.nameUUIDFromBytes(real.toString().getBytes(StandardCharsets.UTF_8));
-        var channel =
-                FileChannel.open(
-                        folder.resolve(name + ".lock"),
-                        StandardOpenOption.CREATE,
-                        StandardOpenOption.WRITE);
-        try {
-            if (channel.tryLock() != null) {
-                return Optional.of(new Held(channel));
-            }
-        } catch (OverlappingFileLockException sameProgram) {
-            // Another window of this program has it.
-        }
-        channel.close();
-        return Optional.empty();
+    /** Holds a job open, by whatever name or link; empty when another window has it. */
+    public Optional<Held> hold(Path job) throws IOException {
+        var real = JobStore.real(job).toString();
+        var name = UUID.nameUUIDFromBytes(real.getBytes(StandardCharsets.UTF_8));
+        return Held.of(folder.resolve(name + ".lock"));
     }
 
     private Path liked() {
@@ -95,16 +55,19 @@ public final class Desk {
     /** What the user likes; the usual where nothing has been said or it cannot be read. */
     public Preferences preferences() {
         try {
-            return Files.exists(liked())
-                    ? MAPPER.readValue(Files.readString(liked()), Preferences.class)
-                    : Preferences.USUAL;
+            if (Files.exists(liked())) {
+                var text = Files.readString(liked());
+                return Optional.ofNullable(MAPPER.readValue(text, Preferences.class))
+                        .orElseThrow(() -> new IOException("it says nothing"));
+            }
         } catch (IOException | JacksonException unreadable) {
-            return Preferences.USUAL;
+            WholeFile.setAside(liked(), unreadable);
         }
+        return Preferences.USUAL;
     }
 
     public void keep(Preferences preferences) throws IOException {
-        Texts.replace(liked(), MAPPER.writeValueAsString(preferences));
+        WholeFile.write(liked(), MAPPER.writeValueAsString(preferences));
     }
 
     private Path list() {
@@ -123,19 +86,20 @@ public final class Desk {
                             .toList()
                     : List.of();
         } catch (IOException | IllegalArgumentException unreadable) {
+            WholeFile.setAside(list(), unreadable);
             return List.of();
         }
     }
 
     /** Puts a job at the head of those that were open lately. */
-    public void remember(Path design) throws IOException {
+    public void remember(Path job) throws IOException {
         var lines = new ArrayList<String>();
-        lines.add(design.toAbsolutePath().normalize().toString());
+        lines.add(job.toAbsolutePath().normalize().toString());
         recent().stream()
                 .map(Path::toString)
                 .filter(line -> !line.equals(lines.getFirst()))
                 .limit(MOST - 1L)
                 .forEach(lines::add);
-        Texts.replace(list(), String.join("\n", lines) + "\n");
+        WholeFile.write(list(), String.join("\n", lines) + "\n");
     }
 }

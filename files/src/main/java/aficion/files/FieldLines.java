@@ -1,6 +1,7 @@
 package aficion.files;
 
 import java.util.Optional;
+import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.ObjectReadContext;
@@ -20,6 +21,8 @@ final class FieldLines {
                     return Optional.of(parser.currentTokenLocation().getLineNr());
                 }
             }
+        } catch (JacksonException beyondWhatIsRead) {
+            return Optional.empty();
         }
         return Optional.empty();
     }

@@ -4,6 +4,7 @@ import aficion.files.JobFileException.Damaged;
 import aficion.files.JobFileException.Foreign;
 import aficion.files.JobFileException.Newer;
 import aficion.files.JobFileException.NewerField;
+import aficion.files.JobFileException.TooMany;
 import aficion.files.JobFileException.Trouble;
 import aficion.job.Acceptance;
 import aficion.job.BenchRun;
@@ -21,16 +22,19 @@ import aficion.job.Work;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,8 +51,17 @@ public final class JobCodec {
     /** The version this program writes, and the latest it reads. */
     static final int VERSION = 2;
 
+    /** No vehicle has as many. */
+    static final Map<String, Integer> MOST =
+            Map.of("circuits", 1_000, "parts", 5_000, "wires", 25_000);
+
     /** What the parser says about its own source, which helps nobody at a bench. */
     private static final Pattern KNOWN_KINDS = Pattern.compile("known type ids = (\\[[^\\]]*\\])");
+
+    private static final Pattern MISSING =
+            Pattern.compile("(?:Null value for|Missing required) creator property '([^']+)'");
+
+    private static final String NOTHING = "nothing (null) where a value is needed";
 
     private static final Pattern WHERE_IT_READ =
             Pattern.compile(" ?\\(?(?:start marker )?at \\[Source:.*$");
@@ -148,6 +161,7 @@ public final class JobCodec {
     public static Job read(String text) throws JobFileException {
         var tree = tree(text);
         int version = version(tree);
+        requireSensible(tree);
         try {
             Envelope envelope;
             if (version == VERSION) {
@@ -184,6 +198,15 @@ public final class JobCodec {
             return job;
         }
         throw new JobFileException(new Foreign());
+    }
+
+    private static void requireSensible(ObjectNode tree) throws JobFileException {
+        for (var bound : MOST.entrySet()) {
+            int there = tree.path(bound.getKey()).size();
+            if (there > bound.getValue()) {
+                throw new JobFileException(new TooMany(bound.getKey(), there, bound.getValue()));
+            }
+        }
     }
 
     private static int version(ObjectNode tree) throws JobFileException {
@@ -246,6 +269,15 @@ public final class JobCodec {
                 + (known.find() ? known.group(1) : "its kinds");
     }
 
+    /** In words of ours where the parser speaks of how it is set. */
+    private static String said(String message) {
+        var missing = MISSING.matcher(message);
+        if (missing.find()) {
+            return "\"" + missing.group(1) + "\" is missing";
+        }
+        return message.startsWith("Cannot map `null`") ? NOTHING : message;
+    }
+
     private static String reason(JacksonException e) {
         Throwable cause = e;
         while (cause.getCause() != null && cause.getCause() != cause) {
@@ -259,7 +291,10 @@ public final class JobCodec {
                                     + field.getPropertyName()
                                     + "\" is none of "
                                     + field.getKnownPropertyIds();
-                    case JacksonException inner -> inner.getOriginalMessage();
+                    case InvalidNullException _ -> NOTHING;
+                    case StreamConstraintsException _ ->
+                            "longer or deeper than anything in a job is";
+                    case JacksonException inner -> said(inner.getOriginalMessage());
                     default -> cause.getMessage();
                 };
         return text == null

@@ -16,6 +16,9 @@ public final class JobFileException extends IOException {
     /** It is not there or may not be read. */
     public record Unreadable(String detail) implements Trouble {}
 
+    /** It is a folder, a device or a pipe. */
+    public record NoFile() implements Trouble {}
+
     /** It is no job file at all. */
     public record Foreign() implements Trouble {}
 
@@ -34,6 +37,9 @@ public final class JobFileException extends IOException {
 
     /** It is larger than a job can be. */
     public record TooLarge(long bytes, long most) implements Trouble {}
+
+    /** It holds more circuits, parts or wires than a job can. */
+    public record TooMany(String list, int there, int most) implements Trouble {}
 
     /**
      * It is a job file with something wrong in it.

@@ -50,6 +50,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -95,6 +96,7 @@ final class JobMapping {
                         MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
                 .changeDefaultPropertyInclusion(
                         value -> value.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+                .changeDefaultNullHandling(value -> value.withContentNulls(Nulls.FAIL))
                 .addMixIn(Kind.class, KindMixIn.class)
                 .addMixIn(Demand.class, DemandMixIn.class)
                 .addMixIn(RunLength.class, LengthMixIn.class)

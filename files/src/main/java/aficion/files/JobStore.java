@@ -2,30 +2,36 @@ package aficion.files;
 
 import aficion.files.JobFileException.ChangedOutside;
 import aficion.files.JobFileException.Damaged;
+import aficion.files.JobFileException.NoFile;
 import aficion.files.JobFileException.TooLarge;
 import aficion.files.JobFileException.Unreadable;
 import aficion.files.JobFileException.Unwritable;
 import aficion.job.Job;
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 
 /**
- * Job files on disk. Saving writes beside, forces to disk, keeps what was there as {@code
- * name.previous.aficion}, then replaces; at no moment is there no whole file.
+ * Job files on disk. Saving keeps what was there as {@code name.previous.aficion} and then replaces
+ * it; at no moment is there no whole file. A link stays a link: what it points at is read and
+ * written.
  */
 public final class JobStore {
     /** What the name of a job file ends in. */
     public static final String SUFFIX = ".aficion";
+
+    private static final String PREVIOUS = ".previous";
+
+    /** What file systems take, bytes. */
+    private static final int LONGEST_NAME = 255;
 
     /** No job comes near this size. */
     static final long MOST_BYTES = 64L << 20;
@@ -49,8 +55,27 @@ public final class JobStore {
         return new Stored(JobCodec.read(text), text);
     }
 
+    /** The file itself, whatever name or link it is reached by. */
+    static Path real(Path path) {
+        var whole = path.toAbsolutePath().normalize();
+        try {
+            if (Files.exists(whole)) {
+                return whole.toRealPath();
+            }
+            var parent = whole.getParent();
+            return parent != null && Files.exists(parent)
+                    ? parent.toRealPath().resolve(whole.getFileName())
+                    : whole;
+        } catch (IOException unreachable) {
+            return whole;
+        }
+    }
+
     private static String text(Path path) throws JobFileException {
         try {
+            if (Files.exists(path) && !Files.isRegularFile(path)) {
+                throw new JobFileException(new NoFile());
+            }
             long size = Files.size(path);
             if (size > MOST_BYTES) {
                 throw new JobFileException(new TooLarge(size, MOST_BYTES));
@@ -78,36 +103,37 @@ public final class JobStore {
      *     it was
      */
     public static Stored save(Path path, Job job, Optional<Stored> before) throws JobFileException {
-        var target = path.toAbsolutePath();
+        var target = real(path);
+        if (Files.exists(target) && !Files.isRegularFile(target)) {
+            throw new JobFileException(new NoFile());
+        }
         if (before.isPresent() && Files.exists(target) && !same(target, before.get().text())) {
             throw new JobFileException(new ChangedOutside(target));
         }
         var text = JobCodec.write(job);
-        Path beside = null;
         try {
-            beside = hidden(target, "writing");
-            write(beside, text);
             if (Files.exists(target)) {
-                keep(target);
+                WholeFile.copy(target, previous(target));
+            } else if (!Files.isDirectory(target.getParent())) {
+                throw new NoSuchFileException(target.getParent().toString());
             }
-            Files.move(
-                    beside,
-                    target,
-                    StandardCopyOption.ATOMIC_MOVE,
-                    StandardCopyOption.REPLACE_EXISTING);
+            WholeFile.write(target, text);
             return new Stored(job, text);
         } catch (IOException e) {
-            remove(beside);
             throw new JobFileException(new Unwritable(target, reason(e)));
         }
     }
 
-    /** Where the version before the last save is kept. */
+    /** Where the version before the last save is kept: {@code x.previous.aficion}. */
     public static Path previous(Path path) {
-        var name = path.getFileName().toString();
-        var stem =
-                name.endsWith(SUFFIX) ? name.substring(0, name.length() - SUFFIX.length()) : name;
-        return path.resolveSibling(stem + ".previous" + SUFFIX);
+        var name = real(path).getFileName().toString();
+        boolean ours = name.endsWith(SUFFIX);
+        var stem = ours ? name.substring(0, name.length() - SUFFIX.length()) : name;
+        var end = PREVIOUS + (ours ? SUFFIX : "");
+        while ((stem + end).getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME) {
+            stem = stem.substring(0, stem.offsetByCodePoints(stem.length(), -1));
+        }
+        return real(path).resolveSibling(stem + end);
     }
 
     private static boolean same(Path path, String text) throws JobFileException {
@@ -118,55 +144,13 @@ public final class JobStore {
         }
     }
 
-    private static void write(Path path, String text) throws IOException {
-        try (var channel =
-                FileChannel.open(
-                        path,
-                        StandardOpenOption.CREATE,
-                        StandardOpenOption.WRITE,
-                        StandardOpenOption.TRUNCATE_EXISTING)) {
-            var bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-            channel.force(true);
-        }
-    }
-
-    /**
-     * A name beside a file that only this process uses, so that no one else's half-written file is
-     * taken for ours.
-     */
-    private static Path hidden(Path target, String what) {
-        return target.resolveSibling(
-                "." + target.getFileName() + "." + ProcessHandle.current().pid() + "." + what);
-    }
-
-    private static void keep(Path target) throws IOException {
-        var copy = hidden(target, "keeping");
-        Files.copy(
-                target,
-                copy,
-                StandardCopyOption.REPLACE_EXISTING,
-                StandardCopyOption.COPY_ATTRIBUTES);
-        Files.move(
-                copy,
-                previous(target),
-                StandardCopyOption.ATOMIC_MOVE,
-                StandardCopyOption.REPLACE_EXISTING);
-    }
-
-    private static void remove(@Nullable Path beside) {
-        if (beside != null) {
-            try {
-                Files.deleteIfExists(beside);
-            } catch (IOException e) {
-                beside.toFile().deleteOnExit();
-            }
-        }
-    }
-
-    private static String reason(IOException e) {
-        return e.getClass().getSimpleName() + ": " + e.getMessage();
+    /** Why, in the words of the operating system, without the name of a class or of the file. */
+    static String reason(IOException e) {
+        return switch (e) {
+            case NoSuchFileException _ -> "no such file or folder";
+            case AccessDeniedException _ -> "not allowed";
+            case FileSystemException system when system.getReason() != null -> system.getReason();
+            default -> e.getMessage() == null ? "it could not be read or written" : e.getMessage();
+        };
     }
 }

@@ -35,11 +35,7 @@ public final class Library {
 
     /** The usual folder of a user. */
     public static Library usual() {
-        var data = System.getenv("XDG_DATA_HOME");
-        var home = Path.of(System.getProperty("user.home"));
-        return new Library(
-                (data == null || data.isBlank() ? home.resolve(".local/share") : Path.of(data))
-                        .resolve("aficion"));
+        return new Library(Folders.data());
     }
 
     private Path partsFile() {
@@ -83,7 +79,7 @@ public final class Library {
         }
         kept.removeIf(other -> other.name().equals(part.name()));
         kept.add(part);
-        Texts.replace(partsFile(), PartsBook.write(kept));
+        WholeFile.write(partsFile(), PartsBook.write(kept));
     }
 
     /** The user's own recipes, by name of their files. */
@@ -131,7 +127,7 @@ public final class Library {
             Files.copy(
                     file, file.resolveSibling(id + ".json~"), StandardCopyOption.REPLACE_EXISTING);
         }
-        Texts.replace(file, text);
+        WholeFile.write(file, text);
         return file;
     }
 }

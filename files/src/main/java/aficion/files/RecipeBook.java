@@ -14,6 +14,7 @@ import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.quantity.Metres;
+import aficion.quantity.Volts;
 import aficion.recipe.Fragment;
 import aficion.recipe.Lead;
 import aficion.recipe.Place;
@@ -131,9 +132,50 @@ public final class RecipeBook {
      */
     public static Recipe read(String text) {
         try {
-            return recipe(MAPPER.readTree(text), UnaryOperator.identity());
+            var recipe = recipe(MAPPER.readTree(text), UnaryOperator.identity());
+            requireWhole(recipe);
+            return recipe;
         } catch (JacksonException e) {
             throw new IllegalArgumentException("not a recipe: " + JobCodec.trouble(e, text), e);
+        }
+    }
+
+    /** Tries a recipe with its usual answers and with each other option, on either earth. */
+    private static void requireWhole(Recipe recipe) {
+        for (var pole : Vehicle.Pole.values()) {
+            var vehicle = new Vehicle("any", 1960, new Volts(12), pole);
+            requireWhole(recipe.with(vehicle, HouseRules.USUAL, Map.of()));
+            for (var question : recipe.questions()) {
+                for (var answer : answers(question)) {
+                    requireWhole(
+                            recipe.with(vehicle, HouseRules.USUAL, Map.of(question.id(), answer)));
+                }
+            }
+        }
+    }
+
+    private static List<String> answers(Question question) {
+        return switch (question) {
+            case Question.Choice choice ->
+                    choice.options().stream().map(Question.Option::id).toList();
+            case Question.Amount amount ->
+                    List.of(String.valueOf(amount.least()), String.valueOf(amount.most()));
+        };
+    }
+
+    /** Its own leads end at its own parts. */
+    private static void requireWhole(Fragment fragment) {
+        for (var lead : fragment.leads()) {
+            for (var place : List.of(lead.from(), lead.to())) {
+                if (place instanceof Place.Own(var end)) {
+                    require(
+                            fragment.parts().stream()
+                                    .anyMatch(part ->
+                                            part.id().equals(end.part())
+                                                    && part.kind().pins().contains(end.pin())),
+                            "wires: no terminal " + end);
+                }
+            }
         }
     }
 
@@ -256,7 +298,11 @@ public final class RecipeBook {
             return new Place.Own(terminal(text));
         }
         var rest = text.substring(colon + 1);
-        return switch (text.substring(0, colon)) {
+        var kind = text.substring(0, colon);
+        require(
+                !List.of("switch", "part", "named").contains(kind) || rest.indexOf('.') > 0,
+                "a place such as " + kind + ":name.pin, not " + text);
+        return switch (kind) {
             case "feed" -> {
                 boolean fused = rest.endsWith("+fuse");
                 yield new Place.FeedFrom(constant(Feed.class, rest.replace("+fuse", "")), fused);
@@ -285,7 +331,11 @@ public final class RecipeBook {
     }
 
     private static <E extends Enum<E>> E constant(Class<E> type, String word) {
-        return Enum.valueOf(type, word.toUpperCase(Locale.ROOT).replace('-', '_'));
+        try {
+            return Enum.valueOf(type, word.toUpperCase(Locale.ROOT).replace('-', '_'));
+        } catch (IllegalArgumentException unknown) {
+            throw new IllegalArgumentException("a recipe knows no \"" + word + "\"", unknown);
+        }
     }
 
     private static String word(JsonNode node, String field) {

@@ -6,43 +6,46 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.LongPredicate;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Copies of unsaved work in a folder, one for each running program, so that a program that is
- * killed loses next to nothing. A copy is a job file named by the number of its process; beside it
- * stands, where the job has a file of its own, the path of that.
+ * killed loses next to nothing. A copy is a job file under a name that is never used again; its
+ * program holds a lock beside it, and where the job has a file of its own the path of that stands
+ * beside it too.
  */
-public final class Recovery {
+public final class Recovery implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Recovery.class);
     private static final String BESIDE = ".path";
+    private static final String LOCK = ".lock";
 
     private final Path folder;
-    private final long process;
+    private final Path own;
+    private Optional<Held> held = Optional.empty();
 
-    /** What another program has left behind. */
-    public record Left(Path copy, Job job, Optional<Path> file, Instant at) {}
+    /**
+     * What a program that no longer runs has left behind; nobody else is offered it as long as it
+     * is held.
+     */
+    public record Left(Path copy, Job job, Optional<Path> file, Instant at, Held held) {}
 
-    public Recovery(Path folder, long process) {
+    public Recovery(Path folder) {
         this.folder = folder;
-        this.process = process;
+        this.own = folder.resolve(UUID.randomUUID() + JobStore.SUFFIX);
     }
 
     /** The usual folder of a user. */
     public static Path usualFolder() {
-        var state = System.getenv("XDG_STATE_HOME");
-        var home = Path.of(System.getProperty("user.home"));
-        return (state == null || state.isBlank() ? home.resolve(".local/state") : Path.of(state))
-                .resolve("aficion/recovery");
+        return Folders.state().resolve("recovery");
     }
 
-    private Path copy() {
-        return folder.resolve(process + JobStore.SUFFIX);
-    }
-
-    private static Path beside(Path copy) {
-        return copy.resolveSibling(copy.getFileName() + BESIDE);
+    private static Path beside(Path copy, String suffix) {
+        return copy.resolveSibling(copy.getFileName() + suffix);
     }
 
     /**
@@ -50,73 +53,86 @@ public final class Recovery {
      *
      * @param file where the job itself is kept
      */
-    public void keep(Job job, Optional<Path> file) throws IOException {
-        Files.createDirectories(folder);
-        if (file.isPresent()) {
-            Texts.replace(beside(copy()), file.get().toAbsolutePath().toString());
-        } else {
-            Files.deleteIfExists(beside(copy()));
+    public synchronized void keep(Job job, Optional<Path> file) throws IOException {
+        if (held.isEmpty()) {
+            held = Held.of(beside(own, LOCK));
         }
-        Texts.replace(copy(), JobCodec.write(job));
+        if (file.isPresent()) {
+            WholeFile.write(beside(own, BESIDE), file.get().toAbsolutePath().toString());
+        } else {
+            Files.deleteIfExists(beside(own, BESIDE));
+        }
+        WholeFile.write(own, JobCodec.write(job));
     }
 
     /** Throws the own copy away: everything is saved. */
-    public void drop() throws IOException {
-        discard(copy());
+    public synchronized void drop() throws IOException {
+        discard(own, held);
+        held = Optional.empty();
     }
 
     /** Throws away what was left. */
     public void discard(Left left) throws IOException {
-        discard(left.copy());
+        discard(left.copy(), Optional.of(left.held()));
     }
 
-    private static void discard(Path copy) throws IOException {
+    private static void discard(Path copy, Optional<Held> held) throws IOException {
         Files.deleteIfExists(copy);
-        Files.deleteIfExists(beside(copy));
+        Files.deleteIfExists(beside(copy, BESIDE));
+        held.ifPresent(Held::close);
+        Files.deleteIfExists(beside(copy, LOCK));
+    }
+
+    /** Ends like a program that is killed: the copy stays for the next one. */
+    @Override
+    public synchronized void close() {
+        held.ifPresent(Held::close);
+        held = Optional.empty();
     }
 
     /**
-     * What programs that no longer run have left, oldest first; copies that cannot be read are left
-     * where they are.
-     *
-     * @param runs whether the process of a number still runs
+     * What programs that no longer run have left, oldest first. A copy that cannot be read is set
+     * aside.
      */
-    public List<Left> left(LongPredicate runs) throws IOException {
+    public List<Left> left() throws IOException {
         var found = new ArrayList<Left>();
         if (!Files.isDirectory(folder)) {
             return found;
         }
         try (var copies = Files.newDirectoryStream(folder, "*" + JobStore.SUFFIX)) {
             for (var copy : copies) {
-                if (!runs.test(number(copy))) {
-                    read(copy).ifPresent(found::add);
+                try {
+                    Held.of(beside(copy, LOCK))
+                            .ifPresent(lock -> read(copy, lock).ifPresent(found::add));
+                } catch (IOException e) {
+                    LOG.warn("{} cannot be looked at", copy, e);
                 }
             }
         }
-        found.sort((one, other) -> one.at().compareTo(other.at()));
+        found.sort(Comparator.comparing(Left::at));
         return found;
     }
 
-    private static long number(Path copy) {
-        var name = copy.getFileName().toString().replace(JobStore.SUFFIX, "");
+    private static Optional<Left> read(Path copy, Held lock) {
         try {
-            return Long.parseLong(name);
-        } catch (NumberFormatException notOurs) {
-            return -1;
+            var job = JobStore.open(copy).job();
+            var at = Files.getLastModifiedTime(copy).toInstant();
+            return Optional.of(new Left(copy, job, file(beside(copy, BESIDE)), at, lock));
+        } catch (IOException damaged) {
+            lock.close();
+            WholeFile.setAside(copy, damaged);
+            return Optional.empty();
         }
     }
 
-    private static Optional<Left> read(Path copy) throws IOException {
+    /** Where the job is kept; as nowhere when what says so cannot be read. */
+    private static Optional<Path> file(Path beside) {
         try {
-            var job = JobStore.open(copy).job();
-            var beside = beside(copy);
-            var file =
-                    Files.exists(beside)
-                            ? Optional.of(Path.of(Files.readString(beside)))
-                            : Optional.<Path>empty();
-            return Optional.of(
-                    new Left(copy, job, file, Files.getLastModifiedTime(copy).toInstant()));
-        } catch (JobFileException damaged) {
+            return Files.exists(beside)
+                    ? Optional.of(Path.of(Files.readString(beside))).filter(Path::isAbsolute)
+                    : Optional.empty();
+        } catch (IOException | IllegalArgumentException damaged) {
+            WholeFile.setAside(beside, damaged);
             return Optional.empty();
         }
     }

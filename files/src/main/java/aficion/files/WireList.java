@@ -11,6 +11,7 @@ import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.JoinKind;
 import aficion.job.Laid;
+import aficion.job.Names;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
@@ -20,28 +21,29 @@ import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.job.edit.CircuitEdit;
-import aficion.job.edit.CompositeEdit;
-import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
-import aficion.job.edit.PartEdit;
-import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
 import aficion.quantity.UserUnits;
 import aficion.verb.Ends;
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 
 /**
@@ -57,6 +59,10 @@ public record WireList(List<String> headings, List<List<String>> rows) {
     private static final int MOST_ROWS = 2_000;
 
     private static final double FIRST_LENGTH = 1;
+
+    private static final Pattern SEPARATOR = Pattern.compile("sep=(.)");
+    private static final List<Character> SEPARATORS = List.of(',', ';', '\t');
+    private static final long MOST_BYTES = 16L << 20;
 
     public WireList {
         headings = List.copyOf(headings);
@@ -119,14 +125,37 @@ public record WireList(List<String> headings, List<List<String>> rows) {
     }
 
     /**
-     * Reads a list.
+     * Reads a list from a file, in whatever spelling it is.
+     *
+     * @throws IllegalArgumentException when it is no such list
+     * @throws IOException when it cannot be read
+     */
+    public static WireList read(Path path) throws IOException {
+        if (!Files.isRegularFile(path)) {
+            throw new IllegalArgumentException("it is no file");
+        }
+        if (Files.size(path) > MOST_BYTES) {
+            throw new IllegalArgumentException("a wire list is never so large");
+        }
+        return read(Spelling.read(Files.readAllBytes(path)));
+    }
+
+    /**
+     * Reads a list: separated by commas, semicolons or tabs, or by what a first line {@code sep=}
+     * names.
      *
      * @throws IllegalArgumentException when the text is no such list
      */
     public static WireList read(String text) {
-        var plain = text.startsWith("\ufeff") ? text.substring(1) : text;
-        var first = plain.lines().findFirst().orElse("");
-        char separator = count(first, ';') > count(first, ',') ? ';' : ',';
+        var first = text.lines().findFirst().orElse("");
+        var named = SEPARATOR.matcher(first);
+        char separator =
+                named.matches()
+                        ? named.group(1).charAt(0)
+                        : SEPARATORS.stream()
+                                .max(Comparator.comparing(sign -> count(first, sign)))
+                                .orElseThrow();
+        var plain = named.matches() ? text.substring(first.length()).stripLeading() : text;
         var format =
                 CSVFormat.RFC4180
                         .builder()
@@ -140,9 +169,12 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                 throw new IllegalArgumentException(
                         "a wire list has a line of headings and a line for each wire");
             }
-            if (lines.size() > MOST_ROWS) {
+            if (lines.size() > MOST_ROWS + 1) {
                 throw new IllegalArgumentException(
-                        "a wire list has at most " + MOST_ROWS + " lines, not " + lines.size());
+                        "a wire list has at most "
+                                + MOST_ROWS
+                                + " wires, not "
+                                + (lines.size() - 1));
             }
             return new WireList(lines.getFirst(), lines.subList(1, lines.size()));
         } catch (IOException | java.io.UncheckedIOException | IllegalStateException damaged) {
@@ -150,7 +182,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
         }
     }
 
-    private static long count(String text, char sign) {
+    private static long count(String text, int sign) {
         return text.chars().filter(each -> each == sign).count();
     }
 
@@ -180,18 +212,21 @@ public record WireList(List<String> headings, List<List<String>> rows) {
         private final Map<Column, Integer> columns;
         private final UserUnits units;
         private final String name;
-        private final List<Edit> edits = new ArrayList<>();
         private final List<Problem> problems = new ArrayList<>();
         private final Map<String, CircuitId> circuits = new HashMap<>();
         private final Map<String, Terminal> standIns = new HashMap<>();
+        private final Map<CircuitId, Circuit> fresh = new LinkedHashMap<>();
+        private final List<Part> parts = new ArrayList<>();
         private final List<Wire> wires = new ArrayList<>();
         private final Set<String> ids = new HashSet<>();
         private final Set<String> numbers = new HashSet<>();
-        private Design now;
+        private final Map<CircuitId, Integer> lastNumber = new HashMap<>();
+        private final Design design;
         private int next;
+        private int joints;
 
         Taking(Design design, Map<Column, Integer> columns, UserUnits units, String name) {
-            this.now = design;
+            this.design = design;
             this.columns = columns;
             this.units = units;
             this.name = name;
@@ -206,18 +241,22 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             for (int i = 0; i < rows.size(); i++) {
                 take(i + 1, rows.get(i));
             }
-            wires.forEach(wire -> edits.add(new WireEdit.AddWire(wire)));
-            return new Plan(new CompositeEdit(Deed.IMPORT, edits), wires.size(), problems);
-        }
-
-        private void make(Edit edit) {
-            now = edit.apply(now);
-            edits.add(edit);
+            return new Plan(
+                    new CircuitEdit.AddHarness(List.copyOf(fresh.values()), parts, wires),
+                    wires.size(),
+                    problems);
         }
 
         private String cell(List<String> row, Column column) {
             var at = columns.get(column);
-            return at == null || at >= row.size() ? "" : row.get(at).strip();
+            return at == null || at >= row.size() ? "" : bare(row.get(at).strip());
+        }
+
+        /** What was written so that no table program works it out. */
+        private static String bare(String cell) {
+            return cell.length() > 1 && cell.startsWith("'") && !Character.isDigit(cell.charAt(1))
+                    ? cell.substring(1)
+                    : cell;
         }
 
         private void take(int number, List<String> row) {
@@ -251,7 +290,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                             colour(number, cell(row, Column.COLOUR))),
                     new Laid.Stated(
                             length(number, cell(row, Column.LENGTH)),
-                            now.part(other.part()).zone()));
+                            design.find(other.part()).map(Part::zone).orElse(Zone.CABIN)));
         }
 
         private WireId freshId() {
@@ -265,69 +304,71 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             var wanted = said.isEmpty() ? name : said;
             return circuits.computeIfAbsent(
                     wanted,
-                    _ -> {
-                        var there =
-                                now.circuits().stream()
-                                        .filter(circuit -> circuit.name().equals(wanted))
-                                        .findFirst();
-                        if (there.isPresent()) {
-                            return there.get().id();
-                        }
-                        var fresh = NewNames.circuit(now, wanted, Circuit.Drops.ORDINARY);
-                        make(new CircuitEdit.AddCircuit(fresh));
-                        return fresh.id();
-                    });
+                    _ ->
+                            design.circuits().stream()
+                                    .filter(circuit -> circuit.name().equals(wanted))
+                                    .findFirst()
+                                    .map(Circuit::id)
+                                    .orElseGet(() -> begin(wanted)));
+        }
+
+        private CircuitId begin(String wanted) {
+            var there = design.withCircuits(all());
+            var circuit = NewNames.circuit(there, wanted, Circuit.Drops.ORDINARY);
+            fresh.put(circuit.id(), circuit);
+            return circuit.id();
+        }
+
+        private List<Circuit> all() {
+            return Stream.concat(design.circuits().stream(), fresh.values().stream()).toList();
         }
 
         private Terminal terminal(int row, String text) {
             var known = standIns.get(text);
-            if (known != null) {
-                return known;
-            }
-            Optional<Terminal> there;
-            try {
-                there = Terminal.parse(text);
-            } catch (IllegalArgumentException noName) {
-                there = Optional.empty();
-            }
-            var fits =
-                    there.filter(terminal ->
-                            now.find(terminal.part())
-                                    .filter(part -> part.kind().pins().contains(terminal.pin()))
-                                    .isPresent());
-            return fits.orElseGet(() -> standIn(row, text));
+            return known != null
+                    ? known
+                    : Terminal.parse(text)
+                            .filter(terminal ->
+                                    design.find(terminal.part())
+                                            .filter(part ->
+                                                    part.kind().pins().contains(terminal.pin()))
+                                            .isPresent())
+                            .orElseGet(() -> standIn(row, text));
         }
 
-        /** A joint in the place of what the job does not have. */
+        /** A joint in the place of what the design does not have. */
         private Terminal standIn(int row, String text) {
             problems.add(new Problem(row, Trouble.STAND_IN, text));
-            var id = NewNames.part(now, "J");
-            make(
-                    new PartEdit.AddPart(
-                            new Part(
-                                    id,
-                                    text,
-                                    Zone.CABIN,
-                                    Optional.<PartId>empty(),
-                                    new JoinKind.Splice())));
+            PartId id;
+            do {
+                joints++;
+                id = new PartId("J" + joints);
+            } while (design.find(id).isPresent());
+            parts.add(new Part(id, text, Zone.CABIN, Optional.empty(), new JoinKind.Splice()));
             var terminal = new Terminal(id, "J");
             standIns.put(text, terminal);
             return terminal;
         }
 
         private String label(int row, String text, CircuitId circuit) {
-            if (text.matches("[\\p{L}\\p{N}+\\-][\\p{L}\\p{N}+\\-_/.]{0,31}")) {
+            if (Names.isName(text)) {
                 numbers.add(text);
                 return text;
             }
             if (!text.isEmpty()) {
                 problems.add(new Problem(row, Trouble.NO_NUMBER, text));
             }
-            return IntStream.iterate(1, n -> n + 1)
-                    .mapToObj(n -> "%d.%02d".formatted(now.circuit(circuit).number(), n))
-                    .filter(numbers::add)
-                    .findFirst()
-                    .orElseThrow();
+            int before =
+                    Optional.ofNullable(fresh.get(circuit))
+                            .orElseGet(() -> design.circuit(circuit))
+                            .number();
+            while (true) {
+                int last = lastNumber.merge(circuit, 1, Integer::sum);
+                var number = String.format(Locale.ROOT, "%d.%02d", before, last);
+                if (numbers.add(number)) {
+                    return number;
+                }
+            }
         }
 
         private WireColour colour(int row, String text) {
@@ -335,6 +376,10 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                 return WireColour.plain(Colour.BLACK);
             }
             var parts = text.split("[/\\s\\-]+");
+            if (parts.length == 0) {
+                problems.add(new Problem(row, Trouble.NO_COLOUR, text));
+                return WireColour.plain(Colour.BLACK);
+            }
             var base = colour(parts[0]);
             var tracer = parts.length > 1 ? colour(parts[1]) : Optional.<Colour>empty();
             if (base.isEmpty() && parts.length == 1) {
@@ -371,7 +416,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             if (size.isEmpty() && !text.isEmpty()) {
                 problems.add(new Problem(row, Trouble.NO_SIZE, text));
             }
-            return size.orElseGet(() -> Ends.thinnest(now));
+            return size.orElseGet(() -> Ends.thinnest(design));
         }
 
         private RunLength length(int row, String text) {

@@ -301,6 +301,7 @@ public final class Speech {
             case CircuitEdit.AllowDrop(var circuit, var drops) ->
                     Words.of("edit.AllowDrop", name(circuit), Words.of("drops", drops));
             case CircuitEdit.AddCircuit(var circuit) -> Words.of("edit.AddCircuit", circuit.name());
+            case CircuitEdit.AddHarness _ -> Words.of("edit.Together", CompositeEdit.Deed.IMPORT);
             case CircuitEdit.RenameCircuit(var circuit, var name) ->
                     Words.of("edit.RenameCircuit", name(circuit), name);
             case CircuitEdit.RemoveCircuit(var circuit) ->

@@ -15,12 +15,15 @@ public final class Troubles {
         var key = "problem." + trouble.getClass().getSimpleName();
         return switch (trouble) {
             case JobFileException.Unreadable(var detail) -> Words.of(key, detail);
+            case JobFileException.NoFile() -> Words.of(key);
             case JobFileException.Foreign() -> Words.of(key);
             case JobFileException.Newer(var version, var known) -> Words.of(key, version, known);
             case JobFileException.NewerField(var line, var field, var detail) ->
                     Words.of(key, where(line, field, detail));
             case JobFileException.TooLarge(var bytes, var most) ->
                     Words.of(key, bytes >> 20, most >> 20);
+            case JobFileException.TooMany(var list, var there, var most) ->
+                    Words.of(key, list, there, most);
             case JobFileException.Damaged damaged -> damaged(damaged, JobStore.previous(path));
             case JobFileException.Unwritable(_, var detail) -> Words.of(key, detail);
             case JobFileException.ChangedOutside _ -> Words.of(key);

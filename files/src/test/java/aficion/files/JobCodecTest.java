@@ -1,6 +1,7 @@
 package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import aficion.catalogue.FuseType;
@@ -9,6 +10,7 @@ import aficion.files.JobFileException.Damaged;
 import aficion.files.JobFileException.Foreign;
 import aficion.files.JobFileException.Newer;
 import aficion.files.JobFileException.NewerField;
+import aficion.files.JobFileException.TooMany;
 import aficion.files.JobFileException.Trouble;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
@@ -24,6 +26,7 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
+import aficion.job.Terminal;
 import aficion.job.Work;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
@@ -48,12 +51,17 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class JobCodecTest {
     private final Job job = DemoJobs.find("roadster").orElseThrow();
@@ -413,5 +421,93 @@ class JobCodecTest {
     @Test
     void somethingBehindTheEndIsDamage() {
         assertThat(damaged(text + "{}").line()).isPresent();
+    }
+
+    /** Nothing where something is needed, anywhere, is damage, and stops nothing else. */
+    @Test
+    void nothingInPlaceOfSomethingIsToldOrLeftOut() throws IOException {
+        var mapper = new JsonMapper();
+        var tree = mapper.readTree(text);
+        var places = new ArrayList<String>();
+        collect(tree, "", places);
+        var random = new Random(3);
+        int refused = 0;
+        for (int i = 0; i < 300; i++) {
+            var broken = mapper.readTree(text);
+            var place = places.get(random.nextInt(places.size()));
+            nullify(broken, place);
+            try {
+                JobCodec.read(broken.toString());
+            } catch (JobFileException told) {
+                refused++;
+                assertThat(told.getMessage())
+                        .as(place)
+                        .doesNotContain("tools.jackson", "Feature", "creator");
+            }
+        }
+        assertThat(refused).isGreaterThan(250);
+    }
+
+    private static void collect(JsonNode node, String at, List<String> places) {
+        for (int i = 0; i < node.size(); i++) {
+            if (node.isArray()) {
+                places.add(at + "/" + i);
+                collect(node.get(i), at + "/" + i, places);
+            }
+        }
+        for (var field : node.properties()) {
+            places.add(at + "/" + field.getKey());
+            collect(field.getValue(), at + "/" + field.getKey(), places);
+        }
+    }
+
+    private static void nullify(JsonNode tree, String place) {
+        int last = place.lastIndexOf('/');
+        var parent = tree.at(place.substring(0, last));
+        if (parent instanceof ArrayNode list) {
+            list.setNull(Integer.parseInt(place.substring(last + 1)));
+        } else {
+            ((ObjectNode) parent).putNull(place.substring(last + 1));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {400, 600, 20_000})
+    void whatIsDeeperThanAnyJobIsDamage(int depth) {
+        var deep =
+                text.replace(
+                        "\"year\" : 1963", "\"year\" : " + "[".repeat(depth) + "]".repeat(depth));
+
+        assertThat(trouble(deep)).isInstanceOf(Damaged.class);
+    }
+
+    @Test
+    void aNumberOfAThousandDigitsIsDamage() {
+        var long1 = text.replace("\"year\" : 1963", "\"year\" : " + "9".repeat(1500));
+
+        assertThat(trouble(long1)).isInstanceOf(Damaged.class);
+        assertThat(trouble(text.replace("\"year\" : 1963", "\"year\" : 1e999999999")))
+                .isInstanceOf(Damaged.class);
+    }
+
+    @Test
+    void moreThanAnyVehicleHasIsNotWorkedOn() {
+        var joints = new StringBuilder();
+        for (int i = 0; i <= 5000; i++) {
+            joints.append("{\"id\":\"Q%d\",\"name\":\"j\",\"zone\":\"dash\",".formatted(i))
+                    .append("\"kind\":{\"type\":\"splice\"}},");
+        }
+        var many = text.replaceFirst("\"parts\" : \\[", "\"parts\" : [" + joints);
+
+        assertThat(trouble(many)).isInstanceOf(TooMany.class);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"../x", "a/b", "", ".", "a b", "-x", "\u0000"})
+    void anIdentityIsAPlainName(String id) {
+        assertThatThrownBy(() -> new CircuitId(id)).hasMessageContaining("no identity");
+        assertThatThrownBy(() -> new PartId(id)).hasMessageContaining("no identity");
+        assertThat(Terminal.parse(id + ".1")).isEmpty();
+        assertThat(FileNames.of(id)).doesNotContain("/", ".", "\u0000").isNotEmpty();
     }
 }

@@ -2,9 +2,11 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import aficion.files.JobFileException.ChangedOutside;
 import aficion.files.JobFileException.Damaged;
+import aficion.files.JobFileException.NoFile;
 import aficion.files.JobFileException.TooLarge;
 import aficion.files.JobFileException.Unreadable;
 import aficion.files.JobFileException.Unwritable;
@@ -14,7 +16,9 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Optional;
+import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -124,5 +128,81 @@ class JobStoreTest {
                                         Optional.empty()));
 
         assertThat(refused.trouble()).isInstanceOf(Unwritable.class);
+    }
+
+    @Test
+    void aLinkStaysALink() throws IOException {
+        var file = folder.resolve("tern.aficion");
+        var first = JobStore.save(file, demo, Optional.empty());
+        var link = Files.createSymbolicLink(folder.resolve("link.aficion"), file);
+
+        JobStore.save(link, changed, Optional.of(first));
+
+        assertThat(link).isSymbolicLink();
+        assertThat(JobStore.open(file).job()).isEqualTo(changed);
+        assertThat(JobStore.open(JobStore.previous(file)).job()).isEqualTo(demo);
+    }
+
+    @Test
+    void aFolderIsNoJobAndIsLeftAsItIs() throws IOException {
+        var place = Files.createDirectory(folder.resolve("tern.aficion"));
+
+        assertThat(trouble(() -> JobStore.save(place, demo, Optional.empty())))
+                .isEqualTo(new NoFile());
+        assertThat(trouble(() -> JobStore.open(place))).isEqualTo(new NoFile());
+        assertThat(place).isEmptyDirectory();
+        assertThat(folder.toFile().list()).containsExactly("tern.aficion");
+    }
+
+    /** What has no end is not read to it. */
+    @Test
+    void aDeviceIsNoJob() {
+        assumeThat(Path.of("/dev/zero")).exists();
+
+        assertThat(trouble(() -> JobStore.open(Path.of("/dev/zero")))).isEqualTo(new NoFile());
+    }
+
+    @Test
+    void aPrivateFileStaysPrivate() throws IOException {
+        var file = folder.resolve("tern.aficion");
+        var first = JobStore.save(file, demo, Optional.empty());
+        assumeThat(Files.getFileStore(file).supportsFileAttributeView("posix")).isTrue();
+        var owner = PosixFilePermissions.fromString("rw-------");
+        Files.setPosixFilePermissions(file, owner);
+
+        JobStore.save(file, changed, Optional.of(first));
+
+        assertThat(Files.getPosixFilePermissions(file)).isEqualTo(owner);
+        assertThat(Files.getPosixFilePermissions(JobStore.previous(file))).isEqualTo(owner);
+    }
+
+    @Test
+    void whatAKilledSaveLeftIsClearedAway() throws IOException {
+        var left = Files.createFile(folder.resolve(".aficion-999999999-1.writing"));
+
+        JobStore.save(folder.resolve("tern.aficion"), demo, Optional.empty());
+
+        assertThat(left).doesNotExist();
+    }
+
+    @Test
+    void filesOfOneStemKeepVersionsOfTheirOwn() {
+        assertThat(JobStore.previous(folder.resolve("x")))
+                .isNotEqualTo(JobStore.previous(folder.resolve("x.aficion")));
+    }
+
+    @Test
+    void theLongestNameIsOpenedAndSaved() throws IOException {
+        var file = folder.resolve("\u00fc".repeat(123) + "x.aficion");
+        var first = JobStore.save(file, demo, Optional.empty());
+
+        JobStore.save(file, changed, Optional.of(first));
+
+        assertThat(JobStore.open(file).job()).isEqualTo(changed);
+        assertThat(JobStore.open(JobStore.previous(file)).job()).isEqualTo(demo);
+    }
+
+    private static JobFileException.Trouble trouble(ThrowingCallable done) {
+        return catchThrowableOfType(JobFileException.class, done).trouble();
     }
 }

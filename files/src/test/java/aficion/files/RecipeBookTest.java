@@ -23,6 +23,8 @@ import aficion.recipe.Recipe;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -351,5 +353,34 @@ class RecipeBookTest {
         assertThat(start).isInstanceOf(Outcome.Solved.class);
         var motor = netlist.inside(new PartId("M1")).get("body");
         assertThat(Math.abs(((Outcome.Solved) start).point().branchAmps(motor))).isGreaterThan(100);
+    }
+
+    /** What is wrong in a recipe is told when it is read, not when it is answered. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"to\": \"X1.+\"|\"to\": \"switch:nowhere\"|switch:nowhere",
+                "\"to\": \"X1.+\"|\"to\": \"X7.+\"|X7.+",
+                "\"to\": \"X1.+\"|\"to\": \"X1\"|X1 is no terminal",
+                "\"type\": \"load\"|\"type\": \"anvil\"|anvil",
+                "\"zone\": \"front\"|\"zone\": \"attic\"|attic"
+            })
+    void aRecipeThatIsWrongIsRefusedAsItIsRead(String right, String wrong, String told)
+            throws IOException {
+        var text = own();
+
+        assertThat(RecipeBook.read(text).id()).isNotBlank();
+        assertThat(text).contains(right);
+        assertThatThrownBy(() -> RecipeBook.read(text.replace(right, wrong)))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(told);
+    }
+
+    private static String own() throws IOException {
+        try (var stream =
+                RecipeBook.class.getResourceAsStream("/aficion/recipes/horn-direct.json")) {
+            return new String(stream.readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 }

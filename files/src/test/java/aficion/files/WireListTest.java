@@ -10,12 +10,21 @@ import aficion.job.Design;
 import aficion.job.RunLength;
 import aficion.job.Wire;
 import aficion.quantity.UserUnits;
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class WireListTest {
     private final Design design = DemoJobs.find("roadster").orElseThrow().design();
+
+    @TempDir Path folder;
 
     private static WireList.Plan plan(Design design, String text) {
         var list = WireList.read(text);
@@ -85,5 +94,75 @@ class WireListTest {
     @ValueSource(strings = {"", "only a heading", "a,b", "a,b\n\"never closed"})
     void whatIsNoListIsRefused(String text) {
         assertThatThrownBy(() -> WireList.read(text)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** As table programs write it, with and without a mark at the head. */
+    @ParameterizedTest
+    @CsvSource({
+        "UTF-8, ''",
+        "UTF-8, \ufeff",
+        "UTF-16LE, \ufeff",
+        "UTF-16BE, \ufeff",
+        "UTF-16LE, ''",
+        "windows-1252, ''"
+    })
+    void aListIsReadInAnySpelling(String charset, String mark) throws IOException {
+        var text = mark + "from;to;circuit\nH1.56b;Z9.1;R\u00fccklicht\n";
+        var file = Files.write(folder.resolve("list.csv"), text.getBytes(Charset.forName(charset)));
+
+        var list = WireList.read(file);
+
+        assertThat(list.matched()).containsOnlyKeys(Column.FROM, Column.TO, Column.CIRCUIT);
+        assertThat(list.rows().getFirst()).containsExactly("H1.56b", "Z9.1", "R\u00fccklicht");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "from\tto\nH1.56b\tZ9.1\n",
+                "sep=|\nfrom|to\nH1.56b|Z9.1\n",
+                "sep=;\r\nfrom;to\r\nH1.56b;Z9.1\r\n"
+            })
+    void aListMayBeSeparatedByAnything(String text) {
+        assertThat(WireList.read(text).rows()).containsExactly(List.of("H1.56b", "Z9.1"));
+    }
+
+    /** Whatever stands in a cell, the row is taken or said, and nothing stops. */
+    @ParameterizedTest
+    @ValueSource(strings = {"-", "1.2.3", "/", "--", "=1+1", "'=1+1", "1e400", ".", "?.?", "H1."})
+    void oddCellsStopNothing(String odd) {
+        var plan =
+                plan(
+                        design,
+                        "number,from,to,colour,size,length\n"
+                                + "%1$s,H1.56b,Z9.1,%1$s,%1$s,%1$s\n7,%1$s,Z9.2,red,1,1\n"
+                                        .formatted(odd));
+
+        assertThat(plan.wires()).isEqualTo(2);
+        assertThat(plan.edit().apply(design).wires()).hasSize(design.wires().size() + 2);
+    }
+
+    @Test
+    void endlessLengthsAreSaid() {
+        var plan = plan(design, "from,to,length\nH1.56b,Z9.1," + "9".repeat(500) + "\n");
+
+        assertThat(plan.problems())
+                .extracting(Problem::trouble)
+                .contains(Trouble.NO_LENGTH, Trouble.STAND_IN);
+    }
+
+    @Test
+    void aLongListIsTakenInAtOnce() {
+        var text = new StringBuilder("from,to,circuit\n");
+        for (int i = 0; i < 2000; i++) {
+            text.append("Q").append(i).append(".1,Q").append(i + 1).append(".2,Loom\n");
+        }
+
+        var plan = plan(design, text.toString());
+        var taken = plan.edit().apply(design);
+
+        assertThat(taken.wires()).hasSize(design.wires().size() + 2000);
+        assertThat(taken.circuits()).hasSize(design.circuits().size() + 1);
+        assertThat(taken.wires()).extracting(Wire::number).doesNotHaveDuplicates();
     }
 }

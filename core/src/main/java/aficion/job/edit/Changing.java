@@ -32,8 +32,12 @@ final class Changing {
     }
 
     static <T> List<T> with(List<T> list, T added) {
+        return with(list, List.of(added));
+    }
+
+    static <T> List<T> with(List<T> list, List<T> added) {
         var longer = new ArrayList<>(list);
-        longer.add(added);
+        longer.addAll(added);
         return longer;
     }
 }

@@ -4,6 +4,8 @@ import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Part;
+import aficion.job.Wire;
+import java.util.List;
 import java.util.stream.Collectors;
 
 /** A change of one circuit. */
@@ -14,6 +16,26 @@ public sealed interface CircuitEdit extends Edit {
         @Override
         public Design apply(Design design) {
             return design.withCircuits(Changing.with(design.circuits(), circuit));
+        }
+    }
+
+    /** Adds circuits with their parts and wires at once. */
+    record AddHarness(List<Circuit> circuits, List<Part> parts, List<Wire> wires)
+            implements CircuitEdit {
+        public AddHarness {
+            circuits = List.copyOf(circuits);
+            parts = List.copyOf(parts);
+            wires = List.copyOf(wires);
+        }
+
+        @Override
+        public Design apply(Design design) {
+            return new Design(
+                    design.vehicle(),
+                    design.rules(),
+                    Changing.with(design.circuits(), circuits),
+                    Changing.with(design.parts(), parts),
+                    Changing.with(design.wires(), wires));
         }
     }
 

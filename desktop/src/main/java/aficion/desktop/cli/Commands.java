@@ -10,10 +10,13 @@ import aficion.words.Words;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import javafx.application.Application;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -42,7 +45,9 @@ public final class Commands implements Callable<Integer> {
 
     static final int FOUND_DANGER = 1;
     static final int BAD_INPUT = 2;
+    static final int FAILED = 3;
     private static final String DEMO = "demo:";
+    private static final Logger LOG = LoggerFactory.getLogger(Commands.class);
 
     @Parameters(
             arity = "0..1",
@@ -66,6 +71,14 @@ public final class Commands implements Callable<Integer> {
 
     /** The same with its output elsewhere. */
     public static int run(PrintWriter out, PrintWriter err, String... arguments) {
+        try {
+            return execute(out, err, arguments);
+        } catch (StackOverflowError | OutOfMemoryError e) {
+            return failed(err, e);
+        }
+    }
+
+    private static int execute(PrintWriter out, PrintWriter err, String... arguments) {
         return new CommandLine(new Commands())
                 .setOut(out)
                 .setErr(err)
@@ -74,9 +87,16 @@ public final class Commands implements Callable<Integer> {
                         line.getErr().println(exception.getMessage());
                         return BAD_INPUT;
                     }
-                    throw exception;
+                    return failed(line.getErr(), exception);
                 })
                 .execute(arguments);
+    }
+
+    /** A fault of the program, not of what it was given: one line, and the rest into the log. */
+    private static int failed(PrintWriter err, Throwable why) {
+        LOG.debug("the command failed", why);
+        err.println(Words.of("cli.failed", String.valueOf(why).lines().findFirst().orElse("")));
+        return FAILED;
     }
 
     @Override
@@ -121,12 +141,21 @@ public final class Commands implements Callable<Integer> {
                                             demo,
                                             String.join(", ", DemoJobs.names()))));
         }
-        var path = Path.of(name);
+        var path = path(name);
         try {
             return JobStore.open(path).job();
         } catch (JobFileException e) {
             throw new BadInput(
                     Words.of("problem.open.title", name) + ": " + Troubles.say(e.trouble(), path));
+        }
+    }
+
+    /** A file as the operating system knows it. */
+    private static Path path(String name) {
+        try {
+            return Path.of(name);
+        } catch (InvalidPathException e) {
+            throw new BadInput(Words.of("cli.no.path", e.getReason()));
         }
     }
 

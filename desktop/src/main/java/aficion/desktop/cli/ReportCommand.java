@@ -2,6 +2,7 @@ package aficion.desktop.cli;
 
 import aficion.bench.BenchPlan;
 import aficion.diagram.Layout;
+import aficion.files.FileNames;
 import aficion.files.sheet.FontWidth;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
@@ -44,10 +45,11 @@ final class ReportCommand extends Commands.IntoFolder {
                 new DrawingWords(design, units, text -> width.of(text, DrawingWords.SIZE) + 3);
         var solver = new Solver(assessment.netlist());
         for (var circuit : design.circuits()) {
+            var name = FileNames.of(circuit.id().value());
             var path = Sheets.path(design, Layout.of(design, circuit.id(), lettering));
             var bench = Sheets.bench(job, BenchPlan.of(solver, circuit.id()), units);
-            written.add(Files.write(folder.resolve("path-" + circuit.id() + ".pdf"), path));
-            written.add(Files.write(folder.resolve("bench-" + circuit.id() + ".pdf"), bench));
+            written.add(Files.write(folder.resolve("path-" + name + ".pdf"), path));
+            written.add(Files.write(folder.resolve("bench-" + name + ".pdf"), bench));
         }
         return written;
     }

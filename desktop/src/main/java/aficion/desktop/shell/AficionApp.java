@@ -41,9 +41,7 @@ public final class AficionApp extends Application {
         var bench = bench(Clock.systemDefaultZone(), preferences);
         var asking = JobFiles.dialogs(stage);
         var files = new JobFiles(bench, asking, desk);
-        var safekeeping =
-                new Safekeeping(
-                        bench, new Recovery(Recovery.usualFolder(), ProcessHandle.current().pid()));
+        var safekeeping = new Safekeeping(bench, new Recovery(Recovery.usualFolder()));
         new BenchWindow(stage, files, desk, safekeeping::follow, safekeeping::close).show();
         var jobs = getParameters().getRaw();
         boolean first = jobs.isEmpty() && !preferences.toured();

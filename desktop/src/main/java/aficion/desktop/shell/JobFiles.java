@@ -5,7 +5,8 @@ import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Panorama.Placed;
 import aficion.files.DemoJobs;
 import aficion.files.Desk;
-import aficion.files.Desk.Held;
+import aficion.files.FileNames;
+import aficion.files.Held;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.Library;
@@ -250,7 +251,7 @@ public final class JobFiles {
     }
 
     private String fileName() {
-        return bench.design().vehicle().name().replaceAll("[^\\p{L}\\p{N}]+", "-");
+        return FileNames.of(bench.design().vehicle().name());
     }
 
     void exportCsv() {
@@ -280,7 +281,7 @@ public final class JobFiles {
                 .get()
                 .ifPresent(drawing ->
                         write(
-                                "path-" + drawing.made().circuit() + ".pdf",
+                                "path-" + FileNames.of(drawing.made().circuit().value()) + ".pdf",
                                 "file.pdf",
                                 () -> Sheets.path(drawing.design(), drawing.made())));
     }
@@ -295,7 +296,7 @@ public final class JobFiles {
             return Optional.of(
                     Map.entry(
                             path.get().getFileName().toString().replaceFirst("\\.[^.]*$", ""),
-                            WireList.read(Files.readString(path.get()))));
+                            WireList.read(path.get())));
         } catch (IOException | IllegalArgumentException e) {
             asking.tell(
                     Words.of("problem.list.title", path.get().getFileName()),
@@ -332,7 +333,7 @@ public final class JobFiles {
     }
 
     private void keepRecipe(Design design, CircuitId circuit, String name) {
-        var id = "own-" + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+        var id = "own-" + FileNames.of(name.toLowerCase(Locale.ROOT));
         var says = Words.of("recipe.own", design.vehicle().name());
         bench.ask()
                 .prepare(
@@ -370,7 +371,7 @@ public final class JobFiles {
                 .map(ForJob::made)
                 .ifPresent(plan ->
                         write(
-                                "bench-" + plan.circuit() + ".pdf",
+                                "bench-" + FileNames.of(plan.circuit().value()) + ".pdf",
                                 "file.pdf",
                                 () -> Sheets.bench(bench.job(), plan, bench.units())));
     }

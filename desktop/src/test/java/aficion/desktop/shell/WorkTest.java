@@ -25,6 +25,7 @@ import aficion.quantity.Volts;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -454,16 +455,17 @@ class WorkTest extends WindowTest {
     /** What is edited is kept beside within a second; a program that was killed leaves it. */
     @Test
     void workThatWasNotSavedIsTakenUpAfterAKill() throws Exception {
-        var killed = new Recovery(folder, Long.MAX_VALUE);
+        var killed = new Recovery(folder);
         var safekeeping = new Safekeeping(bench, killed);
         onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
         var edited = bench.job();
-        until(() -> killed.left(_ -> false).stream().anyMatch(left -> left.job().equals(edited)));
+        until(() -> copies().equals(List.of(edited)));
 
         safekeeping.close();
         onScreen(() -> bench.take(DEMO));
-        var next = new Safekeeping(bench, new Recovery(folder, Long.MAX_VALUE - 1));
+        var next = new Safekeeping(bench, new Recovery(folder));
         killed.keep(edited, Optional.empty());
+        killed.close();
         answers.left = JobFiles.Answer.SAVE;
         onScreen(() -> next.offer(answers));
 
@@ -471,7 +473,31 @@ class WorkTest extends WindowTest {
         assertThat(bench.job()).isEqualTo(edited);
         assertThat(bench.isUnsaved()).isTrue();
         next.close();
-        assertThat(killed.left(_ -> false)).isEmpty();
+        assertThat(folder).isEmptyDirectory();
+    }
+
+    private List<Job> copies() throws IOException {
+        var jobs = new ArrayList<Job>();
+        try (var copies = Files.newDirectoryStream(folder, "*" + JobStore.SUFFIX)) {
+            for (var copy : copies) {
+                jobs.add(JobStore.open(copy).job());
+            }
+        }
+        return jobs;
+    }
+
+    /** Someone who edits without a pause is kept all the same. */
+    @Test
+    void steadyEditingDoesNotPutTheCopyOff() throws Exception {
+        var safekeeping = new Safekeeping(bench, new Recovery(folder));
+        for (int i = 0; i < 200 && copies().isEmpty(); i++) {
+            var number = "1." + (100 + i);
+            onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), number)));
+            Thread.sleep(20);
+        }
+
+        assertThat(copies()).isNotEmpty();
+        safekeeping.close();
     }
 
     @Test

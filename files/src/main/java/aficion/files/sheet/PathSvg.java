@@ -89,7 +89,7 @@ public final class PathSvg {
         attribute("height", number(height));
         attribute("font-family", FONT);
         xml.writeStartElement("title");
-        xml.writeCharacters(design.vehicle().name());
+        write(design.vehicle().name());
         xml.writeEndElement();
         rectangle(new Box(0, 0, width, height), "#FFFFFF", "none", 0);
     }
@@ -176,7 +176,7 @@ public final class PathSvg {
             attribute("font-size", "11");
             attribute("fill", QUIET);
             attribute("text-anchor", left ? "start" : "end");
-            xml.writeCharacters(pin.name());
+            write(pin.name());
             xml.writeEndElement();
         }
     }
@@ -260,7 +260,7 @@ public final class PathSvg {
         attribute("y", number(y));
         attribute("font-size", number(size));
         attribute("fill", colour);
-        xml.writeCharacters(words);
+        write(words);
         xml.writeEndElement();
     }
 
@@ -272,5 +272,21 @@ public final class PathSvg {
 
     private static String hex(Colour colour) {
         return "#%06X".formatted(colour.rgb());
+    }
+
+    /** Writes words without the signs that XML 1.0 does not allow (section 2.2, {@code Char}). */
+    private void write(String words) throws XMLStreamException {
+        var allowed = new StringBuilder();
+        words.codePoints().filter(PathSvg::isAllowed).forEach(allowed::appendCodePoint);
+        xml.writeCharacters(allowed.toString());
+    }
+
+    private static boolean isAllowed(int sign) {
+        return sign == '\t'
+                || sign == '\n'
+                || sign == '\r'
+                || sign >= 0x20 && sign <= 0xD7FF
+                || sign >= 0xE000 && sign <= 0xFFFD
+                || sign >= 0x10000;
     }
 }

@@ -12,6 +12,9 @@ import org.apache.commons.csv.CSVFormat;
 
 /** The wire schedule in words: a heading and a line for each wire. */
 public final class ScheduleTable {
+    /** What a cell of a table program begins with that is worked out. */
+    private static final String FORMULA = "=+-@\t\r";
+
     private ScheduleTable() {}
 
     /**
@@ -69,8 +72,13 @@ public final class ScheduleTable {
         var printer = CSVFormat.RFC4180.print(out);
         printer.printRecord(heading());
         for (var line : lines(assessment, units)) {
-            printer.printRecord(line.cells());
+            printer.printRecord(line.cells().stream().map(ScheduleTable::plain).toList());
         }
         printer.flush();
+    }
+
+    /** A cell that no table program takes for a formula. */
+    private static String plain(String cell) {
+        return cell.isEmpty() || FORMULA.indexOf(cell.charAt(0)) < 0 ? cell : "'" + cell;
     }
 }

@@ -14,14 +14,18 @@ import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Job;
 import aficion.job.Work;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
 import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.solve.Solver;
 import aficion.words.DrawingWords;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -251,5 +255,35 @@ class SheetsTest {
         assertThat(design.circuits())
                 .allSatisfy(
                         circuit -> assertThat(PathSvg.of(design, whole)).contains(circuit.name()));
+    }
+
+    /** A table program takes no cell for a formula, and we read our own cells back. */
+    @Test
+    void noCellOfTheScheduleIsAFormula() throws IOException {
+        var wire = design.wires().getFirst();
+        var odd = new WireEdit.Renumber(wire.id(), "+1.01").apply(design);
+        var csv = new StringBuilder();
+
+        ScheduleTable.writeCsv(csv, Assessment.of(odd), UserUnits.METRIC);
+
+        assertThat(csv.toString()).contains("'+1.01").doesNotContain("\n+", "\n=", ",=", ",-");
+    }
+
+    @Test
+    void aDrawingIsXmlWhateverThePartsAreCalled() throws Exception {
+        var part = design.partsOf(HEADLAMPS).getFirst();
+        var odd = new PartEdit.Rename(part.id(), "b\u0001\u000b<&>\ufffe\ud800 lamp").apply(design);
+        var width = new FontWidth();
+        var words =
+                new DrawingWords(
+                        odd, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
+
+        var svg = PathSvg.of(odd, Layout.of(odd, HEADLAMPS, words));
+
+        var read =
+                DocumentBuilderFactory.newInstance()
+                        .newDocumentBuilder()
+                        .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)));
+        assertThat(read.getDocumentElement().getTextContent()).contains("<&>");
     }
 }
