@@ -1,6 +1,7 @@
 package aficion.bench;
 
 import aficion.catalogue.Zone;
+import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.JoinKind;
@@ -104,7 +105,7 @@ public final class Meter {
                         "ME",
                         Zone.CABIN,
                         new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)));
-        var with = new PartEdit.AddPart(point).apply(design);
+        var with = new PartEdit.AddPart(point).apply(withCircuit(design));
         return new WireEdit.AddWire(
                         Connection.between(with, circuit(with), at, point.terminal("E")))
                 .apply(with);
@@ -140,7 +141,7 @@ public final class Meter {
 
     /** The design with a part of two pins clipped to two terminals. */
     private static Design clipped(Design design, Part part, Terminal first, Terminal second) {
-        var now = new PartEdit.AddPart(part).apply(design);
+        var now = new PartEdit.AddPart(part).apply(withCircuit(design));
         var circuit = circuit(now);
         var pins = part.terminals();
         for (var lead : List.of(first, second)) {
@@ -152,5 +153,13 @@ public final class Meter {
 
     private static CircuitId circuit(Design design) {
         return design.circuits().getFirst().id();
+    }
+
+    /** A design that has a circuit for the leads of a meter. */
+    private static Design withCircuit(Design design) {
+        return design.circuits().isEmpty()
+                ? design.withCircuits(
+                        List.of(NewNames.circuit(design, "meter", Circuit.Drops.ORDINARY)))
+                : design;
     }
 }

@@ -35,7 +35,12 @@ public interface Finding {
         return List.of();
     }
 
-    /** The name of the rule that found it; never changes. */
+    /** What it is called in files; never changes. */
+    default String key() {
+        return FindingNames.of(this);
+    }
+
+    /** What kind of finding it is. */
     default String rule() {
         return getClass().getSimpleName();
     }

@@ -146,7 +146,7 @@ public final class Findings {
     /** What was said of a finding when it was let stand, be its figures those of then or not. */
     public static Optional<Acceptance> accepted(Work work, Finding finding) {
         return work.accepted().stream()
-                .filter(kept -> kept.isAbout(finding.rule(), finding.subject().place()))
+                .filter(kept -> kept.isAbout(finding.key(), finding.subject().place()))
                 .findFirst();
     }
 
@@ -154,7 +154,7 @@ public final class Findings {
     public static WorkEdit accept(Finding finding, String reason) {
         return new WorkEdit.Accept(
                 new Acceptance(
-                        finding.rule(),
+                        finding.key(),
                         finding.subject().place(),
                         reason,
                         Optional.of(finding.figures())));

@@ -4,6 +4,7 @@ import aficion.job.SourceKind;
 import aficion.size.Assessment;
 import aficion.size.WorstCase.Trouble;
 import aficion.solve.Outcome;
+import java.util.Comparator;
 import java.util.stream.Stream;
 
 /** States that could not be worked out: what is not known must not pass for sound. */
@@ -12,8 +13,7 @@ final class UnknownRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         var source =
                 assessment.design().parts().stream()
-                        .filter(part -> part.kind() instanceof SourceKind)
-                        .findFirst();
+                        .min(Comparator.comparing(part -> !(part.kind() instanceof SourceKind)));
         return assessment.worst().troubles().stream()
                 .filter(trouble -> trouble.outcome() instanceof Outcome.Unsolvable)
                 .limit(1)

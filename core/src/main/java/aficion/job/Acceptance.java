@@ -7,7 +7,7 @@ import java.util.Optional;
 /**
  * A finding that the user has looked at and lets stand.
  *
- * @param finding the kind of finding
+ * @param finding the kind of finding, by the name it has in files
  * @param place what it is about: a wire's identity, a part or a terminal
  * @param reason why it may stand, in the user's words
  * @param figures those of the finding when it was looked at, in its order

@@ -2,6 +2,7 @@ package aficion.simulate;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 
 /**
@@ -17,13 +18,37 @@ public record Course(List<Trace> traces, List<Happening> happenings, int steps) 
         happenings = List.copyOf(happenings);
     }
 
-    /**
-     * What a probe read.
-     *
-     * @param seconds when, rising
-     * @param values volts, amps or a share; not a number where there was none
-     */
-    public record Trace(Probe probe, double[] seconds, double[] values) {
+    /** What a probe read, in order of time. */
+    public static final class Trace {
+        private final Probe probe;
+        private final double[] seconds;
+        private final double[] values;
+
+        Trace(Probe probe, double[] seconds, double[] values) {
+            this.probe = probe;
+            this.seconds = seconds;
+            this.values = values;
+        }
+
+        public Probe probe() {
+            return probe;
+        }
+
+        /** How many samples there are. */
+        public int size() {
+            return seconds.length;
+        }
+
+        /** When a sample was taken, s. */
+        public double second(int i) {
+            return seconds[i];
+        }
+
+        /** What was read then: volts, amps or a share; not a number where there was none. */
+        public double value(int i) {
+            return values[i];
+        }
+
         /** The value at a time, straight between the samples. */
         public double at(double time) {
             int after = 0;
@@ -60,16 +85,16 @@ public record Course(List<Trace> traces, List<Happening> happenings, int steps) 
         private int furthest(int from, int to) {
             int best = from;
             for (int i = from; i < to; i++) {
-                if (Math.abs(values[i]) > Math.abs(values[best])) {
+                if (Double.isNaN(values[best]) || Math.abs(values[i]) > Math.abs(values[best])) {
                     best = i;
                 }
             }
             return best;
         }
 
-        /** The largest value. */
-        public double most() {
-            return IntStream.range(0, values.length).mapToDouble(i -> values[i]).max().orElse(0);
+        /** The largest value; nothing where there was none at any time. */
+        public OptionalDouble most() {
+            return DoubleStream.of(values).filter(value -> !Double.isNaN(value)).max();
         }
 
         /** The mean over time from one time to another. */

@@ -42,7 +42,7 @@ final class Recorder {
         return switch (probe) {
             case Probe.VoltsAt(var terminal) -> volts(netlist.node(terminal));
             case Probe.VoltsBetween(var terminal, var against) ->
-                    network.volts(netlist.node(terminal)) - network.volts(netlist.node(against));
+                    volts(netlist.node(terminal)) - volts(netlist.node(against));
             case Probe.AmpsIn(var wire) ->
                     network.amps(netlist.branch(netlist.design().wire(wire)));
             case Probe.AmpsInside(var part, var role) -> {

@@ -14,19 +14,26 @@ import java.util.Optional;
  *     charges a battery
  * @param generated what the alternators give
  * @param battery what the batteries give; below zero when they are charged
- * @param volts at the battery's poles; empty without a battery
+ * @param volts at the battery's poles, of batteries in series at the first and the last; empty
+ *     without
  */
 public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> volts) {
+    /** Share of the system's volts below which a pole is on the side of the body. */
+    private static final double EARTHED = 0.3;
 
     public static Supply of(OperatingPoint point) {
         double battery = 0;
+        double across = 0;
+        int strings = 0;
         double generated = 0;
-        Optional<Volts> volts = Optional.empty();
         for (var part : point.netlist().design().parts()) {
             switch (part.kind()) {
                 case SourceKind.Battery _, SourceKind.BenchSupply _ -> {
-                    battery -= through(point, part, "output");
-                    volts = volts.or(() -> point.across(part.id(), "output"));
+                    across += point.across(part.id(), "output").map(Volts::value).orElse(0.0);
+                    if (isEarthed(point, part)) {
+                        battery -= through(point, part, "output");
+                        strings++;
+                    }
                 }
                 case SourceKind.Alternator _, SourceKind.Dynamo _ ->
                         generated += Math.abs(through(point, part, "output"));
@@ -39,7 +46,18 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
             }
         }
         return new Supply(
-                new Amps(battery + generated), new Amps(generated), new Amps(battery), volts);
+                new Amps(battery + generated),
+                new Amps(generated),
+                new Amps(battery),
+                strings == 0 ? Optional.empty() : Optional.of(new Volts(across / strings)));
+    }
+
+    /** Whether it is the earthed one of batteries in series, or the only one. */
+    private static boolean isEarthed(OperatingPoint point, Part part) {
+        double system = point.netlist().design().vehicle().system().value();
+        return part.terminals().stream()
+                .flatMap(pole -> point.voltsAt(pole).stream())
+                .anyMatch(volts -> Math.abs(volts.value()) < EARTHED * system);
     }
 
     /** What its bridge gives, less what its regulator takes. */

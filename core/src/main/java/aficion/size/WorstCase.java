@@ -114,6 +114,9 @@ public final class WorstCase {
         for (var state : states(solver, bases)) {
             worst.demanded(solver, state).ifPresent(point -> worst.take(state, point));
         }
+        for (var trouble : List.copyOf(worst.troubles)) {
+            worst.takeBuzzing(solver, trouble);
+        }
         worst.rate();
         return worst;
     }
@@ -129,6 +132,19 @@ public final class WorstCase {
             shorts.add(new Short(state, way.get(), demand.orElseThrow()));
         }
         return believed(state, solver.solve(state)).filter(point -> !metal.in(point).shorted());
+    }
+
+    /** Takes what is asked while relays that buzz are in, and while they are out. */
+    private void takeBuzzing(Solver solver, Trouble trouble) {
+        if (trouble.outcome() instanceof Outcome.Chattering(var relays)) {
+            for (boolean in : List.of(true, false)) {
+                if (solver.demand(trouble.conditions(), relays, in)
+                                instanceof Outcome.Solved(var point)
+                        && !metal.in(point).shorted()) {
+                    take(trouble.conditions(), point);
+                }
+            }
+        }
     }
 
     private Optional<OperatingPoint> believed(Conditions state, Outcome outcome) {
@@ -322,9 +338,8 @@ public final class WorstCase {
         for (var bundle : bundles.entrySet()) {
             double lost = 0;
             for (var wire : bundle.getValue()) {
-                lost +=
-                        Math.abs(point.lostIn(wire).value() * point.through(wire).value())
-                                / wire.length().metres().value();
+                double amps = point.through(wire).value();
+                lost += amps * amps * wire.conductor().perMetre().value();
             }
             var now = new Warmest(lost, point);
             warmest.merge(

@@ -51,6 +51,9 @@ public final class Solver {
     /** The coils that what was before has left pulled in, for as long as they hold. */
     private final BitSet holding = new BitSet();
 
+    /** The coils that stay as they are, whatever they want. */
+    private final BitSet frozen = new BitSet();
+
     private boolean oneAtATime;
 
     public Solver(Netlist netlist) {
@@ -90,6 +93,27 @@ public final class Solver {
      */
     public Outcome demand(Conditions conditions) {
         return solve(conditions, false);
+    }
+
+    /**
+     * The demand while relays that cannot come to rest are in, or are out: what they switch is
+     * asked for in one of the two.
+     */
+    public Outcome demand(Conditions conditions, List<PartId> restless, boolean in) {
+        arrive(conditions, false);
+        for (int coil = 0; coil < network.coils(); coil++) {
+            if (restless.contains(netlist().coilPart(coil))) {
+                network.pull(coil, in);
+                frozen.set(coil);
+            }
+        }
+        try {
+            return settle(false) == Rest.SETTLED
+                    ? OperatingPoint.checked(conditions, network)
+                    : new Outcome.Unsolvable(Outcome.Reason.NOT_SETTLED, List.of());
+        } finally {
+            frozen.clear();
+        }
     }
 
     /** The operating point under conditions as they were come to, told without what was before. */
@@ -204,7 +228,7 @@ public final class Solver {
         boolean moved = false;
         for (int i = 0; i < network.coils() && !(moved && oneAtATime); i++) {
             boolean wanted = network.wantsIn(i);
-            if (wanted != network.pulled(i) && !holding.get(i)) {
+            if (wanted != network.pulled(i) && !holding.get(i) && !frozen.get(i)) {
                 network.pull(i, wanted);
                 restless.set(i);
                 moved = true;

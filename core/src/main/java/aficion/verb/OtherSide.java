@@ -25,6 +25,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 
 /**
  * Does the other side as one side is: a part with its wires, the name and the colours mirrored. A
@@ -34,6 +35,11 @@ import java.util.function.Predicate;
 public final class OtherSide {
     private static final Map<String, String> WORDS =
             Map.of("left", "right", "right", "left", "links", "rechts", "rechts", "links");
+
+    /** A side as a word of its own: what is bright is not right. */
+    private static final Pattern SIDE =
+            Pattern.compile(
+                    "(?<!\\p{L})(left|right|links|rechts)(?!\\p{L})", Pattern.CASE_INSENSITIVE);
 
     /** Pins that stand for a side: of a signal switch, of a parking-lamp switch. */
     private static final Map<String, String> PINS =
@@ -63,7 +69,11 @@ public final class OtherSide {
 
         /** The side a part's name says; empty where it says none, or both. */
         public static Optional<Side> ofName(String name) {
-            var said = name.toLowerCase(Locale.ROOT);
+            var said =
+                    SIDE.matcher(name)
+                            .results()
+                            .map(word -> word.group().toLowerCase(Locale.ROOT))
+                            .toList();
             return only(side -> side.words.stream().anyMatch(said::contains));
         }
 
@@ -129,19 +139,16 @@ public final class OtherSide {
 
     /** The name with its side exchanged; empty where it says none. */
     private static Optional<String> mirrored(String name) {
-        for (var word : WORDS.entrySet()) {
-            int at = name.toLowerCase(Locale.ROOT).indexOf(word.getKey());
-            if (at >= 0) {
-                boolean capital = Character.isUpperCase(name.charAt(at));
-                var side = word.getValue();
-                return Optional.of(
-                        name.substring(0, at)
-                                + (capital
-                                        ? side.substring(0, 1).toUpperCase(Locale.ROOT)
-                                                + side.substring(1)
-                                        : side)
-                                + name.substring(at + word.getKey().length()));
-            }
+        var word = SIDE.matcher(name);
+        if (word.find()) {
+            var side = WORDS.get(word.group().toLowerCase(Locale.ROOT));
+            boolean capital = Character.isUpperCase(word.group().charAt(0));
+            var other =
+                    capital
+                            ? side.substring(0, 1).toUpperCase(Locale.ROOT) + side.substring(1)
+                            : side;
+            return Optional.of(
+                    name.substring(0, word.start()) + other + name.substring(word.end()));
         }
         return Optional.empty();
     }

@@ -127,7 +127,7 @@ public final class RelayInsertion {
                         NewNames.wire(design, added),
                         NewNames.number(design, load.circuit(), added),
                         load.circuit(),
-                        new End(from, Termination.BLADE_6_3),
+                        Ends.on(design, from),
                         new End(relay.terminal(pin), Termination.BLADE_6_3),
                         new Cut(like.size(), load.insulation(), colour),
                         new Laid.Stated(new RunLength.Assumed(length), load.zone()));

@@ -9,6 +9,7 @@ import aficion.job.Wire;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.CompositeEdit.Deed;
 import aficion.job.edit.Edit;
+import aficion.job.edit.NewNames;
 import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import aficion.size.HouseSize;
@@ -30,7 +31,7 @@ public final class Tidying {
         var edits = new ArrayList<Edit>();
         int next = 1;
         for (var wire : alongThePath(design.wiresOf(circuit))) {
-            var number = "%d.%02d".formatted(prefix, next++);
+            var number = NewNames.number(prefix, next++);
             if (!wire.number().equals(number)) {
                 edits.add(new WireEdit.Renumber(wire.id(), number));
             }

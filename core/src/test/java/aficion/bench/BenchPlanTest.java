@@ -102,4 +102,24 @@ class BenchPlanTest {
         assertThat(List.of(most.judge(0.1), most.judge(0.5), most.judge(0.7)))
                 .containsExactly(Verdict.PASS, Verdict.NEAR, Verdict.FAIL);
     }
+
+    /** 1.2 A that a clock and its like draw all day are what the design draws. */
+    @Test
+    void whatTheDesignDrawsAtRestIsExpected() {
+        var clock =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 10)
+                        .load("X1", 1.2)
+                        .wire("B1.+", "F1.1", "1mm2", 0.2)
+                        .wire("F1.2", "X1.+", "1mm2", 1)
+                        .build();
+        var quiet =
+                BenchPlan.of(new Solver(Netlist.of(clock)), CIRCUIT)
+                        .find("quiet")
+                        .flatMap(TestStep::expected)
+                        .orElseThrow();
+
+        assertThat(quiet.judge(1.25)).isEqualTo(Verdict.PASS);
+        assertThat(quiet.judge(0)).isEqualTo(Verdict.FAIL);
+    }
 }

@@ -14,6 +14,7 @@ import aficion.quantity.Ohms;
 import aficion.quantity.UserUnits;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class MeterTest {
@@ -88,5 +89,20 @@ class MeterTest {
         // 5 W at 13.5 V is 0.37 A; it follows the volts to the power 0.55.
         assertThat(lit.draws().value()).isCloseTo(0.36, within(0.02));
         assertThat(dark.light().value()).isLessThan(0.01);
+    }
+
+    /** A job that has parts but no circuit yet is measured as well. */
+    @Test
+    void partsWithoutACircuitAreMeasured() {
+        var loose = design.withWires(List.of()).withCircuits(List.of());
+
+        assertThat(Meter.ohms(loose, Conditions.REST, at("R1.1"), at("R1.2")).orElseThrow().value())
+                .isCloseTo(47, within(0.1));
+        assertThat(
+                        Meter.lamp(loose, Conditions.REST, at("B1.+"), at("B1.-"))
+                                .orElseThrow()
+                                .light()
+                                .value())
+                .isGreaterThan(0.7);
     }
 }

@@ -60,4 +60,14 @@ class BundleTest {
 
         assertThat(many).isGreaterThan(few + 5);
     }
+
+    /** A link of no length is in a bundle without telling how warm it gets. */
+    @Test
+    void aWireOfNoLengthHidesNothing() {
+        var all = bundle(9, 5);
+        var with = bundle(9, 5).load("X9", 5).wire("B1.+", "X9.+", "1mm2", 0).inBundle("wing");
+
+        var warm = of(all).working().result().value();
+        assertThat(of(with).working().result().value()).isGreaterThanOrEqualTo(warm);
+    }
 }

@@ -6,21 +6,27 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
+import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
+import aficion.job.SourceKind;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class SizingTest {
@@ -256,5 +262,56 @@ class SizingTest {
 
         assertThat(guards(design).get(new WireId("w1"))).isEqualTo(new Guard.EarthSide());
         assertThat(guards(design).get(new WireId("w2"))).isEqualTo(new Guard.Unguarded());
+    }
+
+    /** A relay that buzzes whatever is done leaves the size of no wire unknown. */
+    @Test
+    void aBuzzingRelayStopsNoSize() {
+        var buzzing =
+                DesignBuilder.twelveVolts()
+                        .part(
+                                "K1",
+                                new ControlKind.Relay(
+                                        new Volts(12),
+                                        new Ohms(85),
+                                        new Ratio(0.6),
+                                        new Ratio(0.2),
+                                        new Amps(30),
+                                        Optional.of(new Amps(20))))
+                        .load("X1", 8)
+                        .wire("B1.+", "K1.30", "1mm2", 1)
+                        .wire("K1.87a", "K1.86", "1mm2", 0.2)
+                        .wire("K1.85", "E1.E", "1mm2", 0.5)
+                        .wire("K1.87", "X1.+", "1mm2", 1)
+                        .build();
+
+        var assessment = Assessment.of(buzzing);
+
+        assertThat(assessment.worst().troubles()).isNotEmpty();
+        assertThat(assessment.sizings()).hasSameSizeAs(buzzing.wires());
+        assertThat(assessment.sizing(buzzing.wires().getLast().id()).orElseThrow().steady().value())
+                .isCloseTo(8, within(0.5));
+    }
+
+    /** Two batteries of 6 V in series carry one current, and give 12 V. */
+    @Test
+    void batteriesInSeriesGiveOneCurrent() {
+        var six = new SourceKind.Battery(new Volts(6), new Ohms(0.004));
+        var series =
+                new DesignBuilder(12)
+                        .part("B1", six)
+                        .part("B2", six)
+                        .earth("E1")
+                        .load("X1", 10)
+                        .wire("B1.-", "E1.E", "25mm2", 0.3)
+                        .wire("B1.+", "B2.-", "25mm2", 0.3)
+                        .wire("B2.+", "X1.+", "2.5mm2", 1)
+                        .build();
+        var outcome = new Solver(Netlist.of(series)).solve(Conditions.REST);
+
+        var supply = Supply.of(((Outcome.Solved) outcome).point());
+
+        assertThat(supply.drawn().value()).isBetween(9.5, 11.0);
+        assertThat(supply.volts().orElseThrow().value()).isBetween(12.0, 12.9);
     }
 }

@@ -21,6 +21,7 @@ import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
+import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
@@ -44,6 +45,7 @@ import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class VerbsTest {
@@ -330,5 +332,40 @@ class VerbsTest {
                         .apply(stands);
 
         assertThat(replaced.work().accepted()).containsExactly(accepted);
+    }
+
+    /** A side is a word of its own, in whatever order the sides are known. */
+    @Test
+    void whatIsBrightIsNotRight() {
+        assertThat(OtherSide.Side.ofName("Bright headlamp")).isEmpty();
+        assertThat(OtherSide.Side.ofName("Bright lamp, Left")).contains(OtherSide.Side.LEFT);
+        var named = new PartEdit.Rename(new PartId("H1"), "Bright lamp, Left").apply(design);
+        var other = done(OtherSide.of(named, new PartId("H1")), named);
+
+        assertThat(other.parts().getLast().name()).isEqualTo("Bright lamp, Right");
+        var plain = new PartEdit.Rename(new PartId("H1"), "Bright lamp").apply(design);
+        assertThat(OtherSide.of(plain, new PartId("H1"))).isEqualTo(new Refused(Refusal.NO_SIDE));
+    }
+
+    /** A relay that takes its feed where a bolt is gets a ring for it. */
+    @Test
+    void aRelayFedFromABoltGetsARing() {
+        var bolted =
+                DesignBuilder.twelveVolts()
+                        .lamp("H1", 55)
+                        .wire("B1.+", "H1.58", "2.5mm2", 2)
+                        .build();
+        var relay =
+                RelayInsertion.into(bolted, bolted.wires().getLast()).orElseThrow().apply(bolted);
+        var ends =
+                relay.wires().stream()
+                        .flatMap(wire -> Stream.of(wire.from(), wire.to()))
+                        .filter(end -> !end.terminal().part().value().startsWith("K"))
+                        .toList();
+
+        assertThat(ends)
+                .filteredOn(end -> end.terminal().part().equals(new PartId("E1")))
+                .hasSizeGreaterThan(1)
+                .noneMatch(end -> end.termination().equals(Termination.BLADE_6_3));
     }
 }

@@ -1,6 +1,7 @@
 package aficion.files;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.StreamSupport;
@@ -56,7 +57,17 @@ final class Migration {
                 work.set(list, job.remove(list));
             }
         }
+        for (var accepted : objects(work.path("accepted"))) {
+            if (accepted.path("finding").isString()) {
+                accepted.put("finding", dashed(accepted.path("finding").stringValue()));
+            }
+        }
         job.set("work", work);
+    }
+
+    /** Version 2: findings have names of their own; before they were called as their classes. */
+    private static String dashed(String name) {
+        return name.replaceAll("(?<!^)(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
     }
 
     /** Version 2: what a wire is cut from and how it is laid stand apart. */

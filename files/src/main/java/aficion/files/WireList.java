@@ -364,7 +364,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
                             .number();
             while (true) {
                 int last = lastNumber.merge(circuit, 1, Integer::sum);
-                var number = String.format(Locale.ROOT, "%d.%02d", before, last);
+                var number = NewNames.number(before, last);
                 if (numbers.add(number)) {
                     return number;
                 }

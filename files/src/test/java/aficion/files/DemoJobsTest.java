@@ -115,7 +115,7 @@ class DemoJobsTest {
                         List.of(new Probe.AmpsInside(new PartId("K1"), "30-87")));
         var trace = course.traces().getFirst();
 
-        assertThat(trace.most()).isBetween(50.0, 65.0);
+        assertThat(trace.most().orElseThrow()).isBetween(50.0, 65.0);
         assertThat(trace.at(40)).isBetween(28.0, 36.0);
         assertThat(course.count(Happening.Opened.class)).isZero();
     }

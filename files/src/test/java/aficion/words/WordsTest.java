@@ -30,6 +30,7 @@ import aficion.job.Vehicle;
 import aficion.job.WireId;
 import aficion.job.Work;
 import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.NewNames;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
@@ -48,8 +49,10 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Properties;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -249,5 +252,35 @@ class WordsTest {
         var damaged = new JobFileException.Damaged(Optional.empty(), "", "cut off");
 
         assertThat(Troubles.say(damaged, path)).contains("cut off", "tern.previous.aficion");
+    }
+
+    /** Files call a finding by a name that no renaming of a class may change. */
+    @Test
+    void everyFindingHasANameOfItsOwnInFiles() throws IOException {
+        var names = new Properties();
+        try (var stream = Finding.class.getResourceAsStream("/aficion/check/findings.properties")) {
+            names.load(stream);
+        }
+
+        assertThat(names.values())
+                .doesNotHaveDuplicates()
+                .containsAll(
+                        kinds().stream()
+                                .filter(Class::isRecord)
+                                .<Object>map(Class::getSimpleName)
+                                .toList());
+        assertThat(new Finding.SameLabel(WIRE, WIRE, "1", List.of()).key()).isEqualTo("same-label");
+    }
+
+    /** Numbers in files have the digits of everywhere, whatever the user's are. */
+    @Test
+    void numbersAreTheSameInEveryLocale() {
+        var usual = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.forLanguageTag("ar-EG-u-nu-arab"));
+            assertThat(NewNames.number(design, new CircuitId("5"))).matches("5\\.[0-9]{2}");
+        } finally {
+            Locale.setDefault(usual);
+        }
     }
 }

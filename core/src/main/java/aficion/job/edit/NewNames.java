@@ -9,6 +9,7 @@ import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.WireId;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -74,6 +75,11 @@ public final class NewNames {
                 .orElseThrow();
     }
 
+    /** A wire number in a circuit, with the digits every file and every label has: {@code 5.12}. */
+    public static String number(int circuit, int wire) {
+        return String.format(Locale.ROOT, "%d.%02d", circuit, wire);
+    }
+
     public static String number(Design design, CircuitId circuit) {
         return number(design, circuit, 0);
     }
@@ -82,7 +88,7 @@ public final class NewNames {
     public static String number(Design design, CircuitId circuit, int skipped) {
         int prefix = design.circuit(circuit).number();
         return IntStream.iterate(1, n -> n + 1)
-                .mapToObj(n -> "%d.%02d".formatted(prefix, n))
+                .mapToObj(n -> number(prefix, n))
                 .filter(number ->
                         design.wires().stream().noneMatch(wire -> wire.number().equals(number)))
                 .skip(skipped)

@@ -201,6 +201,7 @@ public final class RecipesView extends BorderPane {
                                         answers.getOrDefault(question.id(), usual(question))))
                         .findFirst();
         if (wrong.isPresent()) {
+            bench.ask().fitNoMore();
             offer(Optional.empty());
             brings.setText(refusal(wrong.get()));
             return;

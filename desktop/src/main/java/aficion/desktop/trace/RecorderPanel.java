@@ -127,19 +127,22 @@ final class RecorderPanel extends HBox {
         void plot(Course.Trace trace) {
             var series = new XYChart.Series<Number, Number>();
             var thin = trace.thinned(MOST_POINTS);
-            for (int i = 0; i < thin.values().length; i++) {
-                if (!Double.isNaN(thin.values()[i])) {
-                    series.getData().add(new XYChart.Data<>(thin.seconds()[i], thin.values()[i]));
+            for (int i = 0; i < thin.size(); i++) {
+                if (!Double.isNaN(thin.value(i))) {
+                    series.getData().add(new XYChart.Data<>(thin.second(i), thin.value(i)));
                 }
             }
             chart.getData().setAll(List.of(series));
-            Quantity most =
-                    probe.filter(Probe.AmpsIn.class::isInstance).isPresent()
-                            ? new Amps(trace.most())
-                            : new Volts(trace.most());
-            chart.setTitle(
-                    Words.of(
-                            "recorder.most", words(probe.orElseThrow()), bench.speech().say(most)));
+            var words = words(probe.orElseThrow());
+            boolean isAmps = probe.filter(Probe.AmpsIn.class::isInstance).isPresent();
+            var most = trace.most();
+            if (most.isEmpty()) {
+                chart.setTitle(Words.of("recorder.floats", words));
+                return;
+            }
+            Quantity largest =
+                    isAmps ? new Amps(most.getAsDouble()) : new Volts(most.getAsDouble());
+            chart.setTitle(Words.of("recorder.most", words, bench.speech().say(largest)));
         }
     }
 

@@ -118,12 +118,15 @@ public final class Inquiry {
                                 design.find(at.part())
                                         .filter(part -> part.kind().pins().contains(at.pin()))
                                         .isPresent());
-        if (there) {
-            engine.ask(
-                    Question.READING,
-                    hand -> reading(hand.solver(design), conditions, red, black),
-                    then);
+        if (!there) {
+            engine.cancel(Question.READING);
+            then.accept(Reading.NOTHING);
+            return;
         }
+        engine.ask(
+                Question.READING,
+                hand -> reading(hand.solver(design), conditions, red, black),
+                then);
     }
 
     private static Reading reading(

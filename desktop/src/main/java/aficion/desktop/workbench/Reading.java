@@ -12,4 +12,8 @@ import java.util.Optional;
  * @param ohms with the battery's earthed lead off; empty over the range
  * @param lamp a test lamp in their place; empty where it cannot be told
  */
-public record Reading(Optional<Volts> volts, Optional<Ohms> ohms, Optional<Meter.Lit> lamp) {}
+public record Reading(Optional<Volts> volts, Optional<Ohms> ohms, Optional<Meter.Lit> lamp) {
+    /** A probe that touches nothing. */
+    static final Reading NOTHING =
+            new Reading(Optional.empty(), Optional.empty(), Optional.empty());
+}
