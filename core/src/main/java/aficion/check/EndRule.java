@@ -13,7 +13,6 @@ import aficion.job.edit.Edit;
 import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
 import aficion.size.Guard;
-import aficion.size.Guards;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -181,7 +180,8 @@ final class EndRule implements Rule {
         return design.wiresAt(post).stream()
                 .filter(wire -> assessment.guard(wire.id()) instanceof Guard.Unguarded)
                 .filter(wire ->
-                        Guards.in(design)
+                        assessment
+                                .guarding()
                                 .next(wire)
                                 .filter(fuse -> fuse.carries().value() <= ACCESSORY)
                                 .isPresent())

@@ -9,7 +9,6 @@ import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
-import aficion.size.Guards;
 import aficion.size.HeatBalance;
 import aficion.size.ShortCircuit;
 import aficion.size.WireSizing;
@@ -58,7 +57,8 @@ final class GuardSizeRule implements Rule {
     /** A lead without a guard before the guard it ends at, and never a thinner one. */
     private static Optional<Finding> before(Assessment assessment, WireSizing sizing) {
         return assessment.guard(sizing.wire().id()) instanceof Guard.Unguarded
-                ? Guards.in(assessment.design())
+                ? assessment
+                        .guarding()
                         .next(sizing.wire())
                         .flatMap(fuse ->
                                 melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)))

@@ -12,6 +12,7 @@ import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -20,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -44,7 +46,7 @@ final class NeverWorksRule implements Rule {
         if (dead.isEmpty()) {
             return Stream.empty();
         }
-        var exchanged = exchanged(assessment, dead);
+        var exchanged = exchanged(assessment, dead.values());
         var explained = new HashSet<PartId>();
         exchanged.forEach(found -> {
             explained.add(found.part());
@@ -119,9 +121,13 @@ final class NeverWorksRule implements Rule {
 
     /** The relays whose exchanged leads explain what is dead. */
     private static List<PathFinding.PinsExchanged> exchanged(
-            Assessment assessment, Map<PartId, Wants> dead) {
+            Assessment assessment, Collection<Wants> dead) {
         var found = new ArrayList<PathFinding.PinsExchanged>();
-        var left = new HashSet<>(dead.keySet());
+        var left =
+                dead.stream()
+                        .filter(want -> !lacksOnlyVolts(assessment, want))
+                        .map(want -> want.part().id())
+                        .collect(Collectors.toCollection(HashSet::new));
         for (var part : assessment.design().parts()) {
             if (part.kind() instanceof ControlKind.Relay
                     && left.stream().anyMatch(each -> joins(assessment.design(), part, each))
@@ -134,6 +140,14 @@ final class NeverWorksRule implements Rule {
             }
         }
         return found;
+    }
+
+    /**
+     * Whether metal brings both poles to a part in some state: then no lead of it is in a wrong
+     * place.
+     */
+    private static boolean lacksOnlyVolts(Assessment assessment, Wants want) {
+        return assessment.worst().everTogether(want.part().id(), want.role());
     }
 
     /** Whether a part is a relay, or is joined to one of its pins. */

@@ -17,7 +17,6 @@ import aficion.quantity.Metres;
 import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.size.GuardChoice;
-import aficion.size.Guards;
 import aficion.size.WireSizing;
 import aficion.verb.Ends;
 import java.util.List;
@@ -58,13 +57,14 @@ final class NoGuardRule implements Rule {
     /** A lead that another unguarded and unstated lead feeds is mended with that one. */
     private static boolean nearestToSource(Assessment assessment, Wire wire) {
         var design = assessment.design();
-        var near = Guards.in(design).fed(wire).terminal();
+        var guards = assessment.guarding();
+        var near = guards.fed(wire).terminal();
         return design.wiresAt(near).stream()
                 .filter(feed -> !feed.id().equals(wire.id()))
                 .noneMatch(feed ->
                         feed.unguarded().isEmpty()
                                 && assessment.guard(feed.id()) instanceof Guard.Unguarded
-                                && !Guards.in(design).fed(feed).terminal().equals(near));
+                                && !guards.fed(feed).terminal().equals(near));
     }
 
     static List<Edit> remedies(Assessment assessment, WireSizing sizing) {
@@ -73,16 +73,16 @@ final class NoGuardRule implements Rule {
         for (var type : List.of(FuseType.BLADE, FuseType.BOLTED)) {
             var choice = GuardChoice.of(type, sizing.steady(), carries, share);
             if (choice.marking().isPresent()) {
-                return List.of(
-                        insert(assessment.design(), sizing.wire(), type, choice.marking().get()));
+                return List.of(insert(assessment, sizing.wire(), type, choice.marking().get()));
             }
         }
         return List.of();
     }
 
-    private static Edit insert(Design design, Wire wire, FuseType type, Amps marking) {
+    private static Edit insert(Assessment assessment, Wire wire, FuseType type, Amps marking) {
+        var design = assessment.design();
         var fuse = NewNames.part(design, "F", wire.zone(), new GuardKind.Fuse(type, marking));
-        var near = Guards.in(design).fed(wire);
+        var near = assessment.guarding().fed(wire);
         var lead =
                 new Wire(
                         NewNames.wire(design),

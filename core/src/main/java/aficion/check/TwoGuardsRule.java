@@ -3,14 +3,18 @@ package aficion.check;
 import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
+import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.size.Metal;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -20,11 +24,8 @@ import java.util.stream.Stream;
 final class TwoGuardsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
         var seats = seats(assessment.design());
-        return seats.size() < 2
-                ? Stream.empty()
-                : seats.stream().flatMap(seat -> found(assessment, solver, seat, seats).stream());
+        return seats.size() < 2 ? Stream.empty() : new Trial(assessment, seats).found();
     }
 
     private static List<FuseSeat> seats(Design design) {
@@ -35,38 +36,88 @@ final class TwoGuardsRule implements Rule {
         return seats;
     }
 
-    private static Optional<Finding> found(
-            Assessment assessment, Solver solver, FuseSeat seat, List<FuseSeat> seats) {
-        return assessment.worst().bases().stream()
-                .map(OperatingPoint::conditions)
-                .filter(state -> state.engine().value() == 0)
-                .filter(state -> fedBehind(assessment, solver, state.withPulled(seat, true), seat))
-                .findFirst()
-                .flatMap(state ->
-                        seats.stream()
-                                .skip(seats.indexOf(seat) + 1L)
-                                .filter(other -> beside(assessment, solver, state, seat, other))
-                                .findFirst()
-                                .map(other -> new PathFinding.TwoGuards(seat, other, state)));
-    }
+    /** Pulls one guard after the other, each in every state with most on, once. */
+    private static final class Trial {
+        private final Netlist netlist;
+        private final Metal metal;
+        private final Solver solver;
+        private final List<FuseSeat> seats;
+        private final List<Conditions> states;
+        private final Map<Conditions, Optional<Metal.Bond>> tried = new HashMap<>();
 
-    /** Whether each of two guards is fed behind by way of the other, which so stands beside it. */
-    private static boolean beside(
-            Assessment assessment, Solver solver, Conditions state, FuseSeat seat, FuseSeat other) {
-        var without = state.withPulled(other, true);
-        return fedBehind(assessment, solver, without, other)
-                && !fedBehind(assessment, solver, without.withPulled(seat, true), seat);
-    }
-
-    private static boolean fedBehind(
-            Assessment assessment, Solver solver, Conditions state, FuseSeat seat) {
-        if (!(solver.demand(state) instanceof Outcome.Solved(var point))) {
-            return false;
+        Trial(Assessment assessment, List<FuseSeat> seats) {
+            this.netlist = assessment.netlist();
+            this.metal = assessment.worst().metal();
+            this.solver = new Solver(netlist);
+            this.seats = seats;
+            this.states =
+                    assessment.worst().bases().stream()
+                            .map(OperatingPoint::conditions)
+                            .filter(state -> state.engine().value() == 0)
+                            .toList();
         }
-        var netlist = assessment.netlist();
-        int branch = netlist.inside(seat.part()).get(seat.way());
-        Metal.Bond bond = assessment.worst().metal().in(point);
-        return bond.batteries(netlist.a(branch)).stream()
-                .anyMatch(bond.batteries(netlist.b(branch))::contains);
+
+        Stream<Finding> found() {
+            return IntStream.range(0, seats.size()).boxed().flatMap(i -> found(i).stream());
+        }
+
+        private Optional<Finding> found(int index) {
+            var seat = seats.get(index);
+            return states.stream()
+                    .filter(state -> isFedWithout(seat, state))
+                    .findFirst()
+                    .flatMap(state ->
+                            seats.stream()
+                                    .skip(index + 1L)
+                                    .filter(other -> stands(state, seat, other))
+                                    .findFirst()
+                                    .map(other -> new PathFinding.TwoGuards(seat, other, state)));
+        }
+
+        /** Whether each of two guards is fed behind by way of the other. */
+        private boolean stands(Conditions state, FuseSeat seat, FuseSeat other) {
+            if (!isFedWithout(other, state) || isFedByMore(state, seat, other)) {
+                return false;
+            }
+            return !isFed(seat, pulled(state.withPulled(other, true).withPulled(seat, true)));
+        }
+
+        /** Whether with a guard out a third way feeds what is behind it, the other out or not. */
+        private boolean isFedByMore(Conditions state, FuseSeat seat, FuseSeat other) {
+            return bond(state.withPulled(seat, true))
+                    .filter(bond -> bond.together(ends(seat), branch(other)))
+                    .isPresent();
+        }
+
+        private boolean isFedWithout(FuseSeat seat, Conditions state) {
+            return isFed(seat, bond(state.withPulled(seat, true)));
+        }
+
+        /** Whether both sides of a guard come to the same battery. */
+        private boolean isFed(FuseSeat seat, Optional<Metal.Bond> bond) {
+            int branch = branch(seat);
+            return bond.filter(found ->
+                            found.batteries(netlist.a(branch)).stream()
+                                    .anyMatch(found.batteries(netlist.b(branch))::contains))
+                    .isPresent();
+        }
+
+        private int branch(FuseSeat seat) {
+            return netlist.inside(seat.part()).get(seat.way());
+        }
+
+        private int[] ends(FuseSeat seat) {
+            return new int[] {netlist.a(branch(seat)), netlist.b(branch(seat))};
+        }
+
+        private Optional<Metal.Bond> bond(Conditions state) {
+            return tried.computeIfAbsent(state, this::pulled);
+        }
+
+        private Optional<Metal.Bond> pulled(Conditions state) {
+            return solver.demand(state) instanceof Outcome.Solved(var point)
+                    ? Optional.of(metal.in(point))
+                    : Optional.empty();
+        }
     }
 }

@@ -63,6 +63,8 @@ public final class Design {
                 wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>(2)).add(wire);
             }
         }
+        wiresAt.replaceAll((_, ending) -> List.copyOf(ending));
+        mountedOn.replaceAll((_, cases) -> List.copyOf(cases));
     }
 
     private static <K, T> Map<K, T> byId(List<T> things, Function<T, K> id) {
@@ -146,12 +148,12 @@ public final class Design {
 
     /** The wires that end on a terminal, in the order of the design. */
     public List<Wire> wiresAt(Terminal terminal) {
-        return List.copyOf(wiresAt.getOrDefault(terminal, List.of()));
+        return wiresAt.getOrDefault(terminal, List.of());
     }
 
     /** The parts whose case is bolted to an earth point, in the order of the design. */
     public List<Part> mountedOn(PartId earth) {
-        return List.copyOf(mountedOn.getOrDefault(earth, List.of()));
+        return mountedOn.getOrDefault(earth, List.of());
     }
 
     public Design withParts(List<Part> changed) {

@@ -1,28 +1,27 @@
 package aficion.job;
 
-import java.util.regex.Pattern;
+import java.util.function.IntPredicate;
 
 /**
  * What short names in a job may be made of: markings, and identities, which are narrower, since
  * they stand before a point in a terminal and in names of files.
  */
 public final class Names {
-    private static final Pattern SHORT_NAME =
-            Pattern.compile("[\\p{L}\\p{N}+\\-][\\p{L}\\p{N}+\\-_/.]{0,31}");
-
-    private static final Pattern IDENTITY =
-            Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{N}+\\-_]{0,31}");
+    private static final int LONGEST = 32;
 
     private Names() {}
 
     /** Whether a text may be a marking: letters, digits and {@code + - _ / .}, 32 at the most. */
     public static boolean isName(String text) {
-        return SHORT_NAME.matcher(text).matches();
+        return isMadeOf(text, Names::isMarking)
+                && text.charAt(0) != '_'
+                && text.charAt(0) != '/'
+                && text.charAt(0) != '.';
     }
 
     /** Whether a text may be an identity: letters, digits and {@code + - _}, 32 at the most. */
     public static boolean isIdentity(String text) {
-        return IDENTITY.matcher(text).matches();
+        return isMadeOf(text, Names::isOfIdentity) && isLetterOrNumber(text.codePointAt(0));
     }
 
     /**
@@ -44,5 +43,31 @@ public final class Names {
             throw new IllegalArgumentException(
                     "\"" + name + "\" is no short name: letters, digits and + - _ / . only");
         }
+    }
+
+    /** Asked for every terminal that is made, so without a pattern. */
+    private static boolean isMadeOf(String text, IntPredicate sign) {
+        return !text.isEmpty()
+                && text.codePointCount(0, text.length()) <= LONGEST
+                && text.codePoints().allMatch(sign);
+    }
+
+    private static boolean isMarking(int sign) {
+        return isOfIdentity(sign) || sign == '/' || sign == '.';
+    }
+
+    private static boolean isOfIdentity(int sign) {
+        return isLetterOrNumber(sign) || sign == '+' || sign == '-' || sign == '_';
+    }
+
+    private static boolean isLetterOrNumber(int sign) {
+        return Character.isLetter(sign) || isNumber(sign);
+    }
+
+    private static boolean isNumber(int sign) {
+        int type = Character.getType(sign);
+        return type == Character.DECIMAL_DIGIT_NUMBER
+                || type == Character.LETTER_NUMBER
+                || type == Character.OTHER_NUMBER;
     }
 }

@@ -98,7 +98,7 @@ public final class Netlist {
 
     /** The terminals joined to one by wires, splices and connectors, itself first. */
     public static Set<Terminal> joined(Design design, Terminal start) {
-        return new NetlistBuilder(design).joinedTo(start);
+        return Joints.joined(design, start);
     }
 
     /**
@@ -106,7 +106,7 @@ public final class Netlist {
      * and joint as if it were closed, itself first.
      */
     public static Set<Terminal> reached(Design design, Terminal start) {
-        return new NetlistBuilder(design).reachedFrom(start);
+        return Joints.reached(design, start);
     }
 
     public Design design() {

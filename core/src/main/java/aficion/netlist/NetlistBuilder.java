@@ -5,7 +5,6 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
-import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -15,17 +14,12 @@ import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.Aspect;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Stream;
 
 /** Takes a design apart into nodes and branches: one node for each terminal and each mass. */
 final class NetlistBuilder {
@@ -46,22 +40,14 @@ final class NetlistBuilder {
     final int sign;
 
     int nodes = 1;
-    private final Map<PartId, Part> parts = new HashMap<>();
-    private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
 
     NetlistBuilder(Design design) {
         this.design = design;
         this.engine = nodes++;
         this.sign = design.vehicle().earthed() == Vehicle.Pole.NEGATIVE ? 1 : -1;
         for (var part : design.parts()) {
-            parts.put(part.id(), part);
             for (var terminal : part.terminals()) {
                 nodeOf.put(terminal, nodes++);
-            }
-        }
-        for (var wire : design.wires()) {
-            for (var terminal : wire.terminals()) {
-                wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire);
             }
         }
     }
@@ -117,52 +103,21 @@ final class NetlistBuilder {
     }
 
     boolean isWired(Terminal terminal) {
-        return wiresAt.containsKey(terminal);
+        return !design.wiresAt(terminal).isEmpty();
     }
 
     /** The terminals joined to one by wires, splices and connectors, itself first. */
     Set<Terminal> joinedTo(Terminal start) {
-        return reachedFrom(
-                start,
-                part -> part.kind() instanceof JoinKind.Connector ? passes(part) : List.of());
+        return Joints.joined(design, start);
     }
 
     /** The terminals reached from one through all that does not limit the current, if closed. */
     Set<Terminal> reachedFrom(Terminal start) {
-        return reachedFrom(
-                start,
-                part ->
-                        Stream.concat(
-                                        passes(part).stream(),
-                                        part.kind().seats().stream()
-                                                .map(seat ->
-                                                        Kind.Pass.solid(seat.in(), seat.out())))
-                                .toList());
-    }
-
-    private static List<Kind.Pass> passes(Part part) {
-        return part.kind().passes();
-    }
-
-    private Set<Terminal> reachedFrom(Terminal start, Function<Part, List<Kind.Pass>> through) {
-        var seen = new LinkedHashSet<>(List.of(start));
-        var open = new ArrayDeque<>(seen);
-        while (!open.isEmpty()) {
-            var terminal = open.remove();
-            var next = new HashSet<Terminal>();
-            wiresAt.getOrDefault(terminal, List.of())
-                    .forEach(wire -> next.addAll(wire.terminals()));
-            var part = parts.get(terminal.part());
-            for (var pass : through.apply(part)) {
-                pass.across(terminal.pin()).map(part::terminal).ifPresent(next::add);
-            }
-            next.stream().filter(seen::add).forEach(open::add);
-        }
-        return seen;
+        return Joints.reached(design, start);
     }
 
     Part part(Terminal terminal) {
-        return parts.get(terminal.part());
+        return design.part(terminal.part());
     }
 
     void inside(Part part, String role, int branch) {

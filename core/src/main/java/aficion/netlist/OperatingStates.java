@@ -89,7 +89,6 @@ public final class OperatingStates {
      * a hazard switch joins both sides. What only shares a feed does not meet.
      */
     private static Stream<Control> beside(Design design, CircuitId circuit) {
-        var net = new NetlistBuilder(design);
         var seen = new LinkedHashSet<Terminal>();
         var controls = new LinkedHashSet<String>();
         for (var wire : design.wiresOf(circuit)) {
@@ -97,11 +96,11 @@ public final class OperatingStates {
                 if (seen.contains(terminal)) {
                     continue;
                 }
-                var joined = net.joinedTo(terminal);
+                var joined = Joints.joined(design, terminal);
                 seen.addAll(joined);
-                if (joined.stream().noneMatch(end -> feeds(net, end))) {
+                if (joined.stream().noneMatch(end -> feeds(design, end))) {
                     joined.stream()
-                            .map(net::part)
+                            .map(end -> design.part(end.part()))
                             .filter(part -> part.kind() instanceof ControlKind.Switch)
                             .map(part -> ((ControlKind.Switch) part.kind()).control())
                             .forEach(controls::add);
@@ -112,8 +111,8 @@ public final class OperatingStates {
                 .filter(control -> controls.contains(control.name()));
     }
 
-    private static boolean feeds(NetlistBuilder net, Terminal terminal) {
-        var kind = net.part(terminal).kind();
+    private static boolean feeds(Design design, Terminal terminal) {
+        var kind = design.part(terminal.part()).kind();
         return kind instanceof GuardKind
                 || kind instanceof SourceKind
                 || kind instanceof ControlKind.Switch hand && hand.action() == Action.KEY;

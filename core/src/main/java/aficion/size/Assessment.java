@@ -20,6 +20,7 @@ import java.util.Set;
  * guard of every wire.
  *
  * @param sizings by wire, in the order of the design
+ * @param guarding what guards what
  * @param bundles how warm each bundle gets at its worst
  */
 public record Assessment(
@@ -27,7 +28,7 @@ public record Assessment(
         Netlist netlist,
         WorstCase worst,
         Map<WireId, WireSizing> sizings,
-        Map<WireId, Guard> guards,
+        Guards guarding,
         List<Bundle> bundles) {
 
     public static Assessment of(Design design) {
@@ -38,7 +39,7 @@ public record Assessment(
                 solver.netlist(),
                 worst,
                 Sizing.of(design, worst),
-                Guards.in(design).ofWires(),
+                Guards.in(design),
                 bundles(design, worst));
     }
 
@@ -47,7 +48,7 @@ public record Assessment(
     }
 
     public Guard guard(WireId wire) {
-        return guards.get(wire);
+        return guarding.of(wire);
     }
 
     /** Whether a wire, were it of that conductor, would carry what a fuse lets through. */
@@ -58,12 +59,12 @@ public record Assessment(
 
     /** The fuse that a short lead ends at, which bounds its load. */
     public Optional<Guard.Fitted> ending(Wire wire) {
-        return Guards.in(design).ending(wire, guards.get(wire.id()));
+        return guarding.ending(wire, guard(wire.id()));
     }
 
     /** What a lead leads to away from the source, up to the next guards. */
     public Set<Terminal> beyond(Wire wire) {
-        return Guards.in(design).beyond(wire).terminals();
+        return guarding.beyond(wire).terminals();
     }
 
     /**
@@ -72,7 +73,7 @@ public record Assessment(
      */
     public Optional<Guard.Fitted> returned(Wire wire) {
         return worst.returns(netlist.branch(wire))
-                ? Guards.in(design).first().stream()
+                ? guarding.first().stream()
                         .max(Comparator.comparingDouble(fuse -> fuse.carries().value()))
                 : Optional.empty();
     }
@@ -124,7 +125,7 @@ public record Assessment(
     public Optional<Amps> weakestBehind(Guard.Fitted fuse) {
         return design.wires().stream()
                 .filter(wire ->
-                        guards.get(wire.id()) instanceof Guard.Guarded guarded
+                        guard(wire.id()) instanceof Guard.Guarded guarded
                                 && guarded.fuses().contains(fuse))
                 .flatMap(wire -> sizing(wire.id()).stream())
                 .map(sizing -> new Amps(sizing.carries().result().value()))

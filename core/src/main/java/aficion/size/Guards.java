@@ -4,7 +4,6 @@ import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.JoinKind;
 import aficion.job.Part;
-import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -36,22 +35,25 @@ public final class Guards {
     public static final double REACH = 0.3;
 
     private final Design design;
-    private final Map<Terminal, List<Wire>> wiresAt = new HashMap<>();
-    private final Map<PartId, Part> parts = new HashMap<>();
+    private final List<Terminal> live;
     private final Map<Terminal, Inside> insides = new HashMap<>();
     private final Map<WireId, Guard> guards = new HashMap<>();
 
     private Guards(Design design) {
         this.design = design;
-        design.parts().forEach(part -> parts.put(part.id(), part));
-        for (var wire : design.wires()) {
-            wire.terminals()
-                    .forEach(terminal ->
-                            wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>()).add(wire));
+        this.live = liveTerminals(design);
+        for (var part : design.parts()) {
+            for (var terminal : part.terminals()) {
+                insides.put(terminal, inside(part, terminal.pin()));
+            }
         }
+        atEarth();
+        liveSide();
+        earthSide();
+        design.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
     }
 
-    /** The guards of a design, to be asked about on one thread. */
+    /** The guards of a design. */
     public static Guards in(Design design) {
         return new Guards(design);
     }
@@ -77,7 +79,7 @@ public final class Guards {
 
     /** The guards that nothing guards: those nearest to the live poles. */
     List<Guard.Fitted> first() {
-        return reach(liveTerminals()).fuses.stream().map(Crossing::fuse).distinct().toList();
+        return reach(live).fuses.stream().map(Crossing::fuse).distinct().toList();
     }
 
     /**
@@ -114,10 +116,10 @@ public final class Guards {
      * if closed, up to the next guards; nothing where both its sides come to the source.
      */
     Beyond beyond(Wire wire) {
-        var live = Set.copyOf(liveTerminals());
+        var poles = Set.copyOf(live);
         return Stream.of(wire.to(), wire.from())
-                .map(end -> reachWithout(wire, end.terminal(), live))
-                .filter(side -> side.terminals.stream().noneMatch(live::contains))
+                .map(end -> reach(List.of(end.terminal()), poles, Optional.of(wire)))
+                .filter(side -> side.terminals.stream().noneMatch(poles::contains))
                 .findFirst()
                 .map(side ->
                         new Beyond(
@@ -128,48 +130,29 @@ public final class Guards {
 
     /** The end of an unguarded lead that the source feeds; its first where both are fed. */
     public End fed(Wire wire) {
-        var live = Set.copyOf(liveTerminals());
-        return reachWithout(wire, wire.from().terminal(), live).terminals.stream()
-                        .anyMatch(live::contains)
+        var poles = Set.copyOf(live);
+        return reach(List.of(wire.from().terminal()), poles, Optional.of(wire)).terminals.stream()
+                        .anyMatch(poles::contains)
                 ? wire.from()
                 : wire.to();
     }
 
-    /** What a terminal is joined to without a wire, as far as to a live pole. */
-    private Reach reachWithout(Wire wire, Terminal start, Set<Terminal> live) {
-        wire.terminals().forEach(end -> wiresAt.get(end).remove(wire));
-        var reach = reach(List.of(start), live);
-        wire.terminals().forEach(end -> wiresAt.get(end).add(wire));
-        return reach;
-    }
-
     /** The guard of every wire. */
     public Map<WireId, Guard> ofWires() {
-        follow();
         return Map.copyOf(guards);
     }
 
     /** The guard of one wire. */
-    public Guard of(Wire wire) {
-        follow();
-        return Objects.requireNonNull(guards.get(wire.id()));
-    }
-
-    private void follow() {
-        if (guards.isEmpty()) {
-            atEarth();
-            liveSide();
-            earthSide();
-            design.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
-        }
+    public Guard of(WireId wire) {
+        return Objects.requireNonNull(guards.get(wire));
     }
 
     private Part part(Terminal terminal) {
-        return Objects.requireNonNull(parts.get(terminal.part()));
+        return design.part(terminal.part());
     }
 
     private void liveSide() {
-        var level = reach(liveTerminals());
+        var level = reach(live);
         level.wires.forEach(wire -> guards.putIfAbsent(wire, new Guard.Unguarded()));
         var reached = new HashSet<>(level.terminals);
         var crossed = level.fuses;
@@ -201,7 +184,7 @@ public final class Guards {
         var open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
             var terminal = open.remove();
-            for (var wire : wiresAt.getOrDefault(terminal, List.of())) {
+            for (var wire : design.wiresAt(terminal)) {
                 guards.putIfAbsent(wire.id(), new Guard.EarthSide());
                 wire.terminals().stream().filter(seen::add).forEach(open::add);
             }
@@ -229,7 +212,7 @@ public final class Guards {
         return starts;
     }
 
-    private List<Terminal> liveTerminals() {
+    private static List<Terminal> liveTerminals(Design design) {
         var starts = new ArrayList<Terminal>();
         for (var part : design.parts()) {
             if (hasPoles(part)) {
@@ -253,11 +236,11 @@ public final class Guards {
     private record Reach(Set<Terminal> terminals, Set<WireId> wires, Set<Crossing> fuses) {}
 
     private Reach reach(Collection<Terminal> starts) {
-        return reach(starts, Set.of());
+        return reach(starts, Set.of(), Optional.empty());
     }
 
-    /** What terminals are joined to, at the least until one of those is found. */
-    private Reach reach(Collection<Terminal> starts, Set<Terminal> until) {
+    /** What terminals are joined to but by a wire, at the least until one of those is found. */
+    private Reach reach(Collection<Terminal> starts, Set<Terminal> until, Optional<Wire> without) {
         var found =
                 new Reach(
                         new LinkedHashSet<>(starts), new LinkedHashSet<>(), new LinkedHashSet<>());
@@ -267,8 +250,11 @@ public final class Guards {
             if (until.contains(terminal)) {
                 return found;
             }
-            var inside = insides.computeIfAbsent(terminal, this::inside);
-            for (var wire : wiresAt.getOrDefault(terminal, List.of())) {
+            var inside = insides.get(terminal);
+            for (var wire : design.wiresAt(terminal)) {
+                if (without.filter(wire::equals).isPresent()) {
+                    continue;
+                }
                 found.wires.add(wire.id());
                 add(wire.from().terminal(), found, open);
                 add(wire.to().terminal(), found, open);
@@ -285,9 +271,8 @@ public final class Guards {
         }
     }
 
-    private Inside inside(Terminal terminal) {
-        var part = part(terminal);
-        return new Inside(throughPart(part, terminal.pin()), crossings(part, terminal.pin()));
+    private static Inside inside(Part part, String pin) {
+        return new Inside(throughPart(part, pin), crossings(part, pin));
     }
 
     /**

@@ -9,6 +9,8 @@ import aficion.solve.Islands;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -29,12 +31,31 @@ public final class Metal {
     private final Netlist netlist;
     private final boolean[] metal;
 
+    /** The branches that meet each node. */
+    private final int[][] meeting;
+
     public Metal(Netlist netlist) {
         this.netlist = netlist;
         this.metal = new boolean[netlist.size()];
         for (int i = 0; i < metal.length; i++) {
             metal[i] = netlist.wireOf(i).isPresent() || passes(i);
         }
+        this.meeting = meeting(netlist);
+    }
+
+    private static int[][] meeting(Netlist netlist) {
+        var count = new int[netlist.nodes()];
+        for (int i = 0; i < netlist.size(); i++) {
+            count[netlist.a(i)]++;
+            count[netlist.b(i)]++;
+        }
+        var meeting = new int[count.length][];
+        Arrays.setAll(meeting, node -> new int[count[node]]);
+        for (int i = netlist.size() - 1; i >= 0; i--) {
+            meeting[netlist.a(i)][--count[netlist.a(i)]] = i;
+            meeting[netlist.b(i)][--count[netlist.b(i)]] = i;
+        }
+        return meeting;
     }
 
     private boolean passes(int branch) {
@@ -55,9 +76,8 @@ public final class Metal {
         var open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
             int node = open.remove();
-            for (int i = 0; i < netlist.size(); i++) {
-                boolean meets = netlist.a(i) == node || netlist.b(i) == node;
-                if (meets && (metal[i] || isFuse(i)) && !without.test(i)) {
+            for (int i : meeting[node]) {
+                if ((metal[i] || isFuse(i)) && !without.test(i)) {
                     int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
                     if (seen.add(next)) {
                         open.add(next);
@@ -157,6 +177,24 @@ public final class Metal {
             return root(one) == root(other);
         }
 
+        /** Whether metal but for one branch leads from one node to another. */
+        public boolean together(int[] ends, int without) {
+            var seen = new BitSet();
+            var open = new ArrayDeque<Integer>(List.of(ends[0]));
+            seen.set(ends[0]);
+            while (!open.isEmpty() && !seen.get(ends[1])) {
+                int node = open.remove();
+                for (int i : meeting[node]) {
+                    int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
+                    if (i != without && !seen.get(next) && joins(point, i)) {
+                        seen.set(next);
+                        open.add(next);
+                    }
+                }
+            }
+            return seen.get(ends[1]);
+        }
+
         /** Whether a source that keeps its volts is shorted. */
         public boolean shorted() {
             return way().isPresent();
@@ -227,9 +265,8 @@ public final class Metal {
             came.put(from, new int[] {Branch.NONE, from});
             while (!open.isEmpty() && !came.containsKey(to)) {
                 int node = open.remove();
-                for (int i = 0; i < netlist.size(); i++) {
-                    boolean meets = netlist.a(i) == node || netlist.b(i) == node;
-                    if (meets && joins(point, i)) {
+                for (int i : meeting[node]) {
+                    if (joins(point, i)) {
                         int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
                         if (came.putIfAbsent(next, new int[] {i, node}) == null) {
                             open.add(next);

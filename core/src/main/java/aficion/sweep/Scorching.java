@@ -72,7 +72,7 @@ final class Scorching {
 
     /** The guards that bound what a wire is overloaded with: its own, or the one it leads to. */
     private static Stream<Guard.Fitted> bounds(Guards guards, Wire wire) {
-        var guard = guards.of(wire);
+        var guard = guards.of(wire.id());
         var own = guard instanceof Guard.Unguarded ? guards.next(wire) : guard.fuse();
         return Stream.concat(own.stream(), guards.ending(wire, guard).stream());
     }
