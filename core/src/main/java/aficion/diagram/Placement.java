@@ -58,6 +58,8 @@ final class Placement {
         }
     }
 
+    private final Map<PartId, List<PartId>> feeders = new HashMap<>();
+
     /** A column of the grid: its lane and the width of its widest part. */
     record Column(Lane lane, int width) {}
 
@@ -81,6 +83,15 @@ final class Placement {
                 .filter(part -> drawn.contains(part.id()))
                 .forEach(part -> parts.put(part.id(), part));
         parts.values().forEach(part -> outlines.put(part.id(), outline(part, manner)));
+        for (var wire : wires) {
+            var from = wire.from().terminal().part();
+            var to = wire.to().terminal().part();
+            if (!from.equals(to) && parts.containsKey(from) && parts.containsKey(to)) {
+                if (!isFlag(wire)) {
+                    feeders.computeIfAbsent(to, _ -> new ArrayList<>()).add(from);
+                }
+            }
+        }
         place();
     }
 
@@ -111,7 +122,7 @@ final class Placement {
 
     private void place() {
         var lanes = new LinkedHashMap<PartId, Lane>();
-        parts.values().forEach(part -> lanes.put(part.id(), lane(part)));
+        parts.values().forEach(part -> lane(part, lanes, new HashSet<>()));
         var order = visitOrder(lanes);
         var byColumn = new LinkedHashMap<Integer, List<PartId>>();
         for (var lane : Lane.values()) {
@@ -206,22 +217,30 @@ final class Placement {
         return members.size();
     }
 
-    private Lane lane(Part part) {
-        return lane(part, new HashSet<>());
-    }
-
     /**
      * The lane of a part's kind, unless its feeders say otherwise: a joint stands with what feeds
      * it, a fuse behind a switch with the switch, a switch behind a load with the load it earths.
+     * Where parts feed one another round, the one met first is taken by its kind.
      */
-    private Lane lane(Part part, Set<PartId> onTheWay) {
+    private Lane lane(Part part, Map<PartId, Lane> known, Set<PartId> onTheWay) {
+        var lane = known.get(part.id());
+        if (lane == null) {
+            lane = laneByFeeders(part, known, onTheWay);
+            if (!onTheWay.contains(part.id())) {
+                known.put(part.id(), lane);
+            }
+        }
+        return lane;
+    }
+
+    private Lane laneByFeeders(Part part, Map<PartId, Lane> known, Set<PartId> onTheWay) {
         var own = returns && isEarth(part) ? Lane.RETURN : ownLane(part);
         if (own == Lane.WORK || own == Lane.RETURN || !onTheWay.add(part.id())) {
             return own;
         }
         var fed =
                 feeders(part.id()).stream()
-                        .map(feeder -> lane(parts.get(feeder), onTheWay))
+                        .map(feeder -> lane(parts.get(feeder), known, onTheWay))
                         .toList();
         onTheWay.remove(part.id());
         if (fed.isEmpty()) {
@@ -253,12 +272,7 @@ final class Placement {
     }
 
     private List<PartId> feeders(PartId part) {
-        return wires.stream()
-                .filter(wire -> wire.to().terminal().part().equals(part) && !isFlag(wire))
-                .map(wire -> wire.from().terminal().part())
-                .filter(parts::containsKey)
-                .filter(other -> !other.equals(part))
-                .toList();
+        return feeders.getOrDefault(part, List.of());
     }
 
     private List<PartId> followers(PartId part) {
@@ -305,10 +319,7 @@ final class Placement {
         for (var other : List.of(Lane.SOURCE, Lane.GUARD, Lane.WORK)) {
             var members = lanes.keySet().stream().filter(part -> lanes.get(part) == other).toList();
             int deepest =
-                    members.stream()
-                            .mapToInt(part -> depth(part, members, new HashSet<>()) + 1)
-                            .max()
-                            .orElse(0);
+                    depths(members).values().stream().mapToInt(depth -> depth + 1).max().orElse(0);
             taken += Math.min(deepest, mostColumns(other, lanes));
         }
         return Math.max(2, MOST_COLUMNS - taken);
@@ -316,10 +327,8 @@ final class Placement {
 
     private void addColumns(
             Lane lane, List<PartId> members, int most, Map<Integer, List<PartId>> byColumn) {
-        var depths = new HashMap<PartId, Integer>();
-        for (var part : members) {
-            depths.put(part, Math.min(depth(part, members, new HashSet<>()), most - 1));
-        }
+        var depths = depths(members);
+        depths.replaceAll((_, depth) -> Math.min(depth, most - 1));
         var used = depths.values().stream().distinct().sorted().toList();
         for (int depth : used) {
             var inColumn = members.stream().filter(part -> depths.get(part) == depth).toList();
@@ -330,18 +339,29 @@ final class Placement {
         }
     }
 
-    private int depth(PartId part, Collection<PartId> lane, Set<PartId> onTheWay) {
-        if (!onTheWay.add(part)) {
-            return 0;
+    /** How many parts of a lane stand before each on the longest way through it. */
+    private Map<PartId, Integer> depths(Collection<PartId> members) {
+        var lane = Set.copyOf(members);
+        var depths = new HashMap<PartId, Integer>();
+        members.forEach(part -> depth(part, lane, depths, new HashSet<>()));
+        return depths;
+    }
+
+    private int depth(
+            PartId part, Set<PartId> lane, Map<PartId, Integer> known, Set<PartId> onTheWay) {
+        var depth = known.get(part);
+        if (depth != null || !onTheWay.add(part)) {
+            return depth == null ? 0 : depth;
         }
-        int depth =
+        int deepest =
                 feeders(part).stream()
                         .filter(lane::contains)
-                        .mapToInt(feeder -> depth(feeder, lane, onTheWay) + 1)
+                        .mapToInt(feeder -> depth(feeder, lane, known, onTheWay) + 1)
                         .max()
                         .orElse(0);
         onTheWay.remove(part);
-        return depth;
+        known.put(part, deepest);
+        return deepest;
     }
 
     Design design() {
