@@ -140,6 +140,11 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
         return Optional.empty();
     }
 
+    /** A number as it is read back: all its digits, no exponent. */
+    public static String plain(double value) {
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+
     private static double number(String text) {
         return Double.parseDouble(text.replace(',', '.'));
     }

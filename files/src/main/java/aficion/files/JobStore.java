@@ -144,6 +144,11 @@ public final class JobStore {
         }
     }
 
+    /** What is wrong where a file cannot be written. */
+    public static JobFileException.Trouble unwritable(Path path, IOException why) {
+        return new Unwritable(path, reason(why));
+    }
+
     /** Why, in the words of the operating system, without the name of a class or of the file. */
     static String reason(IOException e) {
         return switch (e) {

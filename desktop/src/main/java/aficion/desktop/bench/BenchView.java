@@ -273,6 +273,6 @@ public final class BenchView extends VBox {
         if (value >= UserUnits.OVER_RANGE_OHMS) {
             return UserUnits.OVER_RANGE;
         }
-        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+        return UserUnits.plain(value);
     }
 }

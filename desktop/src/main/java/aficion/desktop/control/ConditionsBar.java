@@ -3,6 +3,7 @@ package aficion.desktop.control;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.CircuitId;
+import aficion.job.Position;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
@@ -45,6 +46,9 @@ public final class ConditionsBar extends HBox {
     private final Label given = Texts.label("", "meter");
     private final Label volts = Texts.label("", "meter");
     private List<Group> groups = List.of();
+
+    /** Where a control that is held goes back to. */
+    private String letGo = "";
 
     /** The buttons of one control. */
     private record Group(Control control, List<ToggleButton> buttons) {}
@@ -174,11 +178,28 @@ public final class ConditionsBar extends HBox {
         button.getStyleClass().add("position");
         button.setId("set-" + control.name() + "-" + position);
         button.setAccessibleText(Words.of("condition.one", control.name(), position));
-        button.setOnAction(_ -> {
-            bench.set(control.name(), position);
-            refresh();
-        });
+        boolean springs = control.position(position).map(Position::springs).orElse(false);
+        if (springs) {
+            button.armedProperty().addListener((_, _, held) -> hold(control, position, held));
+            button.setOnAction(_ -> refresh());
+        } else {
+            button.setOnAction(_ -> {
+                bench.set(control.name(), position);
+                refresh();
+            });
+        }
         return button;
+    }
+
+    /** What springs back is held as long as it is pressed, by hand or by key, and no longer. */
+    private void hold(Control control, String position, boolean held) {
+        var now = Controls.position(control, bench.conditions().get());
+        if (held) {
+            letGo = now.equals(position) ? letGo : now;
+            bench.set(control.name(), position);
+        } else if (now.equals(position)) {
+            bench.set(control.name(), letGo.isEmpty() ? control.rest() : letGo);
+        }
     }
 
     /** A level with its name and what it stands at: a temperature, or how full. */

@@ -1,6 +1,6 @@
 package aficion.desktop.shell;
 
-import aficion.desktop.workbench.ForJob;
+import aficion.bench.BenchPlan;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Panorama.Placed;
 import aficion.files.DemoJobs;
@@ -18,10 +18,12 @@ import aficion.files.sheet.Sheets;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.size.Assessment;
+import aficion.solve.Solver;
 import aficion.words.Troubles;
 import aficion.words.Words;
 import aficion.working.Working;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -255,35 +257,47 @@ public final class JobFiles {
     }
 
     void exportCsv() {
-        write(
+        print(
                 "schedule.csv",
                 "file.csv",
-                () -> {
+                assessment -> {
                     var out = new StringBuilder();
-                    ScheduleTable.writeCsv(out, assessment(), bench.units());
+                    ScheduleTable.writeCsv(out, assessment, bench.units());
                     return out.toString().getBytes(StandardCharsets.UTF_8);
                 });
     }
 
     void printSchedule() {
-        write("schedule.pdf", "file.pdf", () -> Sheets.schedule(assessment(), bench.units()));
+        print("schedule.pdf", "file.pdf", assessment -> Sheets.schedule(assessment, bench.units()));
     }
 
     /** The drawing that is shown: every circuit of the whole vehicle, or the one in focus. */
     void printPath() {
-        var whole = bench.panorama().get().filter(_ -> bench.whole().get());
-        if (whole.isPresent()) {
-            var diagrams = whole.get().made().circuits().stream().map(Placed::diagram).toList();
-            write("paths.pdf", "file.pdf", () -> Sheets.paths(whole.get().design(), diagrams));
+        var drawing = bench.draughtsman();
+        if (bench.whole().get()) {
+            print(
+                    "paths.pdf",
+                    "file.pdf",
+                    assessment -> {
+                        var design = assessment.design();
+                        var diagrams =
+                                drawing.whole(design).circuits().stream()
+                                        .map(Placed::diagram)
+                                        .toList();
+                        return Sheets.paths(design, diagrams);
+                    });
             return;
         }
-        bench.drawing()
+        bench.focus()
                 .get()
-                .ifPresent(drawing ->
-                        write(
-                                "path-" + FileNames.of(drawing.made().circuit().value()) + ".pdf",
+                .ifPresent(circuit ->
+                        print(
+                                "path-" + FileNames.of(circuit.value()) + ".pdf",
                                 "file.pdf",
-                                () -> Sheets.path(drawing.design(), drawing.made())));
+                                assessment -> {
+                                    var design = assessment.design();
+                                    return Sheets.path(design, drawing.one(design, circuit));
+                                }));
     }
 
     /** A wire list to take in, with the name of its file; says what is wrong with it. */
@@ -307,16 +321,23 @@ public final class JobFiles {
 
     /** The drawing that is shown: the whole vehicle, or the circuit in focus. */
     void exportSvg() {
-        bench.panorama()
-                .get()
-                .filter(_ -> bench.whole().get())
-                .map(whole -> PathSvg.of(whole.design(), whole.made()))
-                .or(() ->
-                        bench.drawing()
-                                .get()
-                                .map(drawing -> PathSvg.of(drawing.design(), drawing.made())))
-                .ifPresent(svg ->
-                        write("path.svg", "file.svg", () -> svg.getBytes(StandardCharsets.UTF_8)));
+        var drawing = bench.draughtsman();
+        var whole = bench.whole().get();
+        var focus = bench.focus().get();
+        if (whole || focus.isPresent()) {
+            print(
+                    "path.svg",
+                    "file.svg",
+                    assessment -> {
+                        var design = assessment.design();
+                        var svg =
+                                whole
+                                        ? PathSvg.of(design, drawing.whole(design))
+                                        : PathSvg.of(
+                                                design, drawing.one(design, focus.orElseThrow()));
+                        return svg.getBytes(StandardCharsets.UTF_8);
+                    });
+        }
     }
 
     /** What the user keeps for every job. */
@@ -351,56 +372,66 @@ public final class JobFiles {
     }
 
     void printFindings() {
-        write(
+        var work = bench.job().work();
+        print(
                 "findings.pdf",
                 "file.pdf",
-                () -> Sheets.findings(assessment(), bench.job().work(), bench.units()));
+                assessment -> Sheets.findings(assessment, work, bench.units()));
     }
 
     /** Some figures of the job with how they were reached. */
     void printWorkings(String title, List<Working> workings) {
-        write(
+        var design = bench.design();
+        print(
                 "working.pdf",
                 "file.pdf",
-                () -> Sheets.workings(bench.design(), title, workings, bench.units()));
+                _ -> Sheets.workings(design, title, workings, bench.units()));
     }
 
     void printBench() {
-        bench.plan()
+        var job = bench.job();
+        bench.focus()
                 .get()
-                .map(ForJob::made)
-                .ifPresent(plan ->
-                        write(
-                                "bench-" + FileNames.of(plan.circuit().value()) + ".pdf",
+                .filter(circuit -> !bench.design().wiresOf(circuit).isEmpty())
+                .ifPresent(circuit ->
+                        print(
+                                "bench-" + FileNames.of(circuit.value()) + ".pdf",
                                 "file.pdf",
-                                () -> Sheets.bench(bench.job(), plan, bench.units())));
+                                assessment -> {
+                                    var plan =
+                                            BenchPlan.of(new Solver(assessment.netlist()), circuit);
+                                    return Sheets.bench(
+                                            job.with(assessment.design()), plan, bench.units());
+                                }));
     }
 
-    private Assessment assessment() {
-        return bench.assessed().get().orElseThrow().assessment();
-    }
-
-    /** What makes the content of a file. */
+    /** What makes the content of a file, from all that is worked out of the design it shows. */
     private interface Content {
-        byte[] make() throws IOException;
-    }
+        byte[] of(Assessment assessment) throws IOException;
 
-    private void write(String name, String kind, Content content) {
-        if (bench.assessed().get().isEmpty()) {
-            return;
+        default byte[] made(Assessment assessment) {
+            try {
+                return of(assessment);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
-        asking.toWrite(fileName() + "-" + name, kind).ifPresent(path -> write(path, content));
     }
 
-    private void write(Path path, Content content) {
+    /** Writes a file of the job as it is, once all is worked out of it, beside. */
+    private void print(String name, String kind, Content content) {
+        asking.toWrite(fileName() + "-" + name, kind)
+                .ifPresent(path ->
+                        bench.ask().prepareAssessed(content::made, bytes -> write(path, bytes)));
+    }
+
+    private void write(Path path, byte[] bytes) {
         try {
-            Files.write(path, content.make());
+            Files.write(path, bytes);
         } catch (IOException e) {
             asking.tell(
                     Words.of("problem.export.title", path.getFileName()),
-                    Troubles.say(
-                            new JobFileException.Unwritable(path, String.valueOf(e.getMessage())),
-                            path));
+                    Troubles.say(JobStore.unwritable(path, e), path));
         }
     }
 }

@@ -65,6 +65,9 @@ public final class Shell extends BorderPane {
     /** What the help lies over. */
     private Optional<Node> helped = Optional.empty();
 
+    /** What had the keyboard before the help. */
+    private Optional<Node> before = Optional.empty();
+
     /** A view by work. */
     public enum View {
         TRACE("view.trace", KeyCode.DIGIT1),
@@ -162,6 +165,7 @@ public final class Shell extends BorderPane {
                         scene.removeEventFilter(KeyEvent.KEY_PRESSED, pressing);
                         scene.removeEventFilter(KeyEvent.KEY_RELEASED, releasing);
                         leaving.unsubscribe();
+                        ending.run();
                     }
                 });
     }
@@ -217,6 +221,7 @@ public final class Shell extends BorderPane {
             var under = getCenter();
             var screen = isTakenOver() ? under.getId() : shown().name().toLowerCase(Locale.ROOT);
             helped = Optional.of(under);
+            before = Optional.ofNullable(getScene()).map(Scene::getFocusOwner);
             var help = new HelpView(commands, screen, this::back);
             takeOver(help);
             help.ready();
@@ -319,6 +324,7 @@ public final class Shell extends BorderPane {
             helped = Optional.empty();
             setCenter(under);
             setRight(under == centre ? inspector : null);
+            before.ifPresent(Node::requestFocus);
             return;
         }
         ending.run();

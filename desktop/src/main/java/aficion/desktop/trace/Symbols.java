@@ -379,7 +379,7 @@ final class Symbols extends Sketch {
     }
 
     private static String number(double value) {
-        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+        return UserUnits.plain(value);
     }
 
     /** A bridge of four diodes, drawn as one in its square. */

@@ -29,6 +29,9 @@ final class Engine implements AutoCloseable {
     private final Map<Question, AtomicLong> tickets = new EnumMap<>(Question.class);
     private final Told told;
 
+    /** How many askings are neither answered nor overtaken. Touched by the application thread. */
+    private int open;
+
     /** Who is told how a question ended. */
     interface Told {
         void answered(Question question);
@@ -100,6 +103,11 @@ final class Engine implements AutoCloseable {
         return tickets.get(question).get();
     }
 
+    /** Whether something that was asked is still to be answered. */
+    boolean isWorking() {
+        return open > 0;
+    }
+
     private <T> void ask(
             Question question,
             AtomicLong asked,
@@ -110,18 +118,18 @@ final class Engine implements AutoCloseable {
         if (hand.thread.isShutdown()) {
             return;
         }
+        open++;
         hand.thread.execute(() -> {
-            if (asked.get() != ticket) {
-                return;
-            }
-            Runnable answer;
+            Runnable answer = () -> {};
             try {
-                var result = work.apply(hand);
-                answer =
-                        () -> {
-                            told.answered(question);
-                            then.accept(result);
-                        };
+                if (asked.get() == ticket) {
+                    var result = work.apply(hand);
+                    answer =
+                            () -> {
+                                told.answered(question);
+                                then.accept(result);
+                            };
+                }
             } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
                 LOG.error("the engine failed on {}", question, e);
                 hand.forget();
@@ -129,6 +137,7 @@ final class Engine implements AutoCloseable {
             }
             var last = answer;
             Platform.runLater(() -> {
+                open--;
                 if (asked.get() == ticket && !hand.thread.isShutdown()) {
                     last.run();
                 }

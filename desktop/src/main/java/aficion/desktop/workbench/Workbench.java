@@ -5,11 +5,9 @@ import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Mending;
 import aficion.diagram.Diagram;
-import aficion.diagram.Layout;
 import aficion.diagram.Lettering;
 import aficion.diagram.Manner;
 import aficion.diagram.Panorama;
-import aficion.diagram.VehicleLayout;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
@@ -262,6 +260,16 @@ public final class Workbench implements AutoCloseable {
     /** How paths are drawn. */
     public ObjectProperty<Manner> manner() {
         return manner;
+    }
+
+    /** Whether something that was asked about the job is still being worked out. */
+    public boolean isWorking() {
+        return engine.isWorking();
+    }
+
+    /** Who draws paths as they are shown. */
+    public Draughtsman draughtsman() {
+        return new Draughtsman(letterings, manner.get());
     }
 
     /** Asks the engine about the job as it is. */
@@ -581,11 +589,10 @@ public final class Workbench implements AutoCloseable {
             return;
         }
         var design = design();
-        var lettering = letterings.apply(design);
-        var how = manner.get();
+        var drawn = draughtsman();
         engine.ask(
                 Question.WHOLE,
-                _ -> VehicleLayout.of(design, lettering, how),
+                _ -> drawn.whole(design),
                 found -> panorama.set(Optional.of(new ForJob<>(design, found))));
     }
 
@@ -609,11 +616,10 @@ public final class Workbench implements AutoCloseable {
         }
         var design = design();
         var id = circuit.get();
-        var lettering = letterings.apply(design);
-        var how = manner.get();
+        var drawn = draughtsman();
         engine.ask(
                 Question.DRAWING,
-                _ -> Layout.of(design, id, lettering, how),
+                _ -> drawn.one(design, id),
                 found -> drawing.set(Optional.of(new ForJob<>(design, found))));
         engine.ask(
                 Question.PLAN,

@@ -154,6 +154,7 @@ class CraftTest extends WindowTest {
         answers.write = Optional.of(folder.resolve("findings.pdf"));
         clickOn("#print");
         clickOn("#menu-print-findings");
+        settle();
         assertThat(Files.size(folder.resolve("findings.pdf"))).isGreaterThan(2000);
 
         interact(() -> node("dangers").requestFocus());

@@ -13,6 +13,7 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -280,5 +281,30 @@ class DrivingTest extends WindowTest {
         }
         onScreen(() -> bench.focus().set(Optional.empty()));
         assertShows("This circuit has no wires yet.");
+    }
+
+    private String key() {
+        return bench.conditions().get().positions().getOrDefault("key", "off");
+    }
+
+    /** Cranking lasts as long as the start position is held, by hand and by key. */
+    @Test
+    void startIsHeldNotThrown() {
+        press("set-key-run");
+
+        interact(() -> node("set-key-start").requestFocus());
+        press(KeyCode.SPACE);
+        settle();
+        assertThat(key()).isEqualTo("start");
+        release(KeyCode.SPACE);
+        settle();
+        assertThat(key()).isEqualTo("run");
+
+        moveTo(node("set-key-start")).press(MouseButton.PRIMARY);
+        settle();
+        assertThat(key()).isEqualTo("start");
+        release(MouseButton.PRIMARY);
+        settle();
+        assertThat(key()).isEqualTo("run");
     }
 }

@@ -361,4 +361,14 @@ class HandsTest extends WindowTest {
         assertThat(bench.design().wires().getLast().to().terminal()).isEqualTo(at(loose + ".A"));
         until(() -> byId("loose-" + loose).isEmpty());
     }
+
+    /** The keyboard is where it was before the help, and the next key does what it says. */
+    @Test
+    void escapeFromHelpGivesTheKeyboardBack() {
+        interact(() -> byId("circuits").orElseThrow().requestFocus());
+        key(KeyCode.F1);
+        key(KeyCode.ESCAPE);
+
+        assertThat(stage.getScene().getFocusOwner()).isEqualTo(byId("circuits").orElseThrow());
+    }
 }

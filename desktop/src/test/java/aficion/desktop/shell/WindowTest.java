@@ -136,7 +136,8 @@ abstract class WindowTest extends ApplicationTest {
     /** Waits until every result shown belongs to the job and conditions as they are. */
     void settle() {
         until(() ->
-                bench.isOffered()
+                !bench.isWorking()
+                        && bench.isOffered()
                         && bench.assessed()
                                 .get()
                                 .filter(found -> found.design() == bench.design())

@@ -516,4 +516,18 @@ class WorkTest extends WindowTest {
         assertShows("Wire 5.13");
         assertThat(bench.focus().get()).contains(new CircuitId("5"));
     }
+
+    /** What is printed right after an edit is of the job as it is then. */
+    @Test
+    void whatIsPrintedIsOfTheJobAsItIs() throws IOException {
+        var file = folder.resolve("schedule.csv");
+        answers.write = Optional.of(file);
+        interact(() -> {
+            bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.88"));
+            files.exportCsv();
+        });
+        settle();
+
+        assertThat(Files.readString(file)).contains("1.88");
+    }
 }

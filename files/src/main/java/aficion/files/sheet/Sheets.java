@@ -183,7 +183,7 @@ public final class Sheets {
                                 speech.expected(step.expected()),
                                 reading.flatMap(found -> found.value())
                                         .map(value ->
-                                                String.valueOf(value)
+                                                UserUnits.plain(value)
                                                         + " "
                                                         + step.expected()
                                                                 .map(expected ->
