@@ -3,9 +3,9 @@ package aficion.benchmarks;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Seconds;
-import aficion.simulate.Course;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
+import aficion.simulate.SimulationResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -66,7 +66,7 @@ public class Courses {
     }
 
     @Benchmark
-    public Course course(Passed passed) {
+    public SimulationResult course(Passed passed) {
         var course = Simulation.run(netlist, script, List.of());
         passed.steps += course.steps();
         passed.seconds += (long) LASTS;

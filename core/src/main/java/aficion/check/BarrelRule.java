@@ -83,7 +83,7 @@ final class BarrelRule implements Rule {
                 .limit(1)
                 .<Edit>map(each ->
                         new CompositeEdit(
-                                CompositeEdit.Deed.MEND,
+                                CompositeEdit.Reason.MEND,
                                 sharing(design, terminal).stream()
                                         .<Edit>map(wire ->
                                                 new WireEdit.Crimp(

@@ -154,7 +154,7 @@ final class EndRule implements Rule {
                                         edits.size() == 1
                                                 ? edits.getFirst()
                                                 : new CompositeEdit(
-                                                        CompositeEdit.Deed.MEND, edits))));
+                                                        CompositeEdit.Reason.MEND, edits))));
     }
 
     private static Stream<Finding> posts(Assessment assessment, Part part) {

@@ -6,9 +6,9 @@ import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Seconds;
-import aficion.simulate.Happening;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
+import aficion.simulate.SimulationEvent;
 import aficion.size.Assessment;
 import aficion.size.FlowPath;
 import aficion.size.Guard;
@@ -40,7 +40,7 @@ final class InrushRule implements Rule {
         return found.values().stream();
     }
 
-    private static Stream<Happening.Opened> opened(Assessment assessment, Conditions state) {
+    private static Stream<SimulationEvent.Opened> opened(Assessment assessment, Conditions state) {
         var course =
                 Simulation.run(
                         assessment.netlist(),
@@ -50,12 +50,12 @@ final class InrushRule implements Rule {
                         _ -> true);
         return course.happenings().stream()
                 .flatMap(happening ->
-                        happening instanceof Happening.Opened opened
+                        happening instanceof SimulationEvent.Opened opened
                                 ? Stream.of(opened)
                                 : Stream.empty());
     }
 
-    private static Optional<Finding> finding(Assessment assessment, Happening.Opened opened) {
+    private static Optional<Finding> finding(Assessment assessment, SimulationEvent.Opened opened) {
         var part = assessment.design().part(opened.fuse().part());
         return part.kind().seats().stream()
                 .filter(seat -> seat.way().equals(opened.fuse().way()))

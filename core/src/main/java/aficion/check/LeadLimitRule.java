@@ -2,10 +2,10 @@ package aficion.check;
 
 import aficion.job.Design;
 import aficion.job.LoadKind;
-import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
+import aficion.job.WorkshopPractice;
 import aficion.job.edit.Edit;
 import aficion.quantity.Metres;
 import aficion.size.Assessment;
@@ -47,7 +47,7 @@ final class LeadLimitRule implements Rule {
             case SHORT_AND_SLEEVED ->
                     metres <= SHORT
                             || metres <= CHARGING
-                                    && design.rules().workBy(School.CHARGE_SHORT)
+                                    && design.rules().workBy(WorkshopPractice.CHARGE_SHORT)
                                     && charges(design, wire);
         };
     }

@@ -87,7 +87,7 @@ public final class Mending {
                 return Optional.of(
                         edits.size() == 1
                                 ? remedy
-                                : new CompositeEdit(CompositeEdit.Deed.MEND, List.copyOf(edits)));
+                                : new CompositeEdit(CompositeEdit.Reason.MEND, List.copyOf(edits)));
             }
             var next =
                     left.get().remedies().stream()

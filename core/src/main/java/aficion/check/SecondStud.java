@@ -14,7 +14,7 @@ import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.edit.CompositeEdit;
-import aficion.job.edit.CompositeEdit.Deed;
+import aficion.job.edit.CompositeEdit.Reason;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
 import aficion.job.edit.PartEdit;
@@ -84,7 +84,7 @@ final class SecondStud {
             edits.add(new WireEdit.AddWire(link(taken.getFirst(), stud, bar)));
             edits.addAll(moved(taken, stud, bar.terminal("J")));
         }
-        return new CompositeEdit(Deed.SECOND_STUD, edits);
+        return new CompositeEdit(Reason.SECOND_STUD, edits);
     }
 
     private static Comparator<Wire> byCopper() {
@@ -172,6 +172,6 @@ final class SecondStud {
         leads.stream()
                 .filter(wire -> wire.unguarded().isPresent())
                 .forEach(wire -> edits.add(new WireEdit.Exempt(wire.id(), Optional.empty())));
-        return new CompositeEdit(Deed.BUS_BAR, edits);
+        return new CompositeEdit(Reason.BUS_BAR, edits);
     }
 }

@@ -79,7 +79,7 @@ final class SideRule implements Rule {
 
     private static Edit exchanged(Design design, Terminal left, Terminal right) {
         return new CompositeEdit(
-                CompositeEdit.Deed.MEND,
+                CompositeEdit.Reason.MEND,
                 Stream.concat(moved(design, left, right), moved(design, right, left)).toList());
     }
 

@@ -2,8 +2,8 @@ package aficion.check;
 
 import aficion.job.Design;
 import aficion.job.Part;
-import aficion.job.School;
 import aficion.job.SourceKind.Alternator;
+import aficion.job.WorkshopPractice;
 import aficion.size.Assessment;
 import java.util.stream.Stream;
 
@@ -16,7 +16,9 @@ final class WakeUpRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
         return Stream.concat(
-                design.rules().workBy(School.ONE_WIRE) ? otherwise(design) : Stream.empty(),
+                design.rules().workBy(WorkshopPractice.ONE_WIRE)
+                        ? otherwise(design)
+                        : Stream.empty(),
                 design.parts().stream()
                         .filter(part -> wakes(part, Alternator.Style.LAMP))
                         .filter(part -> assessment.worst().everLive(part.terminal("D+")))

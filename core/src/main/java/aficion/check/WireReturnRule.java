@@ -3,8 +3,8 @@ package aficion.check;
 import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Part;
-import aficion.job.School;
 import aficion.job.Wire;
+import aficion.job.WorkshopPractice;
 import aficion.job.edit.PartEdit;
 import aficion.size.Assessment;
 import aficion.verb.Connection;
@@ -17,7 +17,7 @@ final class WireReturnRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
-        return design.rules().workBy(School.WIRE_RETURN)
+        return design.rules().workBy(WorkshopPractice.WIRE_RETURN)
                 ? design.parts().stream()
                         .filter(part -> part.kind().consumes() && isOnBody(design, part))
                         .flatMap(part -> found(design, part).stream())

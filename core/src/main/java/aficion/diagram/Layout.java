@@ -68,7 +68,7 @@ public final class Layout {
     private int right;
     private final int bottom;
 
-    private Layout(Design design, CircuitId circuit, Lettering lettering, Manner manner) {
+    private Layout(Design design, CircuitId circuit, Lettering lettering, DrawingOptions manner) {
         this.design = design;
         this.circuit = circuit;
         this.lettering = lettering;
@@ -82,11 +82,12 @@ public final class Layout {
 
     /** The drawing of a circuit; a circuit without wires has an empty one. */
     public static Diagram of(Design design, CircuitId circuit, Lettering lettering) {
-        return of(design, circuit, lettering, Manner.PLAIN);
+        return of(design, circuit, lettering, DrawingOptions.PLAIN);
     }
 
     /** The drawing of a circuit in a manner. */
-    public static Diagram of(Design design, CircuitId circuit, Lettering lettering, Manner manner) {
+    public static Diagram of(
+            Design design, CircuitId circuit, Lettering lettering, DrawingOptions manner) {
         design.circuit(circuit);
         return new Layout(design, circuit, lettering, manner).draw();
     }

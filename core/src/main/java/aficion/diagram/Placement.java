@@ -63,7 +63,7 @@ final class Placement {
     /** A column of the grid: its lane and the width of its widest part. */
     record Column(Lane lane, int width) {}
 
-    Placement(Design design, CircuitId circuit, Manner manner) {
+    Placement(Design design, CircuitId circuit, DrawingOptions manner) {
         this.design = design;
         this.returns = manner.returns();
         this.wires = design.wiresOf(circuit);
@@ -99,7 +99,7 @@ final class Placement {
         return part.kind() instanceof JoinKind.EarthPoint;
     }
 
-    private Outline outline(Part part, Manner manner) {
+    private Outline outline(Part part, DrawingOptions manner) {
         boolean folded = manner.folded().contains(part.id());
         var outline = Outline.of(part, usedPins(part), folded);
         return returns && isEarth(part) ? outline.mirrored() : outline;

@@ -3,9 +3,9 @@ package aficion.diagram;
 import aficion.diagram.Diagram.Body;
 import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
-import aficion.diagram.Panorama.Placed;
-import aficion.diagram.Panorama.TakeOff;
-import aficion.diagram.Panorama.Trunk;
+import aficion.diagram.VehicleDiagram.Placed;
+import aficion.diagram.VehicleDiagram.TakeOff;
+import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.job.Circuit;
 import aficion.job.Design;
 import aficion.job.JoinKind;
@@ -52,11 +52,11 @@ public final class VehicleLayout {
      *
      * @param manner how each path is drawn
      */
-    public static Panorama of(Design design, Lettering lettering, Manner manner) {
+    public static VehicleDiagram of(Design design, Lettering lettering, DrawingOptions manner) {
         return new VehicleLayout(design).draw(lettering, manner);
     }
 
-    private Panorama draw(Lettering lettering, Manner manner) {
+    private VehicleDiagram draw(Lettering lettering, DrawingOptions manner) {
         var drawings =
                 design.circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
@@ -74,7 +74,7 @@ public final class VehicleLayout {
         int used = tracks.values().stream().mapToInt(track -> track + 1).max().orElse(0);
         double left = used == 0 ? 0 : MARGIN + used * TRACK + NAMES;
         double width = placed.stream().mapToDouble(each -> each.diagram().width()).max().orElse(0);
-        return new Panorama(
+        return new VehicleDiagram(
                 left + width,
                 y,
                 placed.stream()

@@ -3,11 +3,11 @@ package aficion.identify;
 import aficion.job.Design;
 import aficion.job.GuardKind;
 import aficion.job.Part;
-import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
+import aficion.job.WorkshopPractice;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,10 +24,10 @@ public final class MainFeed {
      */
     public static Optional<Terminal> post(Design design) {
         var battery = livePost(design);
-        if (design.rules().workBy(School.FROM_ALTERNATOR)) {
+        if (design.rules().workBy(WorkshopPractice.FROM_ALTERNATOR)) {
             return alternator(design).or(() -> battery);
         }
-        return design.rules().workBy(School.FROM_SOLENOID)
+        return design.rules().workBy(WorkshopPractice.FROM_SOLENOID)
                 ? battery.flatMap(post -> starter(design, post)).or(() -> battery)
                 : battery;
     }

@@ -35,7 +35,7 @@ public record HouseRules(
         Seconds shortTime,
         Standard sizes,
         Optional<Colouring> colours,
-        Optional<List<School>> schools,
+        Optional<List<WorkshopPractice>> schools,
         Optional<String> law) {
 
     /** 3 % and 10 %, four fifths of a fuse, 20 K, 0.5 mm², 0.5 mΩ a crimp, 30 s, metric. */
@@ -80,7 +80,7 @@ public record HouseRules(
     }
 
     /** The way a question of practice is answered. */
-    public School school(School.Question question) {
+    public WorkshopPractice school(WorkshopPractice.Question question) {
         return schools.orElse(List.of()).stream()
                 .filter(school -> school.question() == question)
                 .findFirst()
@@ -88,7 +88,7 @@ public record HouseRules(
     }
 
     /** Whether this is how the house answers the question of a school. */
-    public boolean workBy(School school) {
+    public boolean workBy(WorkshopPractice school) {
         return school(school.question()) == school;
     }
 
@@ -123,7 +123,7 @@ public record HouseRules(
     }
 
     /** The same rules with one question of practice answered otherwise. */
-    public HouseRules withSchool(School school) {
+    public HouseRules withSchool(WorkshopPractice school) {
         var others =
                 schools.orElse(List.of()).stream()
                         .filter(other -> other.question() != school.question());
@@ -140,7 +140,7 @@ public record HouseRules(
     private HouseRules with(
             Standard standard,
             Optional<Colouring> colouring,
-            Optional<List<School>> practice,
+            Optional<List<WorkshopPractice>> practice,
             Optional<String> asked) {
         return new HouseRules(
                 strictDrop,

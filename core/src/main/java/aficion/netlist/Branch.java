@@ -62,7 +62,7 @@ public sealed interface Branch {
      * @param marking what is printed on it
      * @param whole false when it is open from the start
      */
-    record Trip(int a, int b, FuseType type, Amps marking, boolean whole) implements Branch {
+    record FuseBranch(int a, int b, FuseType type, Amps marking, boolean whole) implements Branch {
         public double ohms() {
             return type.resistance(marking).value();
         }
@@ -149,9 +149,9 @@ public sealed interface Branch {
     }
 
     /** A resistance that settles where its law is met. */
-    record Settling(int a, int b, double least, Law law) implements Branch {}
+    record ControlledResistance(int a, int b, double least, Law law) implements Branch {}
 
-    /** What a {@link Settling} branch aims at. */
+    /** What a {@link ControlledResistance} branch aims at. */
     sealed interface Law {
         /** The mean volts of b above the sense node, or below for a turned polarity. */
         record MeanVolts(int sense, double target) implements Law {}

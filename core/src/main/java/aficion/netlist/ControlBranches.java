@@ -52,7 +52,7 @@ final class ControlBranches {
                     b,
                     Aspect.PULLED,
                     conditions ->
-                            new Branch.Trip(
+                            new Branch.FuseBranch(
                                     a,
                                     b,
                                     seat.type(),
@@ -251,7 +251,7 @@ final class ControlBranches {
                     double rpm = conditions.engine().value();
                     return rpm < 1
                             ? new Branch.Resistance(a, b, POINTS_LEAST)
-                            : new Branch.Settling(
+                            : new Branch.ControlledResistance(
                                     a,
                                     b,
                                     POINTS_LEAST,
@@ -298,7 +298,7 @@ final class ControlBranches {
                             double rpm = conditions.engine().value();
                             return rpm < 1
                                     ? new Branch.Resistance(coil, inner, TRANSISTOR_OFF)
-                                    : new Branch.Settling(
+                                    : new Branch.ControlledResistance(
                                             coil,
                                             inner,
                                             TRANSISTOR_LEAST,

@@ -47,7 +47,7 @@ final class JoinBranches {
             case JoinKind.Stabiliser(var mean) -> {
                 part.bending(
                         "body",
-                        new Branch.Settling(
+                        new Branch.ControlledResistance(
                                 part.node("B"),
                                 part.node("I"),
                                 STABILISER_LEAST,

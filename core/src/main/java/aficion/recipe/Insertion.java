@@ -16,13 +16,13 @@ import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.RunLength;
-import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.Work;
+import aficion.job.WorkshopPractice;
 import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
@@ -139,12 +139,12 @@ public final class Insertion {
             return new Fit.Lacks(List.copyOf(lacking));
         }
         choose();
-        if (design.rules().workBy(School.LARGEST_SIZE)) {
+        if (design.rules().workBy(WorkshopPractice.LARGEST_SIZE)) {
             tidy(Tidying.resize(Assessment.of(now), circuit.id()));
         }
         tidy(Tidying.recolour(now, circuit.id()));
         return new Fit.Fits(
-                circuit, new CompositeEdit(CompositeEdit.Deed.INSERT_RECIPE, edits), now);
+                circuit, new CompositeEdit(CompositeEdit.Reason.INSERT_RECIPE, edits), now);
     }
 
     /** Leads what ends at one place of the vehicle to another. */
@@ -209,7 +209,8 @@ public final class Insertion {
     }
 
     private Edit returned(Part part, JoinKind.Mass mass, PartId point, Circuit circuit) {
-        boolean byWire = mass == JoinKind.Mass.BODY && design.rules().workBy(School.WIRE_RETURN);
+        boolean byWire =
+                mass == JoinKind.Mass.BODY && design.rules().workBy(WorkshopPractice.WIRE_RETURN);
         var pin = part.kind().casePin();
         return byWire && pin.isPresent()
                 ? new WireEdit.AddWire(
@@ -398,7 +399,7 @@ public final class Insertion {
                 || edit instanceof WireEdit.MoveEnd
                 || edit instanceof WireEdit.Crimp
                 || edit instanceof CompositeEdit(var deed, var edits)
-                        && deed == CompositeEdit.Deed.MEND
+                        && deed == CompositeEdit.Reason.MEND
                         && edits.stream().allMatch(WireEdit.Crimp.class::isInstance)
                 || edit instanceof PartEdit.Refit(_, var kind) && kind instanceof GuardKind
                 || edit instanceof PartEdit.Exchange(var part, _, _) && design.find(part).isEmpty()

@@ -1,7 +1,7 @@
 package aficion.recipe;
 
 import aficion.job.HouseRules;
-import aficion.job.School;
+import aficion.job.WorkshopPractice;
 import java.util.List;
 import java.util.Optional;
 
@@ -51,7 +51,7 @@ public sealed interface Question {
      *
      * @param school the house rule that asks for it, where one does
      */
-    record Option(String id, String name, Optional<School> school) {}
+    record Option(String id, String name, Optional<WorkshopPractice> school) {}
 
     /** A number within bounds, in a unit such as {@code W}; whole where only that makes sense. */
     record Amount(

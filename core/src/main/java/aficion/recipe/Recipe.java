@@ -2,8 +2,8 @@ package aficion.recipe;
 
 import aficion.job.Circuit;
 import aficion.job.HouseRules;
-import aficion.job.School;
 import aficion.job.Vehicle;
+import aficion.job.WorkshopPractice;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,7 +64,7 @@ public record Recipe(
      */
     public Fragment with(Vehicle vehicle, HouseRules rules, Map<String, String> answers) {
         var all = new HashMap<String, String>();
-        for (var asked : School.Question.values()) {
+        for (var asked : WorkshopPractice.Question.values()) {
             all.put("house." + asked.key(), rules.school(asked).key());
         }
         for (var question : questions) {

@@ -243,11 +243,11 @@ final class Elements {
         private static final double FORGETS = 30;
         private static final double COOLS = 12;
         private static final double UNFED = 1;
-        private final Branch.Trip trip;
+        private final Branch.FuseBranch trip;
         private final TimeBand.Edge edge;
         private double openedAt;
 
-        Fuse(int branch, Branch.Trip trip, TimeBand.Edge edge) {
+        Fuse(int branch, Branch.FuseBranch trip, TimeBand.Edge edge) {
             super(branch, 0.05);
             this.trip = trip;
             this.edge = edge;
@@ -427,11 +427,11 @@ final class Elements {
     static final class Stabiliser extends Element {
         private static final double SECONDS = 2;
         private static final double BAND = 0.05;
-        private final Branch.Settling contact;
+        private final Branch.ControlledResistance contact;
         private final Branch.Law.MeanVolts law;
         private boolean shut = true;
 
-        Stabiliser(int branch, Branch.Settling contact, Branch.Law.MeanVolts law) {
+        Stabiliser(int branch, Branch.ControlledResistance contact, Branch.Law.MeanVolts law) {
             super(branch, 0.01);
             this.contact = contact;
             this.law = law;

@@ -60,11 +60,12 @@ final class Recorder {
         return network.floats(node) ? Double.NaN : network.volts(node);
     }
 
-    List<Course.Trace> traces() {
+    List<SimulationResult.Trace> traces() {
         var times = Arrays.copyOf(seconds, count);
         return IntStream.range(0, values.length)
                 .mapToObj(i ->
-                        new Course.Trace(probes.get(i), times, Arrays.copyOf(values[i], count)))
+                        new SimulationResult.Trace(
+                                probes.get(i), times, Arrays.copyOf(values[i], count)))
                 .toList();
     }
 }

@@ -38,7 +38,7 @@ public final class Simulation {
     private final Solver solver;
     private final List<Element> elements = new ArrayList<>();
     private final Recorder recorder;
-    private final List<Happening> happenings = new ArrayList<>();
+    private final List<SimulationEvent> happenings = new ArrayList<>();
     private final double[] due;
     private final double[] rested;
     private double now;
@@ -65,7 +65,7 @@ public final class Simulation {
      * @param probes what to record
      * @param goOn asked with the share done now and then; false ends it early
      */
-    public static Course run(
+    public static SimulationResult run(
             Netlist netlist,
             Script script,
             TimeBand.Edge edge,
@@ -75,7 +75,7 @@ public final class Simulation {
     }
 
     /** The course of a script to its end, fuses as they mostly are. */
-    public static Course run(Netlist netlist, Script script, List<Probe> probes) {
+    public static SimulationResult run(Netlist netlist, Script script, List<Probe> probes) {
         return run(netlist, script, TimeBand.Edge.NOMINAL, probes, _ -> true);
     }
 
@@ -86,12 +86,13 @@ public final class Simulation {
             case Branch.Motor motor -> elements.add(new Elements.Motor(i, motor));
             case Branch.Warming warming -> elements.add(new Elements.Warming(i, warming, nominal));
             case Branch.Capacitance capacitor -> elements.add(new Elements.Capacitor(i, capacitor));
-            case Branch.Trip trip -> elements.add(new Elements.Fuse(i, trip, edge));
+            case Branch.FuseBranch trip -> elements.add(new Elements.Fuse(i, trip, edge));
             case Branch.Blinker(_, _, _, Branch.Rhythm.Heated rhythm) ->
                     elements.add(new Elements.Strip(i, rhythm));
             case Branch.Blinker(_, _, _, Branch.Rhythm.Clocked rhythm) ->
                     elements.add(new Elements.Clock(i, rhythm));
-            case Branch.Settling settling when settling.law() instanceof Branch.Law.MeanVolts law ->
+            case Branch.ControlledResistance settling
+                    when settling.law() instanceof Branch.Law.MeanVolts law ->
                     elements.add(new Elements.Stabiliser(i, settling, law));
             case Branch.Source _ -> battery(i);
             case Branch.Resistance _,
@@ -99,7 +100,7 @@ public final class Simulation {
                     Branch.Driven _,
                     Branch.Rectifier _,
                     Branch.Limited _,
-                    Branch.Settling _ -> {}
+                    Branch.ControlledResistance _ -> {}
         }
     }
 
@@ -139,7 +140,7 @@ public final class Simulation {
         return Double.NaN;
     }
 
-    private Course run(DoublePredicate goOn) {
+    private SimulationResult run(DoublePredicate goOn) {
         boolean found = solver.comesToRest();
         elements.forEach(element -> element.settle(network));
         network.meet(script.at(0));
@@ -177,9 +178,9 @@ public final class Simulation {
             }
         }
         if (!found) {
-            happenings.add(new Happening.Lost(new Seconds(now)));
+            happenings.add(new SimulationEvent.Lost(new Seconds(now)));
         }
-        return new Course(recorder.traces(), happenings, steps);
+        return new SimulationResult(recorder.traces(), happenings, steps);
     }
 
     /** The end of the script, its next moment, or when a coil or an element wants to move. */
@@ -261,7 +262,8 @@ public final class Simulation {
                 rested[coil] = now + REST;
                 network.pull(coil, wanted);
                 happenings.add(
-                        new Happening.Moved(new Seconds(now), netlist.coilPart(coil), wanted));
+                        new SimulationEvent.Moved(
+                                new Seconds(now), netlist.coilPart(coil), wanted));
                 moved = true;
             }
         }
@@ -276,11 +278,12 @@ public final class Simulation {
                 var seat = new FuseSeat(part, netlist.roleOf(element.branch));
                 happenings.add(
                         network.whole(element.branch)
-                                ? new Happening.Reset(at, seat)
-                                : new Happening.Opened(at, seat));
+                                ? new SimulationEvent.Reset(at, seat)
+                                : new SimulationEvent.Opened(at, seat));
             }
             case Elements.Strip _, Elements.Clock _ ->
-                    happenings.add(new Happening.Blinked(at, part, network.closed(element.branch)));
+                    happenings.add(
+                            new SimulationEvent.Blinked(at, part, network.closed(element.branch)));
             default -> {}
         }
     }

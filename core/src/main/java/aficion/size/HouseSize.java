@@ -4,8 +4,8 @@ import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.job.End;
 import aficion.job.HouseRules;
-import aficion.job.School;
 import aficion.job.Wire;
+import aficion.job.WorkshopPractice;
 import java.util.Optional;
 
 /**
@@ -27,7 +27,7 @@ public final class HouseSize {
     }
 
     private static Conductor ample(HouseRules rules, Wire wire, Conductor needed) {
-        if (!rules.workBy(School.LARGEST_SIZE)) {
+        if (!rules.workBy(WorkshopPractice.LARGEST_SIZE)) {
             return needed;
         }
         double takes = Math.min(takes(wire.from()), takes(wire.to()));

@@ -98,7 +98,7 @@ public final class Metal {
     public boolean joins(OperatingPoint point, int branch) {
         return point.conducts(branch)
                 && switch (point.branch(branch)) {
-                    case Branch.Trip _ -> true;
+                    case Branch.FuseBranch _ -> true;
                     case Branch.Contact(_, _, var ohms, _) -> ohms <= CONTACT;
                     case Branch.Driven(_, _, var ohms, _) -> ohms <= CONTACT;
                     case Branch.Blinker(_, _, var ohms, _) -> ohms <= CONTACT;
@@ -107,7 +107,7 @@ public final class Metal {
                             Branch.Rectifier _,
                             Branch.Source _,
                             Branch.Limited _,
-                            Branch.Settling _,
+                            Branch.ControlledResistance _,
                             Branch.Motor _,
                             Branch.Warming _,
                             Branch.Capacitance _ ->

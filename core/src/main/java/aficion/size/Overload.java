@@ -5,7 +5,7 @@ import aficion.job.GuardKind;
 import aficion.job.HouseRules;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
-import aficion.job.School;
+import aficion.job.WorkshopPractice;
 import java.util.Optional;
 
 /** What opens on overload by the rule of the house (HANDBOOK section 11). */
@@ -27,14 +27,14 @@ public final class Overload {
      * it.
      */
     public static Optional<GuardKind> returning(HouseRules rules, GuardKind kind, String way) {
-        return rules.workBy(School.SELF_RESETTING)
+        return rules.workBy(WorkshopPractice.SELF_RESETTING)
                 ? breaker(kind, way, FuseType.BREAKER_SELF)
                 : Optional.empty();
     }
 
     /** The breaker by hand for the main fuse, where the house isolates with one. */
     public static Optional<GuardKind> isolating(HouseRules rules, GuardKind kind) {
-        return rules.workBy(School.MANUAL_BREAKER)
+        return rules.workBy(WorkshopPractice.MANUAL_BREAKER)
                 ? breaker(kind, "", FuseType.BREAKER_MANUAL)
                 : Optional.empty();
     }

@@ -29,7 +29,7 @@ public final class Network {
     private final int[] b;
     private final int[][] heeding;
     private Conditions conditions;
-    private final Standing standing;
+    private final SwitchState standing;
     private final Branch[] branches;
     private final Coil[] coils;
     private final boolean[] pulled;
@@ -44,7 +44,7 @@ public final class Network {
     private final int[] entry;
     private final int[] rank;
     private final int[] bendOf;
-    private final Bends bends;
+    private final NonlinearBranches bends;
     private final Newton newton;
 
     private final double[] volts;
@@ -88,7 +88,7 @@ public final class Network {
         }
         this.conditions = conditions;
         coils = netlist.coils(conditions);
-        standing = new Standing(branches, coils);
+        standing = new SwitchState(branches, coils);
         pulled = standing.pulled;
         whole = standing.whole;
         closed = standing.closed;
@@ -104,7 +104,7 @@ public final class Network {
         rank = pattern.rank;
         entry = pattern.entry;
         bendOf = pattern.bendOf;
-        bends = new Bends(pattern.bending.length, accuracy);
+        bends = new NonlinearBranches(pattern.bending.length, accuracy);
         newton = new Newton(matrix, bends, pattern);
         volts = new double[rank.length];
         work = new double[rank.length - 1];
@@ -268,8 +268,8 @@ public final class Network {
                         Branch.Contact _,
                         Branch.Driven _,
                         Branch.Blinker _,
-                        Branch.Trip _,
-                        Branch.Settling _,
+                        Branch.FuseBranch _,
+                        Branch.ControlledResistance _,
                         Branch.Warming _,
                         Branch.Capacitance _ ->
                         bends.straight(k, 1 / standing.ohms(i), 0);

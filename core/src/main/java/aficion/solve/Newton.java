@@ -13,14 +13,14 @@ final class Newton {
     private static final int MOST_SHIFTS = 6;
 
     private final Conductances matrix;
-    private final Bends bends;
+    private final NonlinearBranches bends;
     private final int[] bendA;
     private final int[] bendB;
     private final int[] bendEntry;
     private boolean factored;
     private int steps;
 
-    Newton(Conductances matrix, Bends bends, Pattern pattern) {
+    Newton(Conductances matrix, NonlinearBranches bends, Pattern pattern) {
         this.matrix = matrix;
         this.bends = bends;
         this.bendA = pattern.bendA;
@@ -67,10 +67,10 @@ final class Newton {
             inject();
             matrix.solve();
             var worst = advance();
-            if (worst == Bends.Distance.NONE) {
+            if (worst == NonlinearBranches.Distance.NONE) {
                 return true;
             }
-            near = worst == Bends.Distance.NEAR && steps % MOST_SHIFTS != 0;
+            near = worst == NonlinearBranches.Distance.NEAR && steps % MOST_SHIFTS != 0;
             for (int k = 0; k < bendA.length; k++) {
                 if (near) {
                     bends.shift(k);
@@ -82,8 +82,8 @@ final class Newton {
         return false;
     }
 
-    private Bends.Distance advance() {
-        var worst = Bends.Distance.NONE;
+    private NonlinearBranches.Distance advance() {
+        var worst = NonlinearBranches.Distance.NONE;
         for (int k = 0; k < bendA.length; k++) {
             var distance = bends.advance(k, found(bendA[k]) - found(bendB[k]));
             if (distance.compareTo(worst) > 0) {

@@ -193,7 +193,7 @@ public final class OperatingPoint {
         for (var part : netlist.design().parts()) {
             netlist.inside(part.id())
                     .forEach((role, branch) -> {
-                        if (branches[branch] instanceof Branch.Trip trip
+                        if (branches[branch] instanceof Branch.FuseBranch trip
                                 && trip.whole()
                                 && !whole[branch]) {
                             seats.add(new FuseSeat(part.id(), role));

@@ -69,7 +69,7 @@ public final class Solver {
         this.overshot = new int[gain.length];
         this.fuses =
                 IntStream.range(0, network.netlist().size())
-                        .filter(i -> network.branch(i) instanceof Branch.Trip)
+                        .filter(i -> network.branch(i) instanceof Branch.FuseBranch)
                         .toArray();
     }
 
@@ -247,7 +247,7 @@ public final class Solver {
             double before = network.settled(i);
             double wanted =
                     switch (network.branch(i)) {
-                        case Branch.Settling branch ->
+                        case Branch.ControlledResistance branch ->
                                 Math.max(branch.least(), damped(i, aimed(branch, before)));
                         case Branch.Limited source ->
                                 source.sense()
@@ -260,7 +260,8 @@ public final class Solver {
                         default -> before;
                     };
             if (Math.abs(wanted - before) > tolerance * Math.abs(before)
-                    && !(network.branch(i) instanceof Branch.Settling && fades(i, wanted))) {
+                    && !(network.branch(i) instanceof Branch.ControlledResistance
+                            && fades(i, wanted))) {
                 network.settle(i, wanted);
                 moved = true;
             }
@@ -337,7 +338,7 @@ public final class Solver {
      * The resistance that would meet the law if the rest of the network were a voltage behind a
      * resistance.
      */
-    private double aimed(Branch.Settling settling, double ohms) {
+    private double aimed(Branch.ControlledResistance settling, double ohms) {
         double volts = network.volts(settling.a()) - network.volts(settling.b());
         double amps = volts / ohms;
         double seen = network.resistanceBetween(settling.a(), settling.b());
@@ -370,7 +371,7 @@ public final class Solver {
         int worst = -1;
         double most = 1;
         for (int i : fuses) {
-            if (network.branch(i) instanceof Branch.Trip trip && network.whole(i)) {
+            if (network.branch(i) instanceof Branch.FuseBranch trip && network.whole(i)) {
                 double overload = Math.abs(network.amps(i)) / trip.opens();
                 if (overload >= most) {
                     most = overload;

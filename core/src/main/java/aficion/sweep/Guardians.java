@@ -15,7 +15,7 @@ import java.util.stream.IntStream;
 final class Guardians {
     private final Network network;
     private final int[] branches;
-    private final Branch.Trip[] trips;
+    private final Branch.FuseBranch[] trips;
     private final FuseSeat[] seats;
 
     /** The current below which each has no time, and that which opens it for certain. */
@@ -39,14 +39,14 @@ final class Guardians {
         this.network = network;
         branches =
                 IntStream.range(0, netlist.size())
-                        .filter(i -> network.branch(i) instanceof Branch.Trip)
+                        .filter(i -> network.branch(i) instanceof Branch.FuseBranch)
                         .toArray();
-        trips = new Branch.Trip[branches.length];
+        trips = new Branch.FuseBranch[branches.length];
         seats = new FuseSeat[branches.length];
         timed = new double[branches.length];
         opens = new double[branches.length];
         for (int i = 0; i < branches.length; i++) {
-            trips[i] = (Branch.Trip) network.branch(branches[i]);
+            trips[i] = (Branch.FuseBranch) network.branch(branches[i]);
             var part = netlist.partOf(branches[i]).orElseThrow();
             seats[i] = new FuseSeat(part, netlist.roleOf(branches[i]));
             timed[i] = trips[i].type().timedFrom(trips[i].marking()).value();

@@ -8,7 +8,7 @@ import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.edit.CompositeEdit;
-import aficion.job.edit.CompositeEdit.Deed;
+import aficion.job.edit.CompositeEdit.Reason;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
@@ -70,7 +70,7 @@ public final class Earths {
         }
         return edits.isEmpty()
                 ? new Refused(Refusal.NOTHING_TO_DO)
-                : new Possible(new CompositeEdit(Deed.COMBINE_EARTHS, edits));
+                : new Possible(new CompositeEdit(Reason.COMBINE_EARTHS, edits));
     }
 
     private static boolean isEarth(Design design, End end) {

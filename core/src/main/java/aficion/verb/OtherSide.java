@@ -9,7 +9,7 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.CompositeEdit;
-import aficion.job.edit.CompositeEdit.Deed;
+import aficion.job.edit.CompositeEdit.Reason;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
 import aficion.job.edit.PartEdit;
@@ -134,7 +134,7 @@ public final class OtherSide {
                 edits.add(add);
             }
         }
-        return new Possible(new CompositeEdit(Deed.OTHER_SIDE, edits));
+        return new Possible(new CompositeEdit(Reason.OTHER_SIDE, edits));
     }
 
     /** The name with its side exchanged; empty where it says none. */

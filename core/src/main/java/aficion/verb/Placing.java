@@ -17,7 +17,7 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.job.edit.CompositeEdit;
-import aficion.job.edit.CompositeEdit.Deed;
+import aficion.job.edit.CompositeEdit.Reason;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
 import aficion.job.edit.PartEdit;
@@ -108,7 +108,7 @@ public final class Placing {
     /** The edit, and the return of what has one: a diode has none, an electronic flasher does. */
     private Edit earthed(Part part, Edit edit, CircuitId circuit, Wire like) {
         var back = returns(part, circuit, like, edit.apply(design));
-        return back.isEmpty() ? edit : new CompositeEdit(Deed.ADD_PART, with(edit, back));
+        return back.isEmpty() ? edit : new CompositeEdit(Reason.ADD_PART, with(edit, back));
     }
 
     private Attempt onto(CircuitId circuit, Terminal at) {
@@ -124,7 +124,7 @@ public final class Placing {
         var join = new WireEdit.AddWire(wire);
         var edits = new ArrayList<Edit>(List.of(add, join));
         edits.addAll(returns(part, circuit, wire, join.apply(with)));
-        return new Possible(new CompositeEdit(Deed.ADD_PART, edits));
+        return new Possible(new CompositeEdit(Reason.ADD_PART, edits));
     }
 
     /** What takes a part's return to earth: its case, or a wire. */

@@ -7,7 +7,7 @@ import aficion.job.Pinned.Trait;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.edit.CompositeEdit;
-import aficion.job.edit.CompositeEdit.Deed;
+import aficion.job.edit.CompositeEdit.Reason;
 import aficion.job.edit.Edit;
 import aficion.job.edit.NewNames;
 import aficion.job.edit.WireEdit;
@@ -36,7 +36,7 @@ public final class Tidying {
                 edits.add(new WireEdit.Renumber(wire.id(), number));
             }
         }
-        return together(Deed.RENUMBER, edits);
+        return together(Reason.RENUMBER, edits);
     }
 
     /** Paints the wires of a circuit by the scheme of the house, those left to the program. */
@@ -57,7 +57,7 @@ public final class Tidying {
                         .ifPresent(colour -> edits.add(new WireEdit.Recolour(wire.id(), colour)));
             }
         }
-        return together(Deed.RECOLOUR, edits);
+        return together(Reason.RECOLOUR, edits);
     }
 
     /** Gives the wires of a circuit the size the house gives them, those left to the program. */
@@ -72,10 +72,10 @@ public final class Tidying {
                                 wanted -> edits.add(new WireEdit.Resize(wire.id(), wanted.size())));
             }
         }
-        return together(Deed.RESIZE, edits);
+        return together(Reason.RESIZE, edits);
     }
 
-    private static Attempt together(Deed deed, List<Edit> edits) {
+    private static Attempt together(Reason deed, List<Edit> edits) {
         return edits.isEmpty()
                 ? new Refused(Refusal.NOTHING_TO_DO)
                 : new Possible(new CompositeEdit(deed, edits));

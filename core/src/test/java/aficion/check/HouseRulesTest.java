@@ -10,10 +10,10 @@ import aficion.job.GuardKind;
 import aficion.job.HouseRules;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
+import aficion.job.WorkshopPractice;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
@@ -32,7 +32,7 @@ class HouseRulesTest {
     private static final SourceKind.Alternator ALTERNATOR =
             new SourceKind.Alternator(new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2.2));
 
-    private static DesignBuilder house(School school) {
+    private static DesignBuilder house(WorkshopPractice school) {
         return DesignBuilder.twelveVolts().rules(HouseRules.USUAL.withSchool(school));
     }
 
@@ -63,13 +63,13 @@ class HouseRulesTest {
 
     @Test
     void aFanKeepsGoingBehindABreakerThatClosesAgain() {
-        var design = house(School.SELF_RESETTING);
+        var design = house(WorkshopPractice.SELF_RESETTING);
         fan(design);
         var kind =
                 mended(design.build(), Finding.FuseNotBreaker.class).part(new PartId("F1")).kind();
         assertThat(kind).isEqualTo(new GuardKind.Fuse(FuseType.BREAKER_SELF, new Amps(15)));
 
-        var usual = house(School.FUSES);
+        var usual = house(WorkshopPractice.FUSES);
         fan(usual);
         assertThat(found(usual.build(), Finding.FuseNotBreaker.class)).isEmpty();
     }
@@ -82,7 +82,7 @@ class HouseRulesTest {
                         new GuardKind.Way("1", FuseType.BLADE, new Amps(15)),
                         new GuardKind.Way("2", FuseType.BLADE, new Amps(10)));
         var design =
-                house(School.SELF_RESETTING)
+                house(WorkshopPractice.SELF_RESETTING)
                         .part("F1", new GuardKind.FuseBox(ways))
                         .part("M1", FAN)
                         .lamp("H1", 5)
@@ -104,7 +104,7 @@ class HouseRulesTest {
 
     @Test
     void aBreakerByHandIsolatesTheVehicle() {
-        var design = house(School.MANUAL_BREAKER);
+        var design = house(WorkshopPractice.MANUAL_BREAKER);
         fan(design);
         var kind =
                 mended(design.build(), Finding.FuseNotBreaker.class).part(new PartId("F1")).kind();
@@ -114,11 +114,11 @@ class HouseRulesTest {
     /** Without an alternator the battery's post has to do. */
     @Test
     void theMainFeedIsTakenFromThePostOfTheHouse() {
-        var without = house(School.FROM_ALTERNATOR);
+        var without = house(WorkshopPractice.FROM_ALTERNATOR);
         fan(without);
         assertThat(found(without.build(), Finding.FeedFromOtherPost.class)).isEmpty();
 
-        var design = house(School.FROM_ALTERNATOR);
+        var design = house(WorkshopPractice.FROM_ALTERNATOR);
         fan(design);
         design.mounted("G1", "E1", ALTERNATOR)
                 .fuse("F2", 60)
@@ -131,7 +131,7 @@ class HouseRulesTest {
 
     @Test
     void theStarterPostFeedsTheRestWhereTheHouseHasItSo() {
-        var design = house(School.FROM_SOLENOID);
+        var design = house(WorkshopPractice.FROM_SOLENOID);
         fan(design);
         design.mounted("M2", "E1", new LoadKind.Starter(new Ohms(0.04), new Ohms(0.8)))
                 .wire("B1.+", "M2.30", "25mm2", 0.8)
@@ -145,7 +145,7 @@ class HouseRulesTest {
     void aCaseOnTheBodyGetsAWireToReturnBy() {
         var lamp = new LoadKind.Lamp(new Volts(13.2), List.of(filament()));
         var design =
-                house(School.WIRE_RETURN)
+                house(WorkshopPractice.WIRE_RETURN)
                         .fuse("F1", 5)
                         .mounted("H1", "E1", lamp)
                         .wire("B1.+", "F1.1", "1mm2", 0.15)
@@ -166,9 +166,9 @@ class HouseRulesTest {
 
     @Test
     void anAlternatorThatALampWakesIsNamedWhereTheHouseHasOneWire() {
-        var design = house(School.ONE_WIRE).mounted("G1", "E1", ALTERNATOR).build();
+        var design = house(WorkshopPractice.ONE_WIRE).mounted("G1", "E1", ALTERNATOR).build();
         assertThat(found(design, Finding.WakesOtherwise.class)).hasSize(1);
-        var usual = house(School.LAMP_WAKES).mounted("G1", "E1", ALTERNATOR).build();
+        var usual = house(WorkshopPractice.LAMP_WAKES).mounted("G1", "E1", ALTERNATOR).build();
         assertThat(found(usual, Finding.WakesOtherwise.class)).isEmpty();
     }
 
@@ -176,7 +176,7 @@ class HouseRulesTest {
     @Test
     void theLargestThatFitsItsTerminalsIsTaken() {
         var thin =
-                house(School.LARGEST_SIZE)
+                house(WorkshopPractice.LARGEST_SIZE)
                         .fuse("F1", 5)
                         .load("X1", 2)
                         .wire("B1.+", "F1.1", "1mm2", 0.15)

@@ -51,7 +51,7 @@ class SimulationTest {
         return DesignBuilder.twelveVolts().onOff("S1", "on", 30).wire("B1.+", "S1.1", "10mm2", 0.2);
     }
 
-    private static Course run(DesignBuilder design, double seconds, Probe... probes) {
+    private static SimulationResult run(DesignBuilder design, double seconds, Probe... probes) {
         return Simulation.run(
                 Netlist.of(design.build()),
                 Script.of(Conditions.REST, ON, new Seconds(seconds)),
@@ -135,7 +135,7 @@ class SimulationTest {
                         List.of(inside("X1", "body")),
                         _ -> true);
 
-        double opened = course.first(Happening.Opened.class).orElseThrow();
+        double opened = course.first(SimulationEvent.Opened.class).orElseThrow();
         assertThat(course.traces().getFirst().at(opened / 2)).isCloseTo(20, within(0.2));
         assertThat(opened / seconds).isBetween(0.9, 1.1);
         assertThat(course.traces().getFirst().at(20)).isCloseTo(0, within(1e-9));
@@ -163,10 +163,10 @@ class SimulationTest {
                         .wire("S1.2", "F1.1", "4mm2", 0.5)
                         .wire("F1.2", "H1.58", "4mm2", 1);
 
-        assertThat(run(design, 5).count(Happening.Opened.class)).isZero();
+        assertThat(run(design, 5).count(SimulationEvent.Opened.class)).isZero();
     }
 
-    private static Course breaker(FuseType type, double seconds) {
+    private static SimulationResult breaker(FuseType type, double seconds) {
         return run(
                 switched()
                         .part("F1", new GuardKind.Fuse(type, new Amps(10)))
@@ -183,11 +183,11 @@ class SimulationTest {
         var hold = breaker(FuseType.BREAKER_HOLD, 60);
         var manual = breaker(FuseType.BREAKER_MANUAL, 60);
 
-        assertThat(self.count(Happening.Reset.class)).isBetween(3L, 5L);
-        assertThat(self.count(Happening.Opened.class)).isBetween(4L, 6L);
-        assertThat(hold.count(Happening.Opened.class)).isEqualTo(1);
-        assertThat(hold.count(Happening.Reset.class)).isZero();
-        assertThat(manual.count(Happening.Reset.class)).isZero();
+        assertThat(self.count(SimulationEvent.Reset.class)).isBetween(3L, 5L);
+        assertThat(self.count(SimulationEvent.Opened.class)).isBetween(4L, 6L);
+        assertThat(hold.count(SimulationEvent.Opened.class)).isEqualTo(1);
+        assertThat(hold.count(SimulationEvent.Reset.class)).isZero();
+        assertThat(manual.count(SimulationEvent.Reset.class)).isZero();
     }
 
     /** The breaker that holds off closes once the switch before it is off. */
@@ -210,8 +210,9 @@ class SimulationTest {
 
         var course = Simulation.run(Netlist.of(design), script, List.of());
 
-        assertThat(course.first(Happening.Opened.class).orElseThrow()).isBetween(0.1, 5.0);
-        assertThat(course.first(Happening.Reset.class).orElseThrow()).isCloseTo(20, within(0.01));
+        assertThat(course.first(SimulationEvent.Opened.class).orElseThrow()).isBetween(0.1, 5.0);
+        assertThat(course.first(SimulationEvent.Reset.class).orElseThrow())
+                .isCloseTo(20, within(0.01));
     }
 
     private static DesignBuilder flasher(ControlKind.Flasher.Form form, double... watts) {
@@ -229,7 +230,7 @@ class SimulationTest {
     /** Closings a minute, counted over a minute. */
     private static long rate(DesignBuilder design) {
         return run(design, 60).happenings().stream()
-                .filter(each -> each instanceof Happening.Blinked(_, _, var on) && on)
+                .filter(each -> each instanceof SimulationEvent.Blinked(_, _, var on) && on)
                 .count();
     }
 
@@ -263,7 +264,7 @@ class SimulationTest {
 
         var course = run(design, 0.1, inside("H1", "58"));
 
-        assertThat(course.first(Happening.Moved.class).orElseThrow())
+        assertThat(course.first(SimulationEvent.Moved.class).orElseThrow())
                 .isCloseTo(0.008, within(1e-5));
         assertThat(course.traces().getFirst().at(0.007)).isZero();
         assertThat(course.traces().getFirst().at(0.02)).isGreaterThan(1);
@@ -287,7 +288,7 @@ class SimulationTest {
                         .wire("K1.87a", "K1.86", "1mm2", 0.3)
                         .wire("K1.85", "E1.E", "1mm2", 1);
 
-        assertThat(run(design, 1.6).count(Happening.Moved.class)).isBetween(190L, 201L);
+        assertThat(run(design, 1.6).count(SimulationEvent.Moved.class)).isBetween(190L, 201L);
     }
 
     /**
@@ -414,7 +415,7 @@ class SimulationTest {
         values[617] = -9;
         var probe = new Probe.ChargeOf(new aficion.job.PartId("B1"));
 
-        var thin = new Course.Trace(probe, seconds, values).thinned(100);
+        var thin = new SimulationResult.Trace(probe, seconds, values).thinned(100);
 
         assertThat(thin.size()).isEqualTo(100);
         assertThat(thin.value(61)).isEqualTo(-9);

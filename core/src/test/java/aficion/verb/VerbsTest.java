@@ -324,7 +324,7 @@ class VerbsTest {
         var stands = new WorkEdit.Accept(accepted).apply(Job.of(design));
         var replaced =
                 new CompositeEdit(
-                                CompositeEdit.Deed.GROUP,
+                                CompositeEdit.Reason.GROUP,
                                 List.of(
                                         new WireEdit.RemoveWire(LAMP_WIRE),
                                         new WireEdit.AddWire(

@@ -21,7 +21,6 @@ import aficion.job.Laid;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.RunLength;
-import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
@@ -30,6 +29,7 @@ import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.job.Work;
+import aficion.job.WorkshopPractice;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
@@ -232,7 +232,7 @@ final class JobMapping {
                 Colour.class,
                 ColourScheme.class,
                 Purpose.class,
-                School.class,
+                WorkshopPractice.class,
                 Wording.class,
                 BenchRun.Verdict.class,
                 Action.class,

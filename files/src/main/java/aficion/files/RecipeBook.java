@@ -8,11 +8,11 @@ import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.School;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
+import aficion.job.WorkshopPractice;
 import aficion.quantity.Metres;
 import aficion.quantity.Volts;
 import aficion.recipe.Fragment;
@@ -99,7 +99,7 @@ public final class RecipeBook {
         return Stream.of(variants)
                 .skip(1)
                 .map(variant -> variant.split("\\?"))
-                .filter(variant -> rules.workBy(constant(School.class, variant[1])))
+                .filter(variant -> rules.workBy(constant(WorkshopPractice.class, variant[1])))
                 .map(variant -> variant[0])
                 .findFirst()
                 .orElse(variants[0]);
@@ -225,7 +225,7 @@ public final class RecipeBook {
                 word(node, "id"),
                 said.apply(word(node, "name")),
                 node.has("school")
-                        ? Optional.of(constant(School.class, word(node, "school")))
+                        ? Optional.of(constant(WorkshopPractice.class, word(node, "school")))
                         : Optional.empty());
     }
 

@@ -69,8 +69,8 @@ public final class SpiceNetlist {
             case Branch.Driven(_, _, var ohms, _) -> resistor(i, ohms);
             case Branch.Blinker(_, _, var ohms, _) -> resistor(i, ohms);
             case Branch.Warming(_, _, var ohms, _, _) -> resistor(i, ohms);
-            case Branch.Trip trip -> resistor(i, trip.ohms());
-            case Branch.Settling _ -> resistor(i, point.settled(i));
+            case Branch.FuseBranch trip -> resistor(i, trip.ohms());
+            case Branch.ControlledResistance _ -> resistor(i, point.settled(i));
             case Branch.Filament lamp -> filament(i, lamp);
             case Branch.Motor motor -> motor(i, motor);
             case Branch.Rectifier(_, _, var saturation, var thermal) -> {

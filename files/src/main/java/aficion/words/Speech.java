@@ -301,7 +301,7 @@ public final class Speech {
             case CircuitEdit.AllowDrop(var circuit, var drops) ->
                     Words.of("edit.AllowDrop", name(circuit), Words.of("drops", drops));
             case CircuitEdit.AddCircuit(var circuit) -> Words.of("edit.AddCircuit", circuit.name());
-            case CircuitEdit.AddHarness _ -> Words.of("edit.Together", CompositeEdit.Deed.IMPORT);
+            case CircuitEdit.AddHarness _ -> Words.of("edit.Together", CompositeEdit.Reason.IMPORT);
             case CircuitEdit.RenameCircuit(var circuit, var name) ->
                     Words.of("edit.RenameCircuit", name(circuit), name);
             case CircuitEdit.RemoveCircuit(var circuit) ->
@@ -323,7 +323,7 @@ public final class Speech {
 
     private String edit(CompositeEdit edit) {
         return switch (edit) {
-            case CompositeEdit(var deed, var edits) when deed == CompositeEdit.Deed.MEND ->
+            case CompositeEdit(var deed, var edits) when deed == CompositeEdit.Reason.MEND ->
                     edits.stream()
                             .map(this::edit)
                             .reduce((one, next) ->
@@ -335,8 +335,8 @@ public final class Speech {
                                     each instanceof CircuitEdit.AddCircuit
                                             || each instanceof PartEdit.AddPart)
                             .filter(_ ->
-                                    deed == CompositeEdit.Deed.INSERT_RECIPE
-                                            || deed == CompositeEdit.Deed.ADD_PART)
+                                    deed == CompositeEdit.Reason.INSERT_RECIPE
+                                            || deed == CompositeEdit.Reason.ADD_PART)
                             .findFirst()
                             .map(this::edit)
                             .orElseGet(() -> Words.of("edit.Together", deed));

@@ -14,10 +14,10 @@ import aficion.netlist.Netlist;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
-import aficion.simulate.Happening;
 import aficion.simulate.Probe;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
+import aficion.simulate.SimulationEvent;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
@@ -117,7 +117,7 @@ class DemoJobsTest {
 
         assertThat(trace.most().orElseThrow()).isBetween(50.0, 65.0);
         assertThat(trace.at(40)).isBetween(28.0, 36.0);
-        assertThat(course.count(Happening.Opened.class)).isZero();
+        assertThat(course.count(SimulationEvent.Opened.class)).isZero();
     }
 
     @Test

@@ -3,7 +3,7 @@ package aficion.files;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.diagram.Diagram;
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.LoadKind;
@@ -171,7 +171,7 @@ class DrawingMeasuresTest {
             var heights =
                     whole.trunks().stream()
                             .flatMap(trunk -> trunk.takeOffs().stream())
-                            .map(Panorama.TakeOff::y)
+                            .map(VehicleDiagram.TakeOff::y)
                             .toList();
             assertThat(heights).doesNotHaveDuplicates();
         }

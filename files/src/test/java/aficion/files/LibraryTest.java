@@ -20,8 +20,8 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
-import aficion.job.School;
 import aficion.job.Vehicle;
+import aficion.job.WorkshopPractice;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
 import aficion.quantity.Ohms;
@@ -263,7 +263,7 @@ class LibraryTest {
 
     @Test
     void aHouseThatReturnsByWireGetsAnEarthWireToEachLamp() {
-        var byWire = HouseRules.USUAL.withSchool(School.WIRE_RETURN);
+        var byWire = HouseRules.USUAL.withSchool(WorkshopPractice.WIRE_RETURN);
         var recipes =
                 new String[] {
                     "start-solenoid",
@@ -291,7 +291,7 @@ class LibraryTest {
         var rules =
                 HouseRules.USUAL
                         .withColours(new Colouring.Banded(aficion.catalogue.Colour.RED))
-                        .withSchool(School.SOLDERED)
+                        .withSchool(WorkshopPractice.SOLDERED)
                         .withLaw("stop lamp required");
         var design = vehicle(rules, "start-solenoid", "main-feed");
         var wire = design.wires().getLast().id();
@@ -310,7 +310,7 @@ class LibraryTest {
 
     @Test
     void aJobIsHeldByOneWindowAndRemembered() throws IOException {
-        var desk = new Desk(folder.resolve("desk"), new Library(folder));
+        var desk = new UserState(folder.resolve("desk"), new Library(folder));
         var design = Files.writeString(folder.resolve("a.aficion"), "");
         var other = Files.writeString(folder.resolve("b.aficion"), "");
         var held = desk.hold(design).orElseThrow();

@@ -3,9 +3,9 @@ package aficion.files;
 import aficion.diagram.Diagram;
 import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
+import aficion.diagram.DrawingOptions;
 import aficion.diagram.Layout;
-import aficion.diagram.Manner;
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.diagram.VehicleLayout;
 import aficion.files.sheet.FontWidth;
 import aficion.job.CircuitId;
@@ -27,15 +27,15 @@ final class Measures {
     }
 
     static Diagram folded(Design design, CircuitId circuit, PartId box) {
-        return Layout.of(design, circuit, words(design), Manner.PLAIN.turned(box));
+        return Layout.of(design, circuit, words(design), DrawingOptions.PLAIN.turned(box));
     }
 
     static Diagram withReturns(Design design, CircuitId circuit) {
-        return Layout.of(design, circuit, words(design), Manner.PLAIN.withReturns(true));
+        return Layout.of(design, circuit, words(design), DrawingOptions.PLAIN.withReturns(true));
     }
 
-    static Panorama drawnWhole(Design design) {
-        return VehicleLayout.of(design, words(design), Manner.PLAIN);
+    static VehicleDiagram drawnWhole(Design design) {
+        return VehicleLayout.of(design, words(design), DrawingOptions.PLAIN);
     }
 
     private static DrawingWords words(Design design) {

@@ -10,9 +10,9 @@ import aficion.check.Severity;
 import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.PartId;
-import aficion.job.School;
 import aficion.job.SourceKind;
 import aficion.job.Vehicle;
+import aficion.job.WorkshopPractice;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
@@ -277,7 +277,7 @@ class RecipeBookTest {
     void aWholeVehicleFollowsTheRulesOfTheHouse(String schools) {
         var rules = HouseRules.USUAL;
         for (var school : schools.split(" ")) {
-            rules = rules.withSchool(School.valueOf(school));
+            rules = rules.withSchool(WorkshopPractice.valueOf(school));
         }
         var sort = Optional.of(Vehicle.Sort.CAR);
         var vehicle = new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE, sort);
@@ -297,7 +297,7 @@ class RecipeBookTest {
     /** The button of the horn is asked for on the side the house has it. */
     @Test
     void aQuestionIsAnsweredAsTheHouseHasIt() {
-        var rules = HouseRules.USUAL.withSchool(School.EARTH_SWITCHED);
+        var rules = HouseRules.USUAL.withSchool(WorkshopPractice.EARTH_SWITCHED);
         assertThat(BOOK.get("horn-direct").questions())
                 .extracting(question -> question.usual(rules))
                 .containsExactly("5", "earth");

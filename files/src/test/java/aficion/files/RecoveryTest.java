@@ -107,7 +107,7 @@ class RecoveryTest {
     @ValueSource(strings = {"null", "", "{", "[1]", "{\"feet\": null}"})
     void preferencesThatCannotBeReadAreSetAsideAndTheUsualHold(String text) throws IOException {
         Files.writeString(folder.resolve("preferences.json"), text);
-        var desk = new Desk(folder, new Library(folder));
+        var desk = new UserState(folder, new Library(folder));
 
         assertThat(desk.preferences()).isEqualTo(Preferences.USUAL);
         assertThat(folder.resolve("preferences.json")).doesNotExist();
@@ -119,7 +119,7 @@ class RecoveryTest {
     @Test
     void aListOfRecentJobsThatCannotBeReadIsSetAside() throws IOException {
         Files.write(folder.resolve("recent.txt"), new byte[] {(byte) 0xc3, 0x28});
-        var desk = new Desk(folder, new Library(folder));
+        var desk = new UserState(folder, new Library(folder));
 
         assertThat(desk.recent()).isEmpty();
         desk.remember(Files.createFile(folder.resolve("a.aficion")));
@@ -130,7 +130,7 @@ class RecoveryTest {
     void aJobIsHeldOnceByWhateverNameItIsReached() throws IOException {
         var file = Files.writeString(folder.resolve("tern.aficion"), JobCodec.write(demo));
         var link = Files.createSymbolicLink(folder.resolve("link.aficion"), file);
-        var desk = new Desk(folder.resolve("desk"), new Library(folder));
+        var desk = new UserState(folder.resolve("desk"), new Library(folder));
 
         try (var held = desk.hold(link).orElseThrow()) {
             assertThat(held).isNotNull();

@@ -183,7 +183,7 @@ class WordsTest {
                                                 new CircuitId("5"), Work.Stage.MADE, false)),
                                 speech.step(new WorkEdit.KeepRun(run)),
                                 speech.edit(
-                                        new CompositeEdit(CompositeEdit.Deed.GROUP, List.of()))))
+                                        new CompositeEdit(CompositeEdit.Reason.GROUP, List.of()))))
                 .containsExactly(
                         "Make wire 5.12 1.5 mm\u00b2",
                         "Label it 5.99 instead of 5.12",

@@ -4,10 +4,10 @@ import aficion.job.Design;
 import java.util.List;
 
 /** Several edits as one, in order. */
-public record CompositeEdit(Deed deed, List<Edit> edits) implements Edit {
+public record CompositeEdit(Reason deed, List<Edit> edits) implements Edit {
 
     /** What they do together. */
-    public enum Deed {
+    public enum Reason {
         INSERT_RECIPE,
         GROUP,
         RENUMBER,

@@ -54,7 +54,7 @@ public record History(List<Made> past, Job present, List<Made> future) {
         var fewer = new ArrayList<>(past.subList(0, kept));
         fewer.add(
                 new Made(
-                        new CompositeEdit(CompositeEdit.Deed.GROUP, edits),
+                        new CompositeEdit(CompositeEdit.Reason.GROUP, edits),
                         steps.getFirst().before(),
                         steps.getLast().after()));
         return new History(fewer, present, future);

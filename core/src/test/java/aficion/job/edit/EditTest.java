@@ -56,7 +56,7 @@ class EditTest {
         var length = new RunLength.Measured(new Metres(4.2));
         var edit =
                 new CompositeEdit(
-                        CompositeEdit.Deed.GROUP,
+                        CompositeEdit.Reason.GROUP,
                         List.of(
                                 new WireEdit.Resize(LAMP_WIRE, size),
                                 new WireEdit.Renumber(LAMP_WIRE, "5.07"),

@@ -4,9 +4,9 @@ import aficion.catalogue.WireSize;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.job.HouseRules;
-import aficion.job.School;
-import aficion.job.School.Question;
 import aficion.job.Vehicle;
+import aficion.job.WorkshopPractice;
+import aficion.job.WorkshopPractice.Question;
 import aficion.quantity.Ratio;
 import aficion.words.Words;
 import java.util.EnumMap;
@@ -29,7 +29,7 @@ final class RulesForm extends VBox {
     private static final double ANSWER = 270;
 
     private final HouseRules before;
-    private final Map<Question, ComboBox<School>> schools = new EnumMap<>(Question.class);
+    private final Map<Question, ComboBox<WorkshopPractice>> schools = new EnumMap<>(Question.class);
     private final ComboBox<WireSize.Standard> sizes =
             Choices.of(List.of(WireSize.Standard.values()), size -> Words.of("newJob.sizes", size));
     private final ComboBox<Drop> drop =

@@ -3,9 +3,9 @@ package aficion.desktop.shell;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.DemoJobs;
-import aficion.files.Desk;
 import aficion.files.Preferences;
 import aficion.files.Recovery;
+import aficion.files.UserState;
 import aficion.words.Words;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
@@ -35,7 +35,7 @@ public final class AficionApp extends Application {
         Theme.install();
         Thread.currentThread()
                 .setUncaughtExceptionHandler((_, e) -> LOG.error("something went wrong", e));
-        var desk = Desk.usual();
+        var desk = UserState.usual();
         var preferences = desk.preferences();
         Words.speak(preferences.wording());
         var bench = bench(Clock.systemDefaultZone(), preferences);

@@ -2,8 +2,8 @@ package aficion.desktop.shell;
 
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Workbench;
-import aficion.files.Desk;
 import aficion.files.Preferences;
+import aficion.files.UserState;
 import aficion.words.Words;
 import java.io.IOException;
 import java.util.function.Consumer;
@@ -16,11 +16,11 @@ import org.slf4j.LoggerFactory;
  * The window around a bench. When the user reads and writes otherwise, a successor of the bench is
  * shown in a shell of its own, and nothing of the work is lost.
  */
-final class BenchWindow implements Shell.Liking {
+final class BenchWindow implements Shell.PreferenceStore {
     private static final Logger LOG = LoggerFactory.getLogger(BenchWindow.class);
 
     private final Stage stage;
-    private final Desk desk;
+    private final UserState desk;
     private final Consumer<Workbench> followed;
     private final Runnable ending;
     private Workbench bench;
@@ -32,7 +32,11 @@ final class BenchWindow implements Shell.Liking {
      * @param ending done when the window closes with everything saved or let go
      */
     BenchWindow(
-            Stage stage, JobFiles files, Desk desk, Consumer<Workbench> followed, Runnable ending) {
+            Stage stage,
+            JobFiles files,
+            UserState desk,
+            Consumer<Workbench> followed,
+            Runnable ending) {
         this.stage = stage;
         this.files = files;
         this.bench = files.bench();

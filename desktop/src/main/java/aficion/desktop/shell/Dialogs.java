@@ -21,7 +21,7 @@ import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
 
 /** Asks with dialogs over a window. */
-final class Dialogs implements JobFiles.Asking {
+final class Dialogs implements JobFiles.UserPrompts {
     private final Window owner;
 
     Dialogs(Window owner) {

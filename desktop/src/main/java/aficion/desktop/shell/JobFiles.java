@@ -2,15 +2,15 @@ package aficion.desktop.shell;
 
 import aficion.bench.BenchPlan;
 import aficion.desktop.workbench.Workbench;
-import aficion.diagram.Panorama.Placed;
+import aficion.diagram.VehicleDiagram.Placed;
 import aficion.files.DemoJobs;
-import aficion.files.Desk;
 import aficion.files.FileNames;
 import aficion.files.Held;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.Library;
 import aficion.files.RecipeMaker;
+import aficion.files.UserState;
 import aficion.files.WireList;
 import aficion.files.sheet.PathSvg;
 import aficion.files.sheet.ScheduleTable;
@@ -41,15 +41,15 @@ public final class JobFiles {
     private final Workbench bench;
     private static final Logger LOG = LoggerFactory.getLogger(JobFiles.class);
 
-    private final Asking asking;
-    private final Desk desk;
+    private final UserPrompts asking;
+    private final UserState desk;
     private Optional<Held> held = Optional.empty();
 
     /**
      * How the user is asked; tests answer in place of a person where the platform has no file
      * dialogs.
      */
-    public interface Asking {
+    public interface UserPrompts {
         /** A file to open; empty when the user thought better of it. */
         Optional<Path> toOpen();
 
@@ -86,7 +86,7 @@ public final class JobFiles {
         STAY
     }
 
-    JobFiles(Workbench bench, Asking asking, Desk desk) {
+    JobFiles(Workbench bench, UserPrompts asking, UserState desk) {
         this.bench = bench;
         this.asking = asking;
         this.desk = desk;
@@ -175,7 +175,7 @@ public final class JobFiles {
     }
 
     /** Asks with dialogs over a window. */
-    static Asking dialogs(Window owner) {
+    static UserPrompts dialogs(Window owner) {
         return new Dialogs(owner);
     }
 

@@ -70,7 +70,7 @@ final class Safekeeping implements AutoCloseable {
     }
 
     /** Offers what an earlier program left unsaved, oldest first; what is declined is gone. */
-    void offer(JobFiles.Asking asking) {
+    void offer(JobFiles.UserPrompts asking) {
         try {
             boolean taken = false;
             for (var left : recovery.left()) {
@@ -91,7 +91,7 @@ final class Safekeeping implements AutoCloseable {
         }
     }
 
-    private static JobFiles.Answer answer(JobFiles.Asking asking, Recovery.Left left) {
+    private static JobFiles.Answer answer(JobFiles.UserPrompts asking, Recovery.Left left) {
         return asking.aboutLeft(left.job().design().vehicle().name(), left.at());
     }
 

@@ -51,7 +51,7 @@ public final class Shell extends BorderPane {
     private final JobFiles files;
     private final Verbs verbs;
     private final Commands commands;
-    private final Liking liking;
+    private final PreferenceStore liking;
     private final TraceView trace;
     private final StackPane middle = new StackPane();
     private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
@@ -92,13 +92,13 @@ public final class Shell extends BorderPane {
     }
 
     /** What the user likes, and what is to happen when that changes. */
-    public interface Liking {
+    public interface PreferenceStore {
         Preferences now();
 
         void change(Preferences changed);
     }
 
-    Shell(Workbench bench, JobFiles files, Liking liking, Runnable quit) {
+    Shell(Workbench bench, JobFiles files, PreferenceStore liking, Runnable quit) {
         this.bench = bench;
         this.files = files;
         this.verbs = new Verbs(bench, this::shelf);
@@ -133,7 +133,7 @@ public final class Shell extends BorderPane {
     public static Scene scene(
             Workbench bench,
             JobFiles files,
-            Liking liking,
+            PreferenceStore liking,
             Runnable quit,
             double width,
             double height) {
@@ -145,7 +145,8 @@ public final class Shell extends BorderPane {
     }
 
     /** A shell that takes the place of the one in a scene. */
-    static Shell root(Workbench bench, JobFiles files, Liking liking, Runnable quit, Scene scene) {
+    static Shell root(
+            Workbench bench, JobFiles files, PreferenceStore liking, Runnable quit, Scene scene) {
         var shell = new Shell(bench, files, liking, quit);
         shell.hear(scene);
         return shell;

@@ -4,8 +4,8 @@ import aficion.desktop.shell.Shell.View;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
-import aficion.files.Desk;
 import aficion.files.Preferences;
+import aficion.files.UserState;
 import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.Circuit;
@@ -73,7 +73,7 @@ public final class Shots {
     }
 
     /** A user who likes everything as it usually is. */
-    private static final class Usual implements Shell.Liking {
+    private static final class Usual implements Shell.PreferenceStore {
         @Override
         public Preferences now() {
             return Preferences.USUAL.afterTour();
@@ -91,7 +91,7 @@ public final class Shots {
         onScreen(() -> {
             Theme.install();
             bench[0] = AficionApp.bench(Clock.systemDefaultZone(), Preferences.USUAL);
-            var files = new JobFiles(bench[0], JobFiles.dialogs(null), Desk.usual());
+            var files = new JobFiles(bench[0], JobFiles.dialogs(null), UserState.usual());
             scene[0] = Shell.scene(bench[0], files, new Usual(), () -> {}, WIDTH, HEIGHT);
             var stage = new Stage();
             stage.setScene(scene[0]);

@@ -1,6 +1,6 @@
 package aficion.desktop.trace;
 
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.job.CircuitId;
 import aficion.words.Words;
 import java.util.Optional;
@@ -45,7 +45,7 @@ final class MiniMap extends Pane {
         event.consume();
     }
 
-    void show(Panorama whole, Optional<CircuitId> focus) {
+    void show(VehicleDiagram whole, Optional<CircuitId> focus) {
         scale = Math.min(WIDE / whole.width(), HIGH / whole.height());
         setPrefSize(whole.width() * scale, whole.height() * scale);
         bodies.getChildren().clear();

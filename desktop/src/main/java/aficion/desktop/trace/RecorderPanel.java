@@ -11,9 +11,9 @@ import aficion.quantity.Amps;
 import aficion.quantity.Quantity;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
-import aficion.simulate.Course;
-import aficion.simulate.Happening;
 import aficion.simulate.Probe;
+import aficion.simulate.SimulationEvent;
+import aficion.simulate.SimulationResult;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -124,7 +124,7 @@ final class RecorderPanel extends HBox {
             take.setText(name + "  " + words.orElseGet(() -> Words.of("recorder.take")));
         }
 
-        void plot(Course.Trace trace) {
+        void plot(SimulationResult.Trace trace) {
             var series = new XYChart.Series<Number, Number>();
             var thin = trace.thinned(MOST_POINTS);
             for (int i = 0; i < thin.size(); i++) {
@@ -204,7 +204,7 @@ final class RecorderPanel extends HBox {
                         recording);
     }
 
-    private void done(List<Channel> channels, Optional<Course> recorded) {
+    private void done(List<Channel> channels, Optional<SimulationResult> recorded) {
         running = Optional.empty();
         progress.setVisible(false);
         start.setText(Words.of("recorder.start"));
@@ -212,7 +212,7 @@ final class RecorderPanel extends HBox {
         recorded.ifPresent(course -> plot(channels, course));
     }
 
-    private void plot(List<Channel> channels, Course course) {
+    private void plot(List<Channel> channels, SimulationResult course) {
         for (int i = 0; i < channels.size(); i++) {
             var channel = channels.get(i);
             if (channel.probe.equals(Optional.of(course.traces().get(i).probe()))) {
@@ -221,22 +221,22 @@ final class RecorderPanel extends HBox {
         }
         happened.setText(
                 course.happenings().stream()
-                        .filter(each -> !(each instanceof Happening.Blinked))
+                        .filter(each -> !(each instanceof SimulationEvent.Blinked))
                         .limit(4)
                         .map(this::words)
                         .collect(Collectors.joining("\n")));
     }
 
-    private String words(Happening happening) {
+    private String words(SimulationEvent happening) {
         var at = bench.speech().say(happening.at());
         return switch (happening) {
-            case Happening.Opened(_, var fuse) -> Words.of("happening.Opened", at, fuse);
-            case Happening.Reset(_, var fuse) -> Words.of("happening.Reset", at, fuse);
-            case Happening.Moved(_, var part, var in) ->
+            case SimulationEvent.Opened(_, var fuse) -> Words.of("happening.Opened", at, fuse);
+            case SimulationEvent.Reset(_, var fuse) -> Words.of("happening.Reset", at, fuse);
+            case SimulationEvent.Moved(_, var part, var in) ->
                     Words.of(in ? "happening.in" : "happening.out", at, part);
-            case Happening.Blinked(_, var part, _) -> Words.of("happening.in", at, part);
-            case Happening.Flat(_, var battery) -> Words.of("happening.Flat", at, battery);
-            case Happening.Lost(_) -> Words.of("happening.Lost", at);
+            case SimulationEvent.Blinked(_, var part, _) -> Words.of("happening.in", at, part);
+            case SimulationEvent.Flat(_, var battery) -> Words.of("happening.Flat", at, battery);
+            case SimulationEvent.Lost(_) -> Words.of("happening.Lost", at);
         };
     }
 }

@@ -1,7 +1,7 @@
 package aficion.desktop.trace;
 
 import aficion.diagram.Diagram;
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.words.Words;
 import java.util.Locale;
 import java.util.Optional;
@@ -38,7 +38,7 @@ final class Sheet extends ScrollPane {
     private final Scale scale = new Scale(1, 1);
     private final Group content = new Group(canvas);
     private Optional<Diagram> one = Optional.empty();
-    private Optional<Panorama> whole = Optional.empty();
+    private Optional<VehicleDiagram> whole = Optional.empty();
     private boolean fitting = true;
 
     Sheet() {
@@ -87,7 +87,7 @@ final class Sheet extends ScrollPane {
         show(keeps);
     }
 
-    void showWhole(Node drawing, Panorama made) {
+    void showWhole(Node drawing, VehicleDiagram made) {
         boolean keeps = whole.isPresent();
         one = Optional.empty();
         whole = Optional.of(made);
@@ -114,12 +114,12 @@ final class Sheet extends ScrollPane {
     }
 
     private double width() {
-        return one.map(Diagram::width).or(() -> whole.map(Panorama::width)).orElse(0.0);
+        return one.map(Diagram::width).or(() -> whole.map(VehicleDiagram::width)).orElse(0.0);
     }
 
     private double height() {
         return one.map(diagram -> diagram.height() + HEAD)
-                .or(() -> whole.map(Panorama::height))
+                .or(() -> whole.map(VehicleDiagram::height))
                 .orElse(0.0);
     }
 

@@ -6,7 +6,7 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.job.CircuitId;
 import aficion.solve.Outcome;
 import aficion.words.Words;
@@ -48,7 +48,7 @@ public final class TraceView extends BorderPane {
     private final RecorderPanel recorder;
     private final VBox foot = new VBox();
     private List<PathDrawing> paths = List.of();
-    private Optional<Panorama> panorama = Optional.empty();
+    private Optional<VehicleDiagram> panorama = Optional.empty();
     private final AnimationTimer ticks =
             new AnimationTimer() {
                 @Override
@@ -255,7 +255,7 @@ public final class TraceView extends BorderPane {
         sheet.showOne(path, same);
     }
 
-    private void drawWhole(ForJob<Panorama> drawing) {
+    private void drawWhole(ForJob<VehicleDiagram> drawing) {
         var made = drawing.made();
         var before = panorama;
         panorama = Optional.of(made);

@@ -1,9 +1,9 @@
 package aficion.desktop.trace;
 
 import aficion.desktop.theme.Theme;
-import aficion.diagram.Panorama;
-import aficion.diagram.Panorama.Placed;
-import aficion.diagram.Panorama.Trunk;
+import aficion.diagram.VehicleDiagram;
+import aficion.diagram.VehicleDiagram.Placed;
+import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.diagram.VehicleLayout;
 import aficion.job.Design;
 import aficion.words.Words;
@@ -14,13 +14,13 @@ import javafx.scene.shape.Rectangle;
 
 /** The whole vehicle: every circuit's path on its own paper, along the trunks of shared feeds. */
 final class WholeDrawing extends Group {
-    private final Panorama made;
+    private final VehicleDiagram made;
     private final Design design;
 
     /** What never moves. */
     private final Group ground = new Group();
 
-    WholeDrawing(Panorama made, Design design, List<PathDrawing> paths) {
+    WholeDrawing(VehicleDiagram made, Design design, List<PathDrawing> paths) {
         this.made = made;
         this.design = design;
         made.circuits().forEach(this::paper);

@@ -1,24 +1,24 @@
 package aficion.desktop.workbench;
 
 import aficion.diagram.Diagram;
+import aficion.diagram.DrawingOptions;
 import aficion.diagram.Layout;
 import aficion.diagram.Lettering;
-import aficion.diagram.Manner;
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.diagram.VehicleLayout;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import java.util.function.Function;
 
 /** Draws paths in the words and the manner of a bench, on any thread. */
-public record Draughtsman(Function<Design, Lettering> letterings, Manner manner) {
+public record Draughtsman(Function<Design, Lettering> letterings, DrawingOptions manner) {
     /** The path of a circuit. */
     public Diagram one(Design design, CircuitId circuit) {
         return Layout.of(design, circuit, letterings.apply(design), manner);
     }
 
     /** The paths of the whole vehicle. */
-    public Panorama whole(Design design) {
+    public VehicleDiagram whole(Design design) {
         return VehicleLayout.of(design, letterings.apply(design), manner);
     }
 }

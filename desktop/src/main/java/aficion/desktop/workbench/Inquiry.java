@@ -13,10 +13,10 @@ import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import aficion.recipe.Recipe;
-import aficion.simulate.Course;
 import aficion.simulate.Probe;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
+import aficion.simulate.SimulationResult;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -161,7 +161,7 @@ public final class Inquiry {
     }
 
     /** A recording always ends, whatever happens to it. */
-    private static Optional<Course> recorded(
+    private static Optional<SimulationResult> recorded(
             Design design, Script script, List<Probe> probes, Recording recording) {
         try {
             return Optional.of(

@@ -1,6 +1,6 @@
 package aficion.desktop.workbench;
 
-import aficion.simulate.Course;
+import aficion.simulate.SimulationResult;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -9,7 +9,7 @@ import javafx.application.Platform;
 /** A recording on its way: how far it is, and that it can be ended early. */
 public final class Recording {
     private final DoubleConsumer progress;
-    private final Consumer<Optional<Course>> then;
+    private final Consumer<Optional<SimulationResult>> then;
     private volatile boolean ended;
 
     /**
@@ -17,7 +17,7 @@ public final class Recording {
      * @param then told what has been recorded, of one that was ended what there is; empty when it
      *     could not be done
      */
-    public Recording(DoubleConsumer progress, Consumer<Optional<Course>> then) {
+    public Recording(DoubleConsumer progress, Consumer<Optional<SimulationResult>> then) {
         this.progress = progress;
         this.then = then;
     }
@@ -32,7 +32,7 @@ public final class Recording {
         return !ended;
     }
 
-    void done(Optional<Course> course) {
+    void done(Optional<SimulationResult> course) {
         then.accept(course);
     }
 }

@@ -5,9 +5,9 @@ import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Mending;
 import aficion.diagram.Diagram;
+import aficion.diagram.DrawingOptions;
 import aficion.diagram.Lettering;
-import aficion.diagram.Manner;
-import aficion.diagram.Panorama;
+import aficion.diagram.VehicleDiagram;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
@@ -74,9 +74,10 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<Diagram>>> drawing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ObjectProperty<Manner> manner = new SimpleObjectProperty<>(Manner.PLAIN);
+    private final ObjectProperty<DrawingOptions> manner =
+            new SimpleObjectProperty<>(DrawingOptions.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
-    private final ReadOnlyObjectWrapper<Optional<ForJob<Panorama>>> panorama =
+    private final ReadOnlyObjectWrapper<Optional<ForJob<VehicleDiagram>>> panorama =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<BenchPlan>>> plan =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -248,7 +249,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** The paths of every circuit, while the whole vehicle is drawn. */
-    public ReadOnlyObjectProperty<Optional<ForJob<Panorama>>> panorama() {
+    public ReadOnlyObjectProperty<Optional<ForJob<VehicleDiagram>>> panorama() {
         return panorama.getReadOnlyProperty();
     }
 
@@ -258,7 +259,7 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** How paths are drawn. */
-    public ObjectProperty<Manner> manner() {
+    public ObjectProperty<DrawingOptions> manner() {
         return manner;
     }
 

@@ -7,8 +7,8 @@ import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
 import aficion.job.Colouring;
 import aficion.job.HouseRules;
-import aficion.job.School;
 import aficion.job.WireId;
+import aficion.job.WorkshopPractice;
 import aficion.job.edit.WireEdit;
 import aficion.words.Wording;
 import java.nio.file.Files;
@@ -109,15 +109,16 @@ class CraftTest extends WindowTest {
     void houseRulesAreAnsweredAndKept() {
         push(KeyCode.CONTROL, KeyCode.R);
         settle();
-        choose("rules-return", School.WIRE_RETURN);
-        choose("rules-overload", School.SELF_RESETTING);
+        choose("rules-return", WorkshopPractice.WIRE_RETURN);
+        choose("rules-overload", WorkshopPractice.SELF_RESETTING);
         interact(() -> ((ComboBox<?>) node("colouring")).getSelectionModel().select(1));
         interact(() -> ((TextArea) node("rules-law")).setText("Two stop lamps."));
         clickOn(node("rules-apply"));
         settle();
 
         var rules = bench.design().rules();
-        assertThat(rules.school(School.Question.RETURN)).isEqualTo(School.WIRE_RETURN);
+        assertThat(rules.school(WorkshopPractice.Question.RETURN))
+                .isEqualTo(WorkshopPractice.WIRE_RETURN);
         assertThat(rules.law()).contains("Two stop lamps.");
         assertThat(rules.colours().orElseThrow()).isInstanceOf(Colouring.ByScheme.class);
         assertThat(text("undo")).isEqualTo("Undo: Change the house rules");

@@ -2,9 +2,9 @@ package aficion.desktop.shell;
 
 import aficion.desktop.theme.Theme;
 import aficion.files.DemoJobs;
-import aficion.files.Desk;
 import aficion.files.Library;
 import aficion.files.Preferences;
+import aficion.files.UserState;
 import java.nio.file.Files;
 import java.time.Clock;
 import java.util.concurrent.TimeUnit;
@@ -37,7 +37,7 @@ public final class FramesBench extends Application {
         var name = parameters.isEmpty() ? "roadster" : parameters.getFirst();
         var bench = AficionApp.bench(Clock.systemUTC(), Preferences.USUAL);
         var own = Files.createTempDirectory("desk");
-        var desk = new Desk(own, new Library(own));
+        var desk = new UserState(own, new Library(own));
         desk.keep(Preferences.USUAL.afterTour());
         var files = new JobFiles(bench, JobFiles.dialogs(stage), desk);
         new BenchWindow(stage, files, desk, _ -> {}, () -> {}).show();

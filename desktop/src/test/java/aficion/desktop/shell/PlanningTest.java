@@ -14,8 +14,8 @@ import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.LoadKind;
-import aficion.job.School;
 import aficion.job.Vehicle;
+import aficion.job.WorkshopPractice;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
 import java.io.IOException;
@@ -211,15 +211,15 @@ class PlanningTest extends WindowTest {
     void whatIsLeftOutStaysLeftOutWhenTheHouseAnswersOtherwise() {
         push(KeyCode.CONTROL, KeyCode.N);
         interact(() -> ((CheckBox) node("propose-turn-signals")).setSelected(false));
-        interact(() -> wakes().setValue(School.ONE_WIRE));
+        interact(() -> wakes().setValue(WorkshopPractice.ONE_WIRE));
         assertThat(chosen("new-job-charging")).isEqualTo("Charging, one-wire alternator");
         assertThat(((CheckBox) node("propose-turn-signals")).isSelected()).isFalse();
         assertThat(((CheckBox) node("propose-stop-pedal")).isSelected()).isTrue();
     }
 
     @SuppressWarnings("unchecked")
-    private ComboBox<School> wakes() {
-        return (ComboBox<School>) node("rules-wake-up");
+    private ComboBox<WorkshopPractice> wakes() {
+        return (ComboBox<WorkshopPractice>) node("rules-wake-up");
     }
 
     /** In a house that feeds from the alternator, the feed follows when the alternator comes. */
@@ -232,7 +232,7 @@ class PlanningTest extends WindowTest {
                         new Volts(12),
                         Vehicle.Pole.NEGATIVE,
                         Optional.of(Vehicle.Sort.CAR));
-        var rules = HouseRules.USUAL.withSchool(School.FROM_ALTERNATOR);
+        var rules = HouseRules.USUAL.withSchool(WorkshopPractice.FROM_ALTERNATOR);
         var design = Design.empty(car, rules);
         for (var proposal : RecipeBook.proposals(Vehicle.Sort.CAR, rules).subList(0, 4)) {
             var fit = Insertion.of(design, proposal.recipe(), proposal.answers());

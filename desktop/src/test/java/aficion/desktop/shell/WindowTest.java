@@ -8,9 +8,9 @@ import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
 import aficion.files.DemoJobs;
-import aficion.files.Desk;
 import aficion.files.Library;
 import aficion.files.Preferences;
+import aficion.files.UserState;
 import aficion.job.CircuitId;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -46,13 +46,13 @@ abstract class WindowTest extends ApplicationTest {
 
     Workbench bench;
     JobFiles files;
-    Desk desk;
+    UserState desk;
     BenchWindow window;
     Stage stage;
     final Answers answers = new Answers();
 
     /** What a person would answer. */
-    static final class Answers implements JobFiles.Asking {
+    static final class Answers implements JobFiles.UserPrompts {
         Optional<Path> open = Optional.empty();
         Optional<Path> write = Optional.empty();
         Optional<String> name = Optional.empty();
@@ -117,9 +117,9 @@ abstract class WindowTest extends ApplicationTest {
         stage.toFront();
     }
 
-    private static Desk desk() throws IOException {
+    private static UserState desk() throws IOException {
         var folder = Files.createTempDirectory("desk");
-        return new Desk(folder, new Library(folder.resolve("own")));
+        return new UserState(folder, new Library(folder.resolve("own")));
     }
 
     /** What the user likes when the window opens. */

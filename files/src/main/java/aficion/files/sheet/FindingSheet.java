@@ -2,8 +2,8 @@ package aficion.files.sheet;
 
 import aficion.check.Findings;
 import aficion.files.sheet.Paper.Face;
-import aficion.job.School;
 import aficion.job.Work;
+import aficion.job.WorkshopPractice;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;
@@ -77,7 +77,7 @@ final class FindingSheet {
     private void rules(Assessment assessment) throws IOException {
         var rules = assessment.design().rules();
         head(Words.of("sheet.rules"));
-        for (var question : School.Question.values()) {
+        for (var question : WorkshopPractice.Question.values()) {
             var school = rules.school(question);
             entry(
                     Words.of("question", question),

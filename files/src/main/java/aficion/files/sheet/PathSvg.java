@@ -5,8 +5,8 @@ import aficion.diagram.Diagram;
 import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Side;
-import aficion.diagram.Panorama;
-import aficion.diagram.Panorama.Trunk;
+import aficion.diagram.VehicleDiagram;
+import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.diagram.VehicleLayout;
 import aficion.job.Design;
 import aficion.words.DrawingWords;
@@ -51,7 +51,7 @@ public final class PathSvg {
     }
 
     /** The whole vehicle. */
-    public static String of(Design design, Panorama whole) {
+    public static String of(Design design, VehicleDiagram whole) {
         try {
             var svg = new PathSvg(design);
             svg.begin(whole.width(), whole.height());

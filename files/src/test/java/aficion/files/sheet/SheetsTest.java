@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.bench.BenchPlan;
 import aficion.check.Findings;
+import aficion.diagram.DrawingOptions;
 import aficion.diagram.Layout;
-import aficion.diagram.Manner;
 import aficion.diagram.VehicleLayout;
 import aficion.files.DemoJobs;
 import aficion.job.BenchRun;
@@ -176,7 +176,7 @@ class SheetsTest {
 
     @Test
     void theWholeVehicleHasAPageForEachCircuit() throws IOException {
-        var whole = VehicleLayout.of(design, words(), Manner.PLAIN);
+        var whole = VehicleLayout.of(design, words(), DrawingOptions.PLAIN);
         var pdf =
                 Sheets.paths(
                         design, whole.circuits().stream().map(placed -> placed.diagram()).toList());
@@ -238,7 +238,7 @@ class SheetsTest {
     /** Well-formed, with every wire, part and circuit in it. */
     @Test
     void theDrawingIsSvgThatAnyReaderTakes() throws Exception {
-        var whole = VehicleLayout.of(design, words(), Manner.PLAIN);
+        var whole = VehicleLayout.of(design, words(), DrawingOptions.PLAIN);
         for (var svg :
                 List.of(
                         PathSvg.of(design, whole),

@@ -9,8 +9,8 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** The laws of the branches that bend, by hand. */
-class BendsTest {
-    private final Bends bends = new Bends(1, Network.Accuracy.FINE);
+class NonlinearBranchesTest {
+    private final NonlinearBranches bends = new NonlinearBranches(1, Network.Accuracy.FINE);
 
     /**
      * A 21 W lamp of 13.5 V draws 1.5556 A there; at 12 V (12/13.5)^0.55 of it, 1.4580 A; at 1 V

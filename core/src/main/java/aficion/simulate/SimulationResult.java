@@ -12,8 +12,8 @@ import java.util.stream.IntStream;
  * @param happenings in order of time
  * @param steps how many steps were solved, rejected ones among them
  */
-public record Course(List<Trace> traces, List<Happening> happenings, int steps) {
-    public Course {
+public record SimulationResult(List<Trace> traces, List<SimulationEvent> happenings, int steps) {
+    public SimulationResult {
         traces = List.copyOf(traces);
         happenings = List.copyOf(happenings);
     }
@@ -114,7 +114,7 @@ public record Course(List<Trace> traces, List<Happening> happenings, int steps) 
     }
 
     /** When the first thing of a kind happened. */
-    public OptionalDouble first(Class<? extends Happening> kind) {
+    public OptionalDouble first(Class<? extends SimulationEvent> kind) {
         return happenings.stream()
                 .filter(kind::isInstance)
                 .mapToDouble(happening -> happening.at().value())
@@ -122,7 +122,7 @@ public record Course(List<Trace> traces, List<Happening> happenings, int steps) 
     }
 
     /** How often something of a kind happened. */
-    public long count(Class<? extends Happening> kind) {
+    public long count(Class<? extends SimulationEvent> kind) {
         return happenings.stream().filter(kind::isInstance).count();
     }
 }

@@ -8,7 +8,7 @@ import java.util.List;
  * How things stand in a network: what each branch is, which coils are pulled in, which fuses whole,
  * which blinking contacts closed, and what settles itself has come to.
  */
-final class Standing {
+final class SwitchState {
     final Branch[] branches;
     final Coil[] coils;
     final boolean[] pulled;
@@ -18,7 +18,7 @@ final class Standing {
     /** Ohms of a settling resistance, or the volts a sensing source aims at. */
     final double[] settled;
 
-    Standing(Branch[] branches, Coil[] coils) {
+    SwitchState(Branch[] branches, Coil[] coils) {
         this.branches = branches;
         this.coils = coils;
         pulled = new boolean[coils.length];
@@ -30,8 +30,8 @@ final class Standing {
     /** Puts a branch to where it begins: a fuse in that is not out, a resistance at its least. */
     void begin(int i) {
         switch (branches[i]) {
-            case Branch.Trip trip -> whole[i] = trip.whole();
-            case Branch.Settling settling -> settled[i] = settling.least();
+            case Branch.FuseBranch trip -> whole[i] = trip.whole();
+            case Branch.ControlledResistance settling -> settled[i] = settling.least();
             case Branch.Limited limited -> settled[i] = limited.emf();
             case Branch.Source source -> settled[i] = source.emf();
             case Branch.Blinker _ -> closed[i] = true;
@@ -51,7 +51,7 @@ final class Standing {
         return switch (branches[i]) {
             case Branch.Contact contact -> contact.closed();
             case Branch.Driven(_, _, _, var needs) -> met(needs);
-            case Branch.Trip _ -> whole[i];
+            case Branch.FuseBranch _ -> whole[i];
             case Branch.Blinker _ -> closed[i];
             case Branch.Limited limited -> met(limited.needs());
             case Branch.Capacitance _ -> false;
@@ -61,7 +61,7 @@ final class Standing {
                     Branch.Source _,
                     Branch.Motor _,
                     Branch.Warming _,
-                    Branch.Settling _ ->
+                    Branch.ControlledResistance _ ->
                     true;
         };
     }
@@ -82,8 +82,8 @@ final class Standing {
             case Branch.Contact(_, _, var ohms, _) -> ohms;
             case Branch.Driven(_, _, var ohms, _) -> ohms;
             case Branch.Blinker(_, _, var ohms, _) -> ohms;
-            case Branch.Trip trip -> trip.ohms();
-            case Branch.Settling _ -> settled[i];
+            case Branch.FuseBranch trip -> trip.ohms();
+            case Branch.ControlledResistance _ -> settled[i];
             case Branch.Warming warming -> warming.ohms();
             case Branch.Capacitance _ -> Double.POSITIVE_INFINITY;
             case Branch.Filament _,

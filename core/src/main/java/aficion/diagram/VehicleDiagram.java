@@ -11,8 +11,9 @@ import java.util.Optional;
  * The whole vehicle as positions: the paths of its circuits one under the other, in working order,
  * along the trunks of the feeds they share. Units as in {@link Diagram}.
  */
-public record Panorama(double width, double height, List<Placed> circuits, List<Trunk> trunks) {
-    public Panorama {
+public record VehicleDiagram(
+        double width, double height, List<Placed> circuits, List<Trunk> trunks) {
+    public VehicleDiagram {
         circuits = List.copyOf(circuits);
         trunks = List.copyOf(trunks);
     }

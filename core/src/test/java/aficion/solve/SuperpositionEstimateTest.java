@@ -11,7 +11,7 @@ import aficion.netlist.Netlist;
 import org.junit.jupiter.api.Test;
 
 /** What a change leads to when every slope stays. */
-class ExpectationTest {
+class SuperpositionEstimateTest {
     private static final Netlist TWO_LOADS =
             Netlist.of(
                     DesignBuilder.twelveVolts()
@@ -22,7 +22,7 @@ class ExpectationTest {
                             .build());
 
     private final Network network = new Network(TWO_LOADS, Conditions.REST);
-    private final Expectation expectation = new Expectation(network);
+    private final SuperpositionEstimate expectation = new SuperpositionEstimate(network);
 
     private static int wire(String id) {
         return TWO_LOADS.branch(TWO_LOADS.design().wire(new WireId(id)));

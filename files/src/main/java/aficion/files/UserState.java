@@ -16,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
  * and which is open now. A job is held by a lock of the operating system, which ends with the
  * program that holds it, however that ends.
  */
-public final class Desk {
+public final class UserState {
     private static final int MOST = 8;
     private static final JsonMapper MAPPER = JobMapping.mapper();
 
@@ -26,14 +26,14 @@ public final class Desk {
     /**
      * @param library what the user keeps for every job
      */
-    public Desk(Path folder, Library library) {
+    public UserState(Path folder, Library library) {
         this.folder = folder;
         this.library = library;
     }
 
     /** The usual folder of a user. */
-    public static Desk usual() {
-        return new Desk(Folders.state().resolve("desk"), Library.usual());
+    public static UserState usual() {
+        return new UserState(Folders.state().resolve("desk"), Library.usual());
     }
 
     /** What the user keeps for every job. */

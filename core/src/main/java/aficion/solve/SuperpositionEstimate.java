@@ -6,7 +6,7 @@ package aficion.solve;
  * change is counted twice, for doubt. To be asked before anything has moved since the volts were
  * found: first {@link #at} a branch, then {@link #of} each conductance it may have.
  */
-public final class Expectation {
+public final class SuperpositionEstimate {
     /** How many times a change is counted that is only expected. */
     private static final double DOUBTED = 2;
 
@@ -19,7 +19,7 @@ public final class Expectation {
     private int branch;
     private double seen;
 
-    public Expectation(Network network) {
+    public SuperpositionEstimate(Network network) {
         this.network = network;
         change = new double[network.netlist().nodes()];
         expected = new double[change.length];

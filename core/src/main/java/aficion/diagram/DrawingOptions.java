@@ -11,24 +11,24 @@ import java.util.Set;
  * @param returns whether wires to earth are drawn out to their earth points, since the returns are
  *     the subject; else each has a flag at the part
  */
-public record Manner(Set<PartId> folded, boolean returns) {
+public record DrawingOptions(Set<PartId> folded, boolean returns) {
     /** Every box open, returns as flags. */
-    public static final Manner PLAIN = new Manner(Set.of(), false);
+    public static final DrawingOptions PLAIN = new DrawingOptions(Set.of(), false);
 
-    public Manner {
+    public DrawingOptions {
         folded = Set.copyOf(folded);
     }
 
     /** The same with a fuse box folded, or unfolded again. */
-    public Manner turned(PartId box) {
+    public DrawingOptions turned(PartId box) {
         var changed = new HashSet<>(folded);
         if (!changed.remove(box)) {
             changed.add(box);
         }
-        return new Manner(changed, returns);
+        return new DrawingOptions(changed, returns);
     }
 
-    public Manner withReturns(boolean shown) {
-        return new Manner(folded, shown);
+    public DrawingOptions withReturns(boolean shown) {
+        return new DrawingOptions(folded, shown);
     }
 }

@@ -21,7 +21,7 @@ import java.util.Arrays;
  * <p>[1] L. W. Nagel, "SPICE2: a computer program to simulate semiconductor circuits", ERL-M520,
  * Berkeley (1975), section 4.2.
  */
-final class Bends {
+final class NonlinearBranches {
     private static final byte OPEN = 0;
     private static final byte STRAIGHT = 1;
     private static final byte FILAMENT = 2;
@@ -77,7 +77,7 @@ final class Bends {
         FAR
     }
 
-    Bends(int count, Network.Accuracy accuracy) {
+    NonlinearBranches(int count, Network.Accuracy accuracy) {
         this.accuracy = accuracy;
         law = new byte[count];
         p = new double[count];

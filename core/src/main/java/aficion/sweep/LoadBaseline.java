@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.function.IntToDoubleFunction;
 
 /** What works on a vehicle, and how its current before a fault compares with that after. */
-final class Works {
+final class LoadBaseline {
     /** Below this share of its rated current a thing is off. */
     private static final double OFF = 0.05;
 
@@ -39,7 +39,7 @@ final class Works {
         POINTS
     }
 
-    Works(Netlist netlist, Network network) {
+    LoadBaseline(Netlist netlist, Network network) {
         double nominal = netlist.design().vehicle().system().value();
         for (var part : netlist.design().parts()) {
             netlist.inside(part.id())

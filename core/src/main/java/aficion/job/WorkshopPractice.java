@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** One way of doing what good people do differently; the first of each question is the default. */
-public enum School {
+public enum WorkshopPractice {
     CRIMPED(Question.JOINT),
     SOLDERED(Question.JOINT),
     SOLDER_SLEEVED(Question.JOINT),
@@ -35,7 +35,7 @@ public enum School {
 
     private final Question question;
 
-    School(Question question) {
+    WorkshopPractice(Question question) {
         this.question = question;
     }
 
@@ -64,8 +64,8 @@ public enum School {
         }
 
         /** Its answers, the default first. */
-        public List<School> schools() {
-            return Arrays.stream(School.values())
+        public List<WorkshopPractice> schools() {
+            return Arrays.stream(WorkshopPractice.values())
                     .filter(school -> school.question == this)
                     .toList();
         }
