@@ -111,6 +111,12 @@ public final class Speech {
         return Words.of("kind." + part.kind().getClass().getSimpleName());
     }
 
+    /** The name of a part and what it is; once, where the name says no more. */
+    public String nameAndKind(Part part) {
+        var kind = kind(part);
+        return part.name().equalsIgnoreCase(kind) ? kind : part.name() + ", " + kind;
+    }
+
     public String ends(Wire wire) {
         var from = termination(wire.from().termination());
         var to = termination(wire.to().termination());

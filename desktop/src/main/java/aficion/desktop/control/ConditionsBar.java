@@ -2,6 +2,7 @@ package aficion.desktop.control;
 
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Position;
 import aficion.netlist.Conditions;
@@ -48,7 +49,7 @@ public final class ConditionsBar extends HBox {
     private List<Group> groups = List.of();
 
     /** Where a control that is held goes back to. */
-    private String letGo = "";
+    private Optional<String> letGo = Optional.empty();
 
     /** The buttons of one control. */
     private record Group(Control control, List<ToggleButton> buttons) {}
@@ -191,15 +192,30 @@ public final class ConditionsBar extends HBox {
         return button;
     }
 
-    /** What springs back is held as long as it is pressed, by hand or by key, and no longer. */
+    /**
+     * What springs back is held as long as it is pressed, by hand or by key, and no longer; a key
+     * goes back to the last position it stays in, all else to where it was.
+     */
     private void hold(Control control, String position, boolean held) {
         var now = Controls.position(control, bench.conditions().get());
         if (held) {
-            letGo = now.equals(position) ? letGo : now;
+            letGo = now.equals(position) ? letGo : Optional.of(now);
             bench.set(control.name(), position);
         } else if (now.equals(position)) {
-            bench.set(control.name(), letGo.isEmpty() ? control.rest() : letGo);
+            bench.set(
+                    control.name(),
+                    control.action() == Action.KEY
+                            ? lasting(control)
+                            : letGo.orElse(control.rest()));
         }
+    }
+
+    private static String lasting(Control control) {
+        return control.positions().stream()
+                .filter(each -> !each.springs())
+                .reduce((_, last) -> last)
+                .map(Position::name)
+                .orElse(control.rest());
     }
 
     /** A level with its name and what it stands at: a temperature, or how full. */

@@ -15,12 +15,14 @@ import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Every finding of the job, worst first, each with the way to its place and its remedies. */
 public final class FindingsView extends BorderPane {
-    private static final double WIDE = 720;
+    private static final int COLUMNS = 2;
 
     private final Workbench bench;
     private final Runnable close;
@@ -36,7 +38,6 @@ public final class FindingsView extends BorderPane {
         setId("findings");
         getStyleClass().add("recipes");
         list.getStyleClass().add("recipe-head");
-        list.setMaxWidth(WIDE);
         var scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("bench-scroll");
@@ -78,15 +79,25 @@ public final class FindingsView extends BorderPane {
                                                 "findings.group",
                                                 Words.of("severity", severity),
                                                 found.size())));
-                Findings.grouped(found)
-                        .forEach(group ->
-                                list.getChildren()
-                                        .addAll(
-                                                FindingBox.placed(bench, group, this::go),
-                                                Texts.rule()));
+                list.getChildren().add(inColumns(Findings.grouped(found)));
             }
         }
         standing(assessed.get().standing());
+    }
+
+    /** Two columns, read across: the window is wide and a finding is not. */
+    private GridPane inColumns(List<Findings.Group> groups) {
+        var grid = new GridPane(40, 14);
+        for (int i = 0; i < COLUMNS; i++) {
+            var column = new ColumnConstraints();
+            column.setPercentWidth(100.0 / COLUMNS);
+            grid.getColumnConstraints().add(column);
+        }
+        for (int i = 0; i < groups.size(); i++) {
+            var box = new VBox(14, FindingBox.placed(bench, groups.get(i), this::go), Texts.rule());
+            grid.add(box, i % COLUMNS, i / COLUMNS);
+        }
+        return grid;
     }
 
     /** What the user lets stand, with the reason and the way to ask for it again. */

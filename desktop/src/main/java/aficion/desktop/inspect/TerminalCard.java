@@ -21,7 +21,7 @@ final class TerminalCard extends Card {
         var speech = bench.speech();
         add(
                 Texts.label(at.toString(), "inspector-title"),
-                Texts.wrapped(part.name() + ", " + speech.kind(part), "quiet"));
+                Texts.wrapped(speech.nameAndKind(part), "quiet"));
         pointWith(at.part())
                 .ifPresent(point ->
                         add(

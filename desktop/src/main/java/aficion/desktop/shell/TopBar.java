@@ -33,10 +33,13 @@ final class TopBar extends HBox {
                     "menu.print.csv",
                     "menu.print.svg");
 
-    /** So much is seen of what undo would undo, and of the vehicle's name, at the least. */
+    /** So much is seen of what undo would undo, at the least and at the most. */
     private static final double UNDO = 120;
 
-    private static final double NAME = 110;
+    private static final double MOST_UNDO = 236;
+
+    /** A longer name of a vehicle is cut. */
+    private static final double NAME = 240;
 
     private final Workbench bench;
     private final JobFiles files;
@@ -57,11 +60,12 @@ final class TopBar extends HBox {
         redo = Texts.button(Words.of("top.redo"), "plain-button", bench::redo);
         undo.setId("undo");
         redo.setId("redo");
-        undo.setMaxWidth(236);
+        undo.setMaxWidth(MOST_UNDO);
         redo.setMinWidth(USE_PREF_SIZE);
         job = Texts.button("", "job-name", commands.get("menu.vehicle").action());
         job.setId("job-name");
-        job.setMinWidth(NAME);
+        job.setMinWidth(USE_PREF_SIZE);
+        job.setMaxWidth(NAME);
         saved.setMinWidth(USE_PREF_SIZE);
         var brand = Texts.label(Words.of("app.name"), "brand");
         brand.setMinWidth(USE_PREF_SIZE);

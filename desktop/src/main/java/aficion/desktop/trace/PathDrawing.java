@@ -85,7 +85,13 @@ final class PathDrawing extends Group {
                                         label -> label));
         for (var stroke : diagram.strokes()) {
             design.find(stroke.wire())
-                    .ifPresent(wire -> add(new WireNode(wire, stroke, labels.get(stroke.wire()))));
+                    .ifPresent(wire ->
+                            add(
+                                    new WireNode(
+                                            wire,
+                                            stroke,
+                                            labels.get(stroke.wire()),
+                                            this::isTaken)));
         }
         for (var body : diagram.bodies()) {
             design.find(body.part()).ifPresent(part -> add(part, body));
@@ -95,6 +101,12 @@ final class PathDrawing extends Group {
                 .forEach(this::word);
         diagram.earths().forEach(this::earth);
         diagram.jumps().forEach(jump -> jump(jump, design));
+    }
+
+    /** Whether words or a body stand in a place. */
+    private boolean isTaken(Diagram.Box place) {
+        return diagram.labels().stream().anyMatch(label -> label.box().overlaps(place))
+                || diagram.bodies().stream().anyMatch(body -> body.box().overlaps(place));
     }
 
     private void add(WireNode node) {

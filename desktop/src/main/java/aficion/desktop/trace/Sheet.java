@@ -2,6 +2,7 @@ package aficion.desktop.trace;
 
 import aficion.diagram.Diagram;
 import aficion.diagram.VehicleDiagram;
+import aficion.words.DrawingWords;
 import aficion.words.Words;
 import java.util.Locale;
 import java.util.Optional;
@@ -27,8 +28,10 @@ final class Sheet extends ScrollPane {
     private static final double LEAST_FIT = 0.88;
     private static final double MOST_FIT = 1.5;
 
-    /** A whole vehicle begins readable: its width fits, but not below this. */
-    private static final double LEAST_WHOLE = 0.6;
+    /**
+     * A whole vehicle begins readable: its width fits, but its words are 11 pixels at the least.
+     */
+    private static final double LEAST_WHOLE = 11.0 / DrawingWords.SIZE;
 
     private static final double LEAST = 0.12;
     private static final double MOST = 3;

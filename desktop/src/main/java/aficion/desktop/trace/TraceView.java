@@ -78,8 +78,10 @@ public final class TraceView extends BorderPane {
         notice.setMouseTransparent(true);
         StackPane.setAlignment(notice, Pos.TOP_CENTER);
         StackPane.setMargin(notice, new Insets(40, 0, 0, 0));
-        StackPane.setAlignment(map, Pos.BOTTOM_RIGHT);
-        StackPane.setMargin(map, new Insets(0, 16, 16, 0));
+        map.managedProperty().bind(map.visibleProperty());
+        BorderPane.setAlignment(map, Pos.BOTTOM_CENTER);
+        BorderPane.setMargin(map, new Insets(8));
+        setRight(map);
         voltsAtPins.setId("volts-at-pins");
         whole.setId("whole-vehicle");
         whole.selectedProperty().bindBidirectional(bench.whole());
@@ -87,7 +89,7 @@ public final class TraceView extends BorderPane {
         returns.setSelected(bench.manner().get().returns());
         returns.setOnAction(
                 _ -> bench.manner().set(bench.manner().get().withReturns(returns.isSelected())));
-        var middle = new StackPane(sheet, map, notice, overlay);
+        var middle = new StackPane(sheet, notice, overlay);
         setCenter(middle);
         foot.getChildren().add(bar());
         setBottom(foot);

@@ -70,7 +70,7 @@ final class WholeDrawing extends Group {
                 ground.getChildren()
                         .add(
                                 Ink.text(
-                                        takeOff.to() + 3,
+                                        takeOff.to() + 8,
                                         takeOff.y(),
                                         trunk.terminal().toString(),
                                         "dim"));

@@ -2,6 +2,7 @@ package aficion.desktop.trace;
 
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Verb;
+import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Label;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Stroke;
@@ -10,7 +11,9 @@ import aficion.quantity.Amps;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -36,21 +39,30 @@ final class WireNode extends Group {
     private static final double TICK = 3;
     private static final double TICK_GAP = 13;
     private static final double PILL = 18;
+
+    /** How far a figure stands from its wire where it has no room on it. */
+    private static final double BESIDE = PILL / 2 + 5;
+
     private static final List<Double> SHARES = List.of(0.5, 0.25, 0.75);
 
     private final Wire wire;
     private final Stroke stroke;
     private final Label label;
+    private final Predicate<Box> taken;
     private final Polyline tick;
     private final Group pill = new Group();
     private final Group mark = new Group();
     private final Group told = new Group(mark, pill);
     private double direction;
 
-    WireNode(Wire wire, Stroke stroke, Label label) {
+    /**
+     * @param taken whether words or a body stand in a place
+     */
+    WireNode(Wire wire, Stroke stroke, Label label, Predicate<Box> taken) {
         this.wire = wire;
         this.stroke = stroke;
         this.label = label;
+        this.taken = taken;
         getStyleClass().add("wire");
         setId("wire-" + wire.number());
         setCursor(Cursor.HAND);
@@ -190,26 +202,33 @@ final class WireNode extends Group {
     }
 
     /**
-     * The middle of the longest stretch, or another place on the wire where its label is not; on a
-     * short wire beside it, across from the label.
+     * The middle of the longest stretch, or another place on the wire where no words and no body
+     * are; else beside the wire; on a short wire in a narrow place across from its label.
      */
     private Point place(double width) {
-        return places().stream()
-                .filter(at -> !coversLabel(at, width))
+        var on = places();
+        var beside =
+                on.stream()
+                        .flatMap(at ->
+                                Stream.of(
+                                        new Point(at.x(), at.y() + BESIDE),
+                                        new Point(at.x(), at.y() - BESIDE),
+                                        new Point(at.x() + width / 2 + 6, at.y()),
+                                        new Point(at.x() - width / 2 - 6, at.y())));
+        return Stream.concat(on.stream(), beside)
+                .filter(at -> !taken.test(pill(at, width)))
                 .findFirst()
-                .orElseGet(() -> acrossFromLabel(places().getFirst()));
+                .orElseGet(() -> acrossFromLabel(on.getFirst()));
+    }
+
+    private static Box pill(Point at, double width) {
+        return new Box(at.x() - width / 2, at.y() - PILL / 2, width, PILL);
     }
 
     private Point acrossFromLabel(Point at) {
         boolean above = label.box().y() + label.box().height() / 2 < at.y();
         double aside = PILL / 2 + 4;
         return new Point(at.x(), at.y() + (above ? aside : -aside));
-    }
-
-    private boolean coversLabel(Point at, double width) {
-        var box = label.box();
-        return Math.abs(at.x() - box.x() - box.width() / 2) < (width + box.width()) / 2
-                && Math.abs(at.y() - box.y() - box.height() / 2) < (PILL + box.height()) / 2;
     }
 
     /** Middles and quarters of the stretches, longest stretch first. */

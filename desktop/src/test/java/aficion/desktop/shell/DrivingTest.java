@@ -306,5 +306,11 @@ class DrivingTest extends WindowTest {
         release(MouseButton.PRIMARY);
         settle();
         assertThat(key()).isEqualTo("run");
+
+        press("set-key-off");
+        moveTo(node("set-key-start")).press(MouseButton.PRIMARY);
+        release(MouseButton.PRIMARY);
+        settle();
+        assertThat(key()).as("a key springs back to run").isEqualTo("run");
     }
 }

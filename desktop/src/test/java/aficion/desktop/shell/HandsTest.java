@@ -266,6 +266,7 @@ class HandsTest extends WindowTest {
         answers.write = Optional.of(folder.resolve("whole.svg"));
         clickOn("#print");
         clickOn("#menu-print-svg");
+        settle();
         assertThat(Files.readString(folder.resolve("whole.svg")))
                 .contains("<svg")
                 .contains("Headlamps")

@@ -292,6 +292,7 @@ class WorkTest extends WindowTest {
         }
         answers.write = Optional.of(folder.resolve("no/such/place.pdf"));
         push(KeyCode.CONTROL, KeyCode.P);
+        settle();
         assertThat(answers.told)
                 .singleElement()
                 .satisfies(text -> assertThat(text).contains("Could not write place.pdf"));
