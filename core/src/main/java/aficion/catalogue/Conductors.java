@@ -9,7 +9,9 @@ import java.util.Optional;
 
 /** The conductors that are sold, by standard, in order of section. */
 public final class Conductors {
-    /** Copper of automotive gauge as a share of true gauge: up to a tenth less (HANDBOOK 2). */
+    /**
+     * Copper of automotive gauge as a share of true gauge: up to a tenth less (docs/SOURCES.md).
+     */
     private static final double AUTOMOTIVE_SHARE = 0.9;
 
     private static final List<Conductor> METRIC = Table.read("conductors.csv", Conductors::metric);

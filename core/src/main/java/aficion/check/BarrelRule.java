@@ -20,8 +20,8 @@ import java.util.stream.Stream;
 
 /**
  * What is crimped together into one barrel: more copper than it takes bursts it, less than it grips
- * pulls out (HANDBOOK section 8). Rings stack and joints have a side for each wire: there every
- * wire is alone.
+ * pulls out (docs/SOURCES.md). Rings stack and joints have a side for each wire: there every wire
+ * is alone.
  */
 final class BarrelRule implements Rule {
     /** What the ring takes that wires are given which no blade takes together, mm². */

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 
 /**
  * What is fed from the post of an ignition coil: an electronic box there misfires, and so may
- * whatever else takes its feed there (HANDBOOK section 4: nothing else on the coil posts).
+ * whatever else takes its feed there (docs/SOURCES.md: nothing else on the coil posts).
  */
 final class CoilPostRule implements Rule {
     @Override

@@ -17,7 +17,7 @@ import java.util.stream.Stream;
 
 /**
  * Coils and their ballast: a coil made for one that draws more than points stand without it (about
- * 4 A, HANDBOOK section 4, here with the volts of charging and of a still engine), in the lasting
+ * 4 A, docs/SOURCES.md, here with the volts of charging and of a still engine), in the lasting
  * positions of the key; and a ballast that stays in while the starter turns.
  */
 final class CoilRule implements Rule {

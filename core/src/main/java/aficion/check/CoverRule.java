@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 
 /**
  * Covers that do not hold the volts of their wire: those between a discharge ignition box and its
- * coil (hundreds of volts, HANDBOOK section 12).
+ * coil (hundreds of volts, docs/SOURCES.md).
  */
 final class CoverRule implements Rule {
     /** What a discharge box puts on its coil (typical). */

@@ -22,7 +22,7 @@ import java.util.stream.Stream;
 /**
  * Ends that do not fit: copper too thick for its terminal, a ring for another stud or a clamp for
  * the other post, more than three rings on a stud, accessories on the battery's post, bare
- * terminals in the wet (HANDBOOK section 8).
+ * terminals in the wet (docs/SOURCES.md).
  */
 final class EndRule implements Rule {
     private static final int MOST_RINGS = 3;

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 
 /**
  * Contacts, connectors and earths that lose more than one of them may: at 12 V 0.3 V a switch or
- * relay, 0.1 V a joint or an earth (HANDBOOK section 2), in proportion at other volts.
+ * relay, 0.1 V a joint or an earth (docs/SOURCES.md), in proportion at other volts.
  */
 final class JointRule implements Rule {
     private static final double SWITCH = 0.3;

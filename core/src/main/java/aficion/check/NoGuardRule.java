@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * holds its current; it still has to be stated.
  */
 final class NoGuardRule implements Rule {
-    /** Where a fuse is put: within reach of the source (HANDBOOK section 2, typical). */
+    /** Where a fuse is put: within reach of the source (typical, docs/SOURCES.md). */
     private static final Metres REACH = new Metres(0.15);
 
     /** How long a link between two batteries may be, metres. */

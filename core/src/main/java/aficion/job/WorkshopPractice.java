@@ -39,7 +39,7 @@ public enum WorkshopPractice {
         this.question = question;
     }
 
-    /** What good people differ about (HANDBOOK section 11). */
+    /** What good people differ about (docs/SOURCES.md). */
     public enum Question {
         JOINT,
         CHARGING_LEAD,

@@ -75,7 +75,7 @@ public sealed interface Branch {
 
     /**
      * A filament: current grows with volts to the power of 0.55 about its rating; stone cold it has
-     * a tenth of its hot resistance (trade rule, HANDBOOK section 2).
+     * a tenth of its hot resistance (trade rule, docs/SOURCES.md).
      */
     record Filament(int a, int b, double ratedVolts, double ratedAmps) implements Branch {
         public static final double POWER = 0.55;

@@ -14,7 +14,7 @@ public final class SourceCurves {
     /** A lighting coil without lamps reaches this many times the nominal volts. */
     static final double LIGHTING_VOLTS = 2;
 
-    /** Exponent of Peukert's law for a lead-acid battery, typical (HANDBOOK section 3). */
+    /** Exponent of Peukert's law for a lead-acid battery, typical (docs/SOURCES.md). */
     public static final double USUAL_PEUKERT = 1.2;
 
     private static final double FALLS_PER_KELVIN = -0.007 / 14;

@@ -59,10 +59,10 @@ import java.util.stream.Stream;
 public final class Insertion {
     private static final int MOST_ROUNDS = 12;
 
-    /** Where a fuse of its own is put: within reach of the source (HANDBOOK section 2, typical). */
+    /** Where a fuse of its own is put: within reach of the source (typical, docs/SOURCES.md). */
     private static final Metres REACH = new Metres(0.15);
 
-    /** No lead is shorter than its ends need (HANDBOOK section 7, typical). */
+    /** No lead is shorter than its ends need (typical, docs/SOURCES.md). */
     private static final double SHORTEST = 0.15;
 
     private static final Amps FIRST_FUSE = new Amps(10);

@@ -10,10 +10,10 @@ import aficion.job.Wire;
  * @param total volts, joints among them
  */
 record Allowance(double wires, double total) {
-    /** What is measured in all on a working circuit, volts of 12 (HANDBOOK section 2). */
+    /** What is measured in all on a working circuit, volts of 12 (docs/SOURCES.md). */
     private static final double IN_ALL = 0.5;
 
-    /** What a starter's cable may lose while it cranks, volts of 12 (HANDBOOK section 3). */
+    /** What a starter's cable may lose while it cranks, volts of 12 (docs/SOURCES.md). */
     private static final double CRANKING = 0.5;
 
     static Allowance of(Design design, Wire wire, FlowPath path) {

@@ -20,9 +20,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How warm a bundle gets: one fat cylinder of 1.2·√(Σ d²) (HANDBOOK section 7) whose surface must
- * shed the sum of its wires' losses in the lasting state in which they lose most together. A wire
- * in its middle has the surface's temperature and what its own loss adds across its own cover.
+ * How warm a bundle gets: one fat cylinder of 1.2·√(Σ d²) (docs/SOURCES.md) whose surface must shed
+ * the sum of its wires' losses in the lasting state in which they lose most together. A wire in its
+ * middle has the surface's temperature and what its own loss adds across its own cover.
  *
  * @param hottest the wire that comes closest to its limit, or passes it furthest
  * @param heaviest the wire that loses most

@@ -92,7 +92,7 @@ public final class Guards {
 
     /**
      * The fuse that a short lead ends at, which bounds its load: within reach of what feeds it
-     * (HANDBOOK section 2), so that a short is all that can harm it.
+     * (docs/SOURCES.md), so that a short is all that can harm it.
      */
     public Optional<Guard.Fitted> ending(Wire wire, Guard guard) {
         if (wire.length().metres().value() > REACH) {

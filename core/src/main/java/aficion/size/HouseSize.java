@@ -14,7 +14,7 @@ import java.util.Optional;
  * of was not.
  */
 public final class HouseSize {
-    /** What an ordinary barrel of a blade takes, mm² (blue, HANDBOOK section 8). */
+    /** What an ordinary barrel of a blade takes, mm² (blue, docs/SOURCES.md). */
     private static final double BARREL = 2.5;
 
     private HouseSize() {}

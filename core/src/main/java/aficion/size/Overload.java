@@ -8,7 +8,7 @@ import aficion.job.LoadKind;
 import aficion.job.WorkshopPractice;
 import java.util.Optional;
 
-/** What opens on overload by the rule of the house (HANDBOOK section 11). */
+/** What opens on overload by the rule of the house (docs/SOURCES.md). */
 public final class Overload {
     private Overload() {}
 

@@ -139,7 +139,7 @@ public final class Sizing {
      * ΔV = I·r(T)·L + Uj with the wire's own worst current, the length of the whole way out and
      * back and what its joints lose: if every wire of the way keeps this, their sum does. The wires
      * alone are held to the rule of the house, with their joints to 0.5 V of 12 where that is more
-     * (HANDBOOK section 2); where joints take more than half of it, the wires are held to the other
+     * (docs/SOURCES.md); where joints take more than half of it, the wires are held to the other
      * half. The cable of a starter may lose 0.5 V of 12 while it cranks (section 3).
      */
     private Working drop(Wire wire, Conductor conductor, Amps current, FlowPath path) {

@@ -19,7 +19,7 @@ import aficion.job.Termination;
 import aficion.job.Wire;
 import java.util.List;
 
-/** What a new wire is like: its ends by what they end on (HANDBOOK section 8), size and cover. */
+/** What a new wire is like: its ends by what they end on (docs/SOURCES.md), size and cover. */
 public final class Ends {
     private Ends() {}
 

@@ -21,7 +21,7 @@ import java.util.Optional;
  * what then happens.
  */
 public final class Trials {
-    /** A joint gone bad (HANDBOOK section 2: good ones lose 0.1 V). */
+    /** A joint gone bad (docs/SOURCES.md: good ones lose 0.1 V). */
     private static final Ohms CORRODED = new Ohms(0.5);
 
     /** An earth that holds no more; what is bolted together there stays together. */

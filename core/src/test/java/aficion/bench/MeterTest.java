@@ -74,7 +74,7 @@ class MeterTest {
         assertThat(ohms(ON, "S1.1", "S1.2")).isLessThan(0.1);
     }
 
-    /** 21 W at 13.5 V are 8.7 Ω hot, and about a tenth of that cold (HANDBOOK section 2). */
+    /** 21 W at 13.5 V are 8.7 Ω hot, and about a tenth of that cold. */
     @Test
     void aLampIsMeasuredCold() {
         assertThat(ohms(Conditions.REST, "H1.58", "E1.E")).isBetween(0.5, 1.3);

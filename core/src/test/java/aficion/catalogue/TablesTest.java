@@ -55,7 +55,7 @@ class TablesTest {
         assertThat(type.markings().stream().map(Amps::value).toList()).isSorted().isNotEmpty();
     }
 
-    /** The old British "35" carries 17.5 A for ever and blows at 35 (HANDBOOK section 2). */
+    /** The old British "35" carries 17.5 A for ever and blows at 35. */
     @Test
     void anOldGlassFuseCarriesHalfItsMarking() {
         assertThat(FuseType.GLASS.carries(new Amps(35))).isEqualTo(new Amps(17.5));

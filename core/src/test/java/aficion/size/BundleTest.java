@@ -19,7 +19,7 @@ class BundleTest {
         return Assessment.of(design.build()).bundles().getFirst();
     }
 
-    /** Nine wires of 2.0 mm: 1.2 · √(9 · 4) = 7.2 mm (HANDBOOK section 7). */
+    /** Nine wires of 2.0 mm: 1.2 · √(9 · 4) = 7.2 mm. */
     @Test
     void theDiameterIsThatOfTheWiresLaidTogether() {
         var wires = Bundle.of(bundle(9, 5).build()).get("wing");

@@ -34,8 +34,8 @@ class HeatBalanceTest {
     }
 
     /**
-     * Widely published currents of single thin-wall wires in free air (HANDBOOK section 2), within
-     * 15 % at a rise of 48 K.
+     * Widely published currents of single thin-wall wires in free air, within 15 % at a rise of 48
+     * K.
      */
     @ParameterizedTest
     @CsvSource({

@@ -89,6 +89,9 @@ public final class PartsBook {
     }
 
     private static Entry entry(JsonNode node, Vehicle vehicle) {
+        if (!node.path("kind").isObject()) {
+            throw new IllegalArgumentException("a part of the list has no kind");
+        }
         var kind = Filling.fill(node.path("kind"), vehicle, Map.of());
         return new Entry(
                 node.path("id").stringValue(),

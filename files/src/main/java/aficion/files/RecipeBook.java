@@ -240,6 +240,7 @@ public final class RecipeBook {
         for (var node : tree.path("parts")) {
             if (holds(node, answers)) {
                 var id = new PartId(word(node, "id"));
+                require(node.path("kind").isObject(), id + ".kind");
                 var kind =
                         MAPPER.treeToValue(
                                 Filling.fill(node.path("kind"), vehicle, answers), Kind.class);
@@ -268,13 +269,18 @@ public final class RecipeBook {
         return new Lead(
                 place(word(node, "from")),
                 place(word(node, "to")),
-                MAPPER.treeToValue(node.path("colour"), WireColour.class),
+                colour(node),
                 constant(Zone.class, word(node, "zone")),
                 new Metres(node.path("length").asDouble(FIRST_LENGTH)),
                 node.has("unguarded")
                         ? Optional.of(constant(Unguarded.class, word(node, "unguarded")))
                         : Optional.empty(),
                 node.path("optional").asBoolean(false));
+    }
+
+    private static WireColour colour(JsonNode node) {
+        word(node, "colour");
+        return MAPPER.treeToValue(node.path("colour"), WireColour.class);
     }
 
     /** Whether what a part or wire is there for has been answered. */

@@ -114,7 +114,7 @@ class RoadsterTest {
         assertThat(Supply.of(charging).battery().value()).isNegative();
     }
 
-    /** Cranking should hold 9.6 V (HANDBOOK section 3). */
+    /** Cranking should hold 9.6 V. */
     @Test
     void crankingHoldsTheVoltsOfAGoodBatteryAndTheBypassFeedsTheCoil() {
         var start = solved(Conditions.REST.with("key", "start"));
