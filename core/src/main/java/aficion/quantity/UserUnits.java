@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 
 /**
@@ -33,7 +34,7 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
 
     private static final Pattern NUMBER_AND_UNIT =
             Pattern.compile(
-                    "([+-]?[0-9]{1,12}(?:[.,][0-9]{1,12})?|[.,][0-9]{1,12})\\s*(.*)",
+                    "([+-]?[0-9]{1,12}(?:[.,][0-9]{1,20})?|[.,][0-9]{1,20})\\s*(.*)",
                     Pattern.DOTALL);
     private static final Pattern FEET_AND_INCHES =
             Pattern.compile(
@@ -138,6 +139,14 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
             return Optional.of(value * 1e6);
         }
         return Optional.empty();
+    }
+
+    /** Reads a plain number, with a point or a comma; empty when the text is more or less. */
+    public static OptionalDouble parseNumber(String text) {
+        var match = NUMBER_AND_UNIT.matcher(text.strip());
+        return match.matches() && match.group(2).isEmpty()
+                ? OptionalDouble.of(number(match.group(1)))
+                : OptionalDouble.empty();
     }
 
     /** A number as it is read back: all its digits, no exponent. */

@@ -2,6 +2,7 @@ package aficion.recipe;
 
 import aficion.job.HouseRules;
 import aficion.job.WorkshopPractice;
+import aficion.quantity.UserUnits;
 import java.util.List;
 import java.util.Optional;
 
@@ -65,12 +66,11 @@ public sealed interface Question {
             implements Question {
         @Override
         public boolean takes(String answer) {
-            try {
-                double value = Double.parseDouble(answer);
-                return value >= least && value <= most && (!whole || value == Math.rint(value));
-            } catch (NumberFormatException notANumber) {
-                return false;
-            }
+            return UserUnits.parseNumber(answer).stream()
+                    .anyMatch(value ->
+                            value >= least
+                                    && value <= most
+                                    && (!whole || value == Math.rint(value)));
         }
     }
 }

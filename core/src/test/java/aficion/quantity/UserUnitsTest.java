@@ -112,4 +112,24 @@ class UserUnitsTest {
         assertThat(UserUnits.METRIC.parseLength("7.1 mm").orElseThrow().value())
                 .isCloseTo(0.0071, within(1e-12));
     }
+
+    @ParameterizedTest
+    @CsvSource({"5, 5", "'5,5', 5.5", "-0.25, -0.25", ".5, 0.5"})
+    void aPlainNumberIsRead(String text, double value) {
+        assertThat(UserUnits.parseNumber(text)).hasValue(value);
+        assertThat(UserUnits.parseNumber(UserUnits.plain(value))).hasValue(value);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "5 A", "1e3", "0x1p3", "NaN", "Infinity", "1d", "--1", "1.2.3"})
+    void whatIsNoPlainNumberIsNone(String text) {
+        assertThat(UserUnits.parseNumber(text)).isEmpty();
+    }
+
+    /** 0.1 mV, as it is kept, is shown as it is read back. */
+    @Test
+    void smallReadingsAreReadBack() {
+        assertThat(UserUnits.plain(1.0E-4)).isEqualTo("0.0001");
+        assertThat(UserUnits.parseReading(UserUnits.plain(1.0E-4), Unit.VOLT)).contains(1.0E-4);
+    }
 }

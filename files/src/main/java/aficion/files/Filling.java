@@ -1,6 +1,7 @@
 package aficion.files;
 
 import aficion.job.Vehicle;
+import aficion.quantity.UserUnits;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -61,6 +62,7 @@ final class Filling {
             return vehicle.system().value();
         }
         boolean plain = !text.isEmpty() && (Character.isDigit(text.charAt(0)));
-        return Double.parseDouble(plain ? text : answers.getOrDefault(text, "NaN"));
+        return UserUnits.parseNumber(plain ? text : answers.getOrDefault(text, ""))
+                .orElse(Double.NaN);
     }
 }

@@ -14,6 +14,7 @@ import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.WorkshopPractice;
 import aficion.quantity.Metres;
+import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.recipe.Fragment;
 import aficion.recipe.Lead;
@@ -159,7 +160,7 @@ public final class RecipeBook {
             case Question.Choice choice ->
                     choice.options().stream().map(Question.Option::id).toList();
             case Question.Amount amount ->
-                    List.of(String.valueOf(amount.least()), String.valueOf(amount.most()));
+                    List.of(UserUnits.plain(amount.least()), UserUnits.plain(amount.most()));
         };
     }
 

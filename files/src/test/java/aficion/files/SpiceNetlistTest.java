@@ -20,6 +20,7 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
@@ -178,9 +179,10 @@ class SpiceNetlistTest {
         var process =
                 new ProcessBuilder("ngspice", "-b", file.toString())
                         .redirectErrorStream(true)
+                        .redirectOutput(folder.resolve("job.out").toFile())
                         .start();
-        var output = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        process.waitFor();
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).as("it comes to an end").isTrue();
+        var output = Files.readString(folder.resolve("job.out"));
         var found = new HashMap<String, Double>();
         VALUE.matcher(output)
                 .results()

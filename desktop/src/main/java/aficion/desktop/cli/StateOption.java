@@ -8,6 +8,7 @@ import aficion.netlist.Netlist;
 import aficion.quantity.Celsius;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
+import aficion.quantity.UserUnits;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -106,18 +107,11 @@ final class StateOption {
     }
 
     private static double number(String name, String value, double least, double most) {
-        try {
-            double number = Double.parseDouble(value);
-            if (number >= least && number <= most) {
-                return number;
-            }
-        } catch (NumberFormatException e) {
-            throw new BadInput(range(name, value, least, most));
-        }
-        throw new BadInput(range(name, value, least, most));
-    }
-
-    private static String range(String name, String value, double least, double most) {
-        return Words.of("cli.set.number", name, least + " - " + most, value);
+        return UserUnits.parseNumber(value).stream()
+                .filter(number -> number >= least && number <= most)
+                .findFirst()
+                .orElseThrow(() ->
+                        new BadInput(
+                                Words.of("cli.set.number", name, least + " - " + most, value)));
     }
 }

@@ -171,6 +171,9 @@ class CommandsTest {
                 "key=on|key has no position on. It has: off, run, start",
                 "rpm=fast|rpm needs a number",
                 "rpm=-5|rpm needs a number",
+                "rpm=0x1p3|rpm needs a number",
+                "rpm=1e3|rpm needs a number",
+                "charge=NaN|charge needs a number",
                 "charge=2|charge needs a number",
                 "fuel=9|fuel needs a number"
             })
