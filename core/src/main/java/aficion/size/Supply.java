@@ -1,10 +1,14 @@
 package aficion.size;
 
+import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.SourceKind;
+import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
+import java.util.Collections;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -18,19 +22,17 @@ import java.util.Optional;
  *     without
  */
 public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> volts) {
-    /** Share of the system's volts below which a pole is on the side of the body. */
-    private static final double EARTHED = 0.3;
-
     public static Supply of(OperatingPoint point) {
         double battery = 0;
         double across = 0;
         int strings = 0;
         double generated = 0;
+        var first = firstOfStrings(point.netlist().design());
         for (var part : point.netlist().design().parts()) {
             switch (part.kind()) {
                 case SourceKind.Battery _, SourceKind.BenchSupply _ -> {
                     across += point.across(part.id(), "output").map(Volts::value).orElse(0.0);
-                    if (isEarthed(point, part)) {
+                    if (first.contains(part)) {
                         battery -= through(point, part, "output");
                         strings++;
                     }
@@ -52,12 +54,32 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
                 strings == 0 ? Optional.empty() : Optional.of(new Volts(across / strings)));
     }
 
-    /** Whether it is the earthed one of batteries in series, or the only one. */
-    private static boolean isEarthed(OperatingPoint point, Part part) {
-        double system = point.netlist().design().vehicle().system().value();
-        return part.terminals().stream()
-                .flatMap(pole -> point.voltsAt(pole).stream())
-                .anyMatch(volts -> Math.abs(volts.value()) < EARTHED * system);
+    /**
+     * The batteries whose currents add up: of those in series, which carry one and the same, the
+     * one at the earthed end.
+     */
+    private static List<Part> firstOfStrings(Design design) {
+        var batteries = design.parts().stream().filter(Supply::isBattery).toList();
+        if (batteries.size() < 2) {
+            return batteries;
+        }
+        var live =
+                batteries.stream().map(each -> each.terminal(design.vehicle().livePin())).toList();
+        var first =
+                batteries.stream()
+                        .filter(each ->
+                                Collections.disjoint(
+                                        Netlist.joined(
+                                                design,
+                                                each.terminal(design.vehicle().earthedPin())),
+                                        live))
+                        .toList();
+        return first.isEmpty() ? batteries : first;
+    }
+
+    private static boolean isBattery(Part part) {
+        return part.kind() instanceof SourceKind.Battery
+                || part.kind() instanceof SourceKind.BenchSupply;
     }
 
     /** What its bridge gives, less what its regulator takes. */

@@ -7,6 +7,7 @@ import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.ControlKind;
+import aficion.job.Demand;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
@@ -291,6 +292,48 @@ class SizingTest {
         assertThat(assessment.sizings()).hasSameSizeAs(buzzing.wires());
         assertThat(assessment.sizing(buzzing.wires().getLast().id()).orElseThrow().steady().value())
                 .isCloseTo(8, within(0.5));
+    }
+
+    /** What hangs free of the body is a source all the same. */
+    @Test
+    void aBatteryThatNothingEarthsGivesWhatItGives() {
+        var free =
+                new DesignBuilder(12)
+                        .part("B1", new SourceKind.Battery(new Volts(12), new Ohms(0.006)))
+                        .part(
+                                "X1",
+                                new LoadKind.Load(new Demand.InAmps(new Amps(10)), new Volts(12)))
+                        .wire("B1.+", "X1.+", "2.5mm2", 1)
+                        .wire("X1.31", "B1.-", "2.5mm2", 1)
+                        .build();
+        var outcome = new Solver(Netlist.of(free)).solve(Conditions.REST);
+
+        var supply = Supply.of(((Outcome.Solved) outcome).point());
+
+        assertThat(supply.drawn().value()).isBetween(9.5, 11.0);
+        assertThat(supply.volts().orElseThrow().value()).isBetween(12.0, 12.9);
+    }
+
+    /** Two batteries side by side share what is drawn. */
+    @Test
+    void batteriesInParallelAddUp() {
+        var battery = new SourceKind.Battery(new Volts(12), new Ohms(0.006));
+        var twins =
+                new DesignBuilder(12)
+                        .part("B1", battery)
+                        .part("B2", battery)
+                        .earth("E1")
+                        .load("X1", 10)
+                        .wire("B1.-", "E1.E", "25mm2", 0.3)
+                        .wire("B2.-", "E1.E", "25mm2", 0.3)
+                        .wire("B1.+", "B2.+", "25mm2", 0.3)
+                        .wire("B2.+", "X1.+", "2.5mm2", 1)
+                        .build();
+        var outcome = new Solver(Netlist.of(twins)).solve(Conditions.REST);
+
+        var supply = Supply.of(((Outcome.Solved) outcome).point());
+
+        assertThat(supply.drawn().value()).isBetween(9.5, 11.0);
     }
 
     /** Two batteries of 6 V in series carry one current, and give 12 V. */
