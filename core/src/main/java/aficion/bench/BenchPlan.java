@@ -9,7 +9,6 @@ import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
-import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -161,10 +160,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
             var own = Controls.of(design, circuit).controls();
             return Controls.of(design).controls().stream()
                     .filter(control -> !own.contains(control))
-                    .noneMatch(control ->
-                            control.position(Controls.position(control, state))
-                                    .map(Position::springs)
-                                    .orElse(false));
+                    .noneMatch(control -> control.springs(Controls.position(control, state)));
         }
 
         /** What the circuit asks for in a state, its guards held closed. */

@@ -85,7 +85,11 @@ final class TwoGuardsRule implements Rule {
         /** Whether with a guard out a third way feeds what is behind it, the other out or not. */
         private boolean isFedByMore(Conditions state, FuseSeat seat, FuseSeat other) {
             return bond(state.withPulled(seat, true))
-                    .filter(bond -> bond.together(ends(seat), branch(other)))
+                    .filter(bond ->
+                            bond.together(
+                                    netlist.a(branch(seat)),
+                                    netlist.b(branch(seat)),
+                                    branch(other)))
                     .isPresent();
         }
 
@@ -104,10 +108,6 @@ final class TwoGuardsRule implements Rule {
 
         private int branch(FuseSeat seat) {
             return netlist.inside(seat.part()).get(seat.way());
-        }
-
-        private int[] ends(FuseSeat seat) {
-            return new int[] {netlist.a(branch(seat)), netlist.b(branch(seat))};
         }
 
         private Optional<Metal.Bond> bond(Conditions state) {

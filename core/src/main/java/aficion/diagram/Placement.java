@@ -86,10 +86,9 @@ final class Placement {
         for (var wire : wires) {
             var from = wire.from().terminal().part();
             var to = wire.to().terminal().part();
-            if (!from.equals(to) && parts.containsKey(from) && parts.containsKey(to)) {
-                if (!isFlag(wire)) {
-                    feeders.computeIfAbsent(to, _ -> new ArrayList<>()).add(from);
-                }
+            boolean drawnThere = parts.containsKey(from) && parts.containsKey(to);
+            if (drawnThere && !from.equals(to) && !isFlag(wire)) {
+                feeders.computeIfAbsent(to, _ -> new ArrayList<>()).add(from);
             }
         }
         place();

@@ -41,6 +41,20 @@ public record Controls(List<Control> controls, List<String> levels) {
             return positions.getFirst().name();
         }
 
+        /** Whether a position springs back when it is let go. */
+        public boolean springs(String position) {
+            return position(position).map(Position::springs).orElse(false);
+        }
+
+        /** Where it springs back to: a key to the last position it stays in, all else to rest. */
+        public String sprungBack() {
+            return positions.stream()
+                    .filter(position -> action == Action.KEY && !position.springs())
+                    .reduce((_, last) -> last)
+                    .map(Position::name)
+                    .orElse(rest());
+        }
+
         public Optional<Position> position(String wanted) {
             return positions.stream()
                     .filter(position -> position.name().equals(wanted))

@@ -111,11 +111,6 @@ final class NetlistBuilder {
         return Joints.joined(design, start);
     }
 
-    /** The terminals reached from one through all that does not limit the current, if closed. */
-    Set<Terminal> reachedFrom(Terminal start) {
-        return Joints.reached(design, start);
-    }
-
     Part part(Terminal terminal) {
         return design.part(terminal.part());
     }

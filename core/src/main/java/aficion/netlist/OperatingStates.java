@@ -169,21 +169,8 @@ public final class OperatingStates {
     private static Conditions released(Design design, Conditions state) {
         var now = state;
         for (var control : Controls.of(design).controls()) {
-            boolean springs =
-                    control.position(Controls.position(control, state))
-                            .map(Position::springs)
-                            .orElse(false);
-            if (springs) {
-                var lasting =
-                        control.positions().stream()
-                                .filter(position -> !position.springs())
-                                .reduce((_, last) -> last);
-                now =
-                        now.with(
-                                control.name(),
-                                control.action() == Action.KEY
-                                        ? lasting.map(Position::name).orElse(control.rest())
-                                        : control.rest());
+            if (control.springs(Controls.position(control, state))) {
+                now = now.with(control.name(), control.sprungBack());
             }
         }
         return now;
@@ -192,10 +179,7 @@ public final class OperatingStates {
     /** Whether some control of the state springs back when it is let go. */
     public static boolean isHeld(Design design, Conditions state) {
         return Controls.of(design).controls().stream()
-                .anyMatch(control ->
-                        control.position(Controls.position(control, state))
-                                .map(Position::springs)
-                                .orElse(false));
+                .anyMatch(control -> control.springs(Controls.position(control, state)));
     }
 
     /** Whether every control is at rest, no level is moved and the engine stands. */

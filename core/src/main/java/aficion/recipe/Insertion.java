@@ -398,8 +398,8 @@ public final class Insertion {
         return edit instanceof PartEdit.FitFuse fitted && !weakens(fitted)
                 || edit instanceof WireEdit.MoveEnd
                 || edit instanceof WireEdit.Crimp
-                || edit instanceof CompositeEdit(var deed, var edits)
-                        && deed == CompositeEdit.Reason.MEND
+                || edit instanceof CompositeEdit(var reason, var edits)
+                        && reason == CompositeEdit.Reason.MEND
                         && edits.stream().allMatch(WireEdit.Crimp.class::isInstance)
                 || edit instanceof PartEdit.Refit(_, var kind) && kind instanceof GuardKind
                 || edit instanceof PartEdit.Exchange(var part, _, _) && design.find(part).isEmpty()

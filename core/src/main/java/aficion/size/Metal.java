@@ -10,7 +10,6 @@ import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -72,12 +71,17 @@ public final class Metal {
 
     /** The nodes that metal would join to one if everything were closed but some branches. */
     public Set<Integer> closed(int start, IntPredicate without) {
+        return reached(start, branch -> (metal[branch] || isFuse(branch)) && !without.test(branch));
+    }
+
+    /** The nodes that some branches lead to from one. */
+    private Set<Integer> reached(int start, IntPredicate through) {
         var seen = new HashSet<>(Set.of(start));
         var open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
             int node = open.remove();
             for (int i : meeting[node]) {
-                if ((metal[i] || isFuse(i)) && !without.test(i)) {
+                if (through.test(i)) {
                     int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
                     if (seen.add(next)) {
                         open.add(next);
@@ -178,21 +182,9 @@ public final class Metal {
         }
 
         /** Whether metal but for one branch leads from one node to another. */
-        public boolean together(int[] ends, int without) {
-            var seen = new BitSet();
-            var open = new ArrayDeque<Integer>(List.of(ends[0]));
-            seen.set(ends[0]);
-            while (!open.isEmpty() && !seen.get(ends[1])) {
-                int node = open.remove();
-                for (int i : meeting[node]) {
-                    int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
-                    if (i != without && !seen.get(next) && joins(point, i)) {
-                        seen.set(next);
-                        open.add(next);
-                    }
-                }
-            }
-            return seen.get(ends[1]);
+        public boolean together(int one, int other, int without) {
+            return reached(one, branch -> branch != without && joins(point, branch))
+                    .contains(other);
         }
 
         /** Whether a source that keeps its volts is shorted. */

@@ -75,10 +75,10 @@ public final class Tidying {
         return together(Reason.RESIZE, edits);
     }
 
-    private static Attempt together(Reason deed, List<Edit> edits) {
+    private static Attempt together(Reason reason, List<Edit> edits) {
         return edits.isEmpty()
                 ? new Refused(Refusal.NOTHING_TO_DO)
-                : new Possible(new CompositeEdit(deed, edits));
+                : new Possible(new CompositeEdit(reason, edits));
     }
 
     /** Depth-first along the feed, beginning with what no other wire of the circuit feeds. */

@@ -102,8 +102,10 @@ public final class Recovery implements AutoCloseable {
         try (var copies = Files.newDirectoryStream(folder, "*" + JobStore.SUFFIX)) {
             for (var copy : copies) {
                 try {
-                    Held.of(beside(copy, LOCK))
-                            .ifPresent(lock -> read(copy, lock).ifPresent(found::add));
+                    var lock = Held.of(beside(copy, LOCK));
+                    if (lock.isPresent()) {
+                        read(copy, lock.get()).ifPresent(found::add);
+                    }
                 } catch (IOException e) {
                     LOG.warn("{} cannot be looked at", copy, e);
                 }
@@ -113,7 +115,7 @@ public final class Recovery implements AutoCloseable {
         return found;
     }
 
-    private static Optional<Left> read(Path copy, Held lock) {
+    private static Optional<Left> read(Path copy, Held lock) throws IOException {
         try {
             var job = JobStore.open(copy).job();
             var at = Files.getLastModifiedTime(copy).toInstant();
@@ -121,6 +123,7 @@ public final class Recovery implements AutoCloseable {
         } catch (IOException damaged) {
             lock.close();
             WholeFile.setAside(copy, damaged);
+            Files.deleteIfExists(beside(copy, LOCK));
             return Optional.empty();
         }
     }

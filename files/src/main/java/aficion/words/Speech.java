@@ -329,23 +329,23 @@ public final class Speech {
 
     private String edit(CompositeEdit edit) {
         return switch (edit) {
-            case CompositeEdit(var deed, var edits) when deed == CompositeEdit.Reason.MEND ->
+            case CompositeEdit(var reason, var edits) when reason == CompositeEdit.Reason.MEND ->
                     edits.stream()
                             .map(this::edit)
                             .reduce((one, next) ->
                                     Words.of("edit.Together.each", one, goesOn(next)))
-                            .orElseGet(() -> Words.of("edit.Together", deed));
-            case CompositeEdit(var deed, var edits) ->
+                            .orElseGet(() -> Words.of("edit.Together", reason));
+            case CompositeEdit(var reason, var edits) ->
                     edits.stream()
                             .filter(each ->
                                     each instanceof CircuitEdit.AddCircuit
                                             || each instanceof PartEdit.AddPart)
                             .filter(_ ->
-                                    deed == CompositeEdit.Reason.INSERT_RECIPE
-                                            || deed == CompositeEdit.Reason.ADD_PART)
+                                    reason == CompositeEdit.Reason.INSERT_RECIPE
+                                            || reason == CompositeEdit.Reason.ADD_PART)
                             .findFirst()
                             .map(this::edit)
-                            .orElseGet(() -> Words.of("edit.Together", deed));
+                            .orElseGet(() -> Words.of("edit.Together", reason));
         };
     }
 
@@ -546,7 +546,7 @@ public final class Speech {
     }
 
     private static String plain(double number) {
-        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+        return UserUnits.plain(number);
     }
 
     private String number(WireId wire) {

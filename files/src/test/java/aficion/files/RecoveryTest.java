@@ -101,6 +101,7 @@ class RecoveryTest {
         assertThat(new Recovery(folder).left()).hasSize(1);
         assertThat(folder.resolve("half.aficion.unreadable")).exists();
         assertThat(folder.resolve("half.aficion")).doesNotExist();
+        assertThat(folder.resolve("half.aficion.lock")).doesNotExist();
     }
 
     @ParameterizedTest

@@ -1,4 +1,4 @@
-package aficion;
+package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** The list of typical figures and the code say the same. */
 class SourcesTest {
-    private static final Path CODE = Path.of("src/main/java/aficion");
+    private static final Path CODE = Path.of("../core/src/main/java/aficion");
     private static final Pattern ROW =
             Pattern.compile("\\| .+ \\| ([-0-9.]+) \\| .+ \\| `([a-z.]+)\\.(\\w+)\\.(\\w+)` \\|");
 

@@ -4,7 +4,7 @@ import aficion.job.Design;
 import java.util.List;
 
 /** Several edits as one, in order. */
-public record CompositeEdit(Reason deed, List<Edit> edits) implements Edit {
+public record CompositeEdit(Reason reason, List<Edit> edits) implements Edit {
 
     /** What they do together. */
     public enum Reason {

@@ -4,7 +4,6 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Action;
 import aficion.job.CircuitId;
-import aficion.job.Position;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
@@ -179,8 +178,7 @@ public final class ConditionsBar extends HBox {
         button.getStyleClass().add("position");
         button.setId("set-" + control.name() + "-" + position);
         button.setAccessibleText(Words.of("condition.one", control.name(), position));
-        boolean springs = control.position(position).map(Position::springs).orElse(false);
-        if (springs) {
+        if (control.springs(position)) {
             button.armedProperty().addListener((_, _, held) -> hold(control, position, held));
             button.setOnAction(_ -> refresh());
         } else {
@@ -205,17 +203,9 @@ public final class ConditionsBar extends HBox {
             bench.set(
                     control.name(),
                     control.action() == Action.KEY
-                            ? lasting(control)
+                            ? control.sprungBack()
                             : letGo.orElse(control.rest()));
         }
-    }
-
-    private static String lasting(Control control) {
-        return control.positions().stream()
-                .filter(each -> !each.springs())
-                .reduce((_, last) -> last)
-                .map(Position::name)
-                .orElse(control.rest());
     }
 
     /** A level with its name and what it stands at: a temperature, or how full. */
