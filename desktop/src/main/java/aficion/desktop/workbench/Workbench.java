@@ -515,6 +515,7 @@ public final class Workbench implements AutoCloseable {
                 Question.ASSESSMENT,
                 hand -> Found.in(hand.assessment(design)),
                 found -> {
+                    trying.set(true);
                     assessed.set(
                             Optional.of(Assessed.of(found.assessment, found.bare(), job().work())));
                     offered.set(
@@ -548,8 +549,8 @@ public final class Workbench implements AutoCloseable {
                 Findings.judged(proposed, work).open().stream()
                         .filter(finding -> !known.contains(finding.about()))
                         .toList();
-        offered.set(tried.map(found -> found.by(work)));
         trying.set(!open.isEmpty());
+        offered.set(tried.map(found -> found.by(work)));
         if (open.isEmpty()) {
             engine.cancel(Question.OFFER);
             return;
