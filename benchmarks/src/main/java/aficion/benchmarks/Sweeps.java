@@ -28,14 +28,14 @@ public class Sweeps {
     static final int NODES = 430;
     private static final long SEED = 7;
 
-    private Netlist netlist;
+    private Sweep sweep;
     private Conditions busy;
     private List<Conditions> states;
 
     @Setup
     public void vehicle() {
         var design = Vehicles.of(NODES, SEED);
-        netlist = Netlist.of(design);
+        sweep = Sweep.of(Netlist.of(design));
         busy = Vehicles.busy(design, SEED);
         states =
                 List.of(
@@ -49,12 +49,12 @@ public class Sweeps {
     /** In one state. */
     @Benchmark
     public List<Effect> oneState() {
-        return Sweep.of(netlist, List.of(busy), _ -> true);
+        return sweep.effects(List.of(busy), _ -> true);
     }
 
     /** In five states, one of them at rest. */
     @Benchmark
     public List<Effect> fiveStates() {
-        return Sweep.of(netlist, states, _ -> true);
+        return sweep.effects(states, _ -> true);
     }
 }

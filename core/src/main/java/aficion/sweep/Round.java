@@ -113,17 +113,22 @@ final class Round {
                         .toArray();
     }
 
-    /** The worst of every fault so far; faults without consequence are left out. */
-    Map<Fault, Found> worst() {
-        return worst;
+    /**
+     * The worst of every fault since this was asked last, then forgotten here; faults without
+     * consequence are left out.
+     */
+    Map<Fault, Found> taken() {
+        var taken = new LinkedHashMap<>(worst);
+        worst.clear();
+        return taken;
     }
 
     /**
-     * Tries every fault in a state that is come to.
+     * Tries the faults of one of several equal shares, wire by wire, in a state that is come to.
      *
      * @param place the place of the state among all
      */
-    void through(Conditions state, int place) {
+    void through(Conditions state, int place, int share, int shares) {
         network.calm();
         solver.arrive(state);
         if (!solver.comesToRest()) {
@@ -133,12 +138,13 @@ final class Round {
         works.remember(network);
         scorching.remember();
         base = network.remember();
-        var matters = matters();
+        var wires = share(design.wires(), share, shares);
+        var matters = matters(share(poorer, share, shares));
         shorted.clear();
         opened.clear();
         lastWithout.clear();
         lastShort = base;
-        for (var wire : design.wires()) {
+        for (var wire : wires) {
             for (var where : Fault.Place.values()) {
                 chafed(wire, where, state, place);
             }
@@ -148,6 +154,10 @@ final class Round {
             keep(each.fault(), settled(), state, place);
             network.recall(base);
         }
+    }
+
+    private static <T> List<T> share(List<T> all, int share, int shares) {
+        return all.subList(all.size() * share / shares, all.size() * (share + 1) / shares);
     }
 
     /** How long a state may last: what a hand holds, and nobody cranks for long. */
@@ -168,10 +178,10 @@ final class Round {
     }
 
     /** What may be worse of broken wires, bad joints and lost earths than is known of them. */
-    private List<Poorer> matters() {
+    private List<Poorer> matters(List<Poorer> asking) {
         var matters = new ArrayList<Poorer>();
         int asked = Branch.NONE;
-        for (var each : poorer) {
+        for (var each : asking) {
             var known = known(each.fault());
             if (known == Danger.BURNS || Math.abs(network.amps(each.branch())) <= NOTHING) {
                 continue;

@@ -12,53 +12,70 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Queue;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.DoublePredicate;
 import java.util.stream.IntStream;
 
 /**
- * Tries every fault in every state. The vehicle is at rest in the state when the fault comes, so
- * relays that have pulled in hold as they would; a fault that changes nothing there is not solved.
+ * Tries every fault of a design in every state it is asked for. The vehicle is at rest in the state
+ * when the fault comes, so relays that have pulled in hold as they would; a fault that changes
+ * nothing there is not solved.
  *
  * <p>States are shared out among as many {@link Round}s as there are processors, each with a
- * network of its own. A round knows the worst of every fault in the states it has been through, and
- * solves only what may be worse; what comes out does not depend on how many rounds there are.
+ * network of its own; a state alone is shared out too, by its faults. A round knows the worst of
+ * every fault in the states it has been through, and solves only what may be worse; what comes out
+ * does not depend on how many rounds there are.
+ *
+ * <p>Kept with a design, it keeps what is worked out once: what guards and stands each wire, the
+ * order of every network. Any thread may ask.
  */
 public final class Sweep {
     /** What a bad joint adds. */
     private static final List<Ohms> BAD = List.of(new Ohms(0.1), new Ohms(1));
 
     private final Netlist netlist;
-    private final List<Conditions> states;
     private final List<Poorer> poorer;
     private final Scorching.Limits limits;
-    private final AtomicInteger done = new AtomicInteger();
-    private final AtomicBoolean stopped = new AtomicBoolean();
+    private final Map<Fault, Integer> order;
+    private final Queue<Round> idle = new ConcurrentLinkedQueue<>();
 
-    private Sweep(Netlist netlist, Collection<Conditions> states) {
+    private Sweep(Netlist netlist) {
         this.netlist = netlist;
-        this.states = List.copyOf(states);
         this.poorer = poorer(netlist);
         this.limits = Scorching.Limits.of(netlist);
+        this.order = order();
+    }
+
+    /** The faults of a design, ready to be tried. */
+    public static Sweep of(Netlist netlist) {
+        return new Sweep(netlist);
     }
 
     /**
      * What every fault does in the state where it is worst, worst first; faults without consequence
      * are left out. Equal dangers stand in the order of the job.
      *
-     * @param goOn asked now and then with the share done, on the thread that calls; false ends it
-     *     early, with what is known
+     * @param goOn asked at the start and now and then with the share done, on the thread that
+     *     calls; false ends it early, with what is known
      */
-    public static List<Effect> of(
-            Netlist netlist, Collection<Conditions> states, DoublePredicate goOn) {
-        return new Sweep(netlist, states).ranked(goOn);
+    public List<Effect> effects(Collection<Conditions> states, DoublePredicate goOn) {
+        return new Run(states)
+                .worst(goOn).values().stream()
+                        .map(Round.Found::effect)
+                        .sorted(
+                                Comparator.comparing(Effect::danger)
+                                        .thenComparing(effect -> order.get(effect.fault())))
+                        .toList();
     }
 
     /** The same over all operating states of the design, to its end. */
-    public static List<Effect> of(Netlist netlist) {
-        return of(netlist, WorstCase.states(new Solver(netlist)), _ -> true);
+    public List<Effect> effects() {
+        return effects(WorstCase.states(new Solver(netlist)), _ -> true);
     }
 
     /** Every broken wire, bad joint and lost earth, in the order of the job. */
@@ -94,66 +111,76 @@ public final class Sweep {
         return order;
     }
 
-    private List<Effect> ranked(DoublePredicate goOn) {
-        var order = order();
-        return worst(goOn).values().stream()
-                .map(Round.Found::effect)
-                .sorted(
-                        Comparator.comparing(Effect::danger)
-                                .thenComparing(effect -> order.get(effect.fault())))
-                .toList();
-    }
+    /** Once through some states. */
+    private final class Run {
+        private final List<Conditions> states;
 
-    private Map<Fault, Round.Found> worst(DoublePredicate goOn) {
-        int rounds = Math.clamp(states.size(), 1, Runtime.getRuntime().availableProcessors());
-        var others =
-                IntStream.range(1, rounds)
-                        .mapToObj(first ->
-                                CompletableFuture.supplyAsync(
-                                        () -> through(first, rounds, _ -> true)))
-                        .toList();
-        var worst = throughHere(rounds, goOn);
-        for (var other : others) {
-            other.join().forEach((fault, found) -> worst.merge(fault, found, Round.Found::worse));
+        /** Into how many shares the faults of a state fall. */
+        private final int shares;
+
+        private final AtomicInteger next = new AtomicInteger();
+        private final AtomicInteger done = new AtomicInteger();
+        private final AtomicBoolean stopped = new AtomicBoolean();
+
+        Run(Collection<Conditions> states) {
+            this.states = List.copyOf(states);
+            this.shares = this.states.size() == 1 ? 2 : 1;
         }
-        return worst;
-    }
 
-    /** The round of the thread that asks; what ends it ends the others. */
-    private Map<Fault, Round.Found> throughHere(int rounds, DoublePredicate goOn) {
-        boolean whole = false;
-        try {
-            var worst = through(0, rounds, goOn);
-            whole = true;
+        Map<Fault, Round.Found> worst(DoublePredicate goOn) {
+            int rounds = Math.clamp(tasks(), 1, Runtime.getRuntime().availableProcessors());
+            var others =
+                    IntStream.range(1, rounds)
+                            .mapToObj(_ -> CompletableFuture.supplyAsync(() -> through(_ -> true)))
+                            .toList();
+            var worst = throughHere(goOn);
+            for (var other : others) {
+                other.join()
+                        .forEach((fault, found) -> worst.merge(fault, found, Round.Found::worse));
+            }
             return worst;
-        } finally {
-            stopped.compareAndSet(false, !whole);
         }
-    }
 
-    /** Goes through the states that fall to one of the rounds. */
-    private Map<Fault, Round.Found> through(int mine, int rounds, DoublePredicate goOn) {
-        var round = new Round(netlist, poorer, limits);
-        for (int i = 0; i < states.size() && !stopped.get(); i++) {
-            if (falls(i, rounds) == mine) {
-                round.through(states.get(i), i);
-                if (!goOn.test((double) done.incrementAndGet() / states.size())) {
-                    stopped.set(true);
-                }
+        private int tasks() {
+            return states.size() * shares;
+        }
+
+        /** The round of the thread that asks; what ends it ends the others. */
+        private Map<Fault, Round.Found> throughHere(DoublePredicate goOn) {
+            boolean whole = false;
+            try {
+                var worst = through(goOn);
+                whole = true;
+                return worst;
+            } finally {
+                stopped.compareAndSet(false, !whole);
             }
         }
-        return round.worst();
-    }
 
-    /**
-     * The round that a state falls to: its digits in the number of rounds, summed (the sequence of
-     * Thue and Morse), which shares out fairly whatever comes again and again.
-     */
-    private static int falls(int state, int rounds) {
-        int sum = 0;
-        for (int rest = state; rounds > 1 && rest > 0; rest /= rounds) {
-            sum += rest % rounds;
+        private boolean goesOn(DoublePredicate goOn) {
+            if (!stopped.get() && !goOn.test((double) done.get() / tasks())) {
+                stopped.set(true);
+            }
+            return !stopped.get();
         }
-        return sum % rounds;
+
+        /** Takes one task after another, in their order, until all are taken. */
+        private Map<Fault, Round.Found> through(DoublePredicate goOn) {
+            var round =
+                    Optional.ofNullable(idle.poll())
+                            .orElseGet(() -> new Round(netlist, poorer, limits));
+            while (goesOn(goOn)) {
+                int task = next.getAndIncrement();
+                if (task >= tasks()) {
+                    break;
+                }
+                int state = task / shares;
+                round.through(states.get(state), state, task % shares, shares);
+                done.incrementAndGet();
+            }
+            var worst = round.taken();
+            idle.add(round);
+            return worst;
+        }
     }
 }

@@ -76,7 +76,7 @@ class FuzzTest {
             var script = Script.of(AnyJob.conditions(design, each + 1), conditions, new Seconds(2));
             assertThatCode(
                             () -> {
-                                Sweep.of(netlist, List.of(conditions), _ -> true);
+                                Sweep.of(netlist).effects(List.of(conditions), _ -> true);
                                 Simulation.run(netlist, script, List.of());
                             })
                     .as("seed %d", each)

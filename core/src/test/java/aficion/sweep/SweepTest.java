@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.job.DesignBuilder;
 import aficion.job.PartId;
 import aficion.job.WireId;
+import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
-import aficion.netlist.OperatingStates;
 import aficion.size.WorstCase;
 import aficion.solve.Solver;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 
 /** What each fault does, worked out by hand. */
@@ -28,7 +28,7 @@ class SweepTest {
     }
 
     private static List<Effect> sweep(DesignBuilder design) {
-        return Sweep.of(Netlist.of(design.build()));
+        return Sweep.of(Netlist.of(design.build())).effects();
     }
 
     private static Effect effect(List<Effect> effects, Fault fault) {
@@ -185,12 +185,30 @@ class SweepTest {
     void itTellsHowFarItIsAndStopsWhenAsked() {
         var netlist = Netlist.of(lamp(10, "1mm2").build());
         var states = WorstCase.states(new Solver(netlist));
-        var told = new AtomicInteger();
+        var sweep = Sweep.of(netlist);
+        var told = new ArrayList<Double>();
 
-        Sweep.of(netlist, states, _ -> told.incrementAndGet() < 2);
+        var effects = sweep.effects(states, told::add);
 
-        assertThat(told).hasValue(2);
-        assertThat(states.size()).isGreaterThan(2);
-        assertThat(OperatingStates.isHeld(netlist.design(), states.iterator().next())).isFalse();
+        assertThat(told).isSorted().startsWith(0.0).allMatch(share -> share <= 1);
+        told.clear();
+        sweep.effects(
+                states,
+                share -> {
+                    told.add(share);
+                    return false;
+                });
+        assertThat(told).hasSize(1);
+        assertThat(sweep.effects(states, _ -> true)).isEqualTo(effects);
+    }
+
+    @Test
+    void aStateAloneIsSharedOutAndTellsTheSame() {
+        var design = lamp(10, "1mm2").lamp("H2", 5).wire("B1.+", "H2.58", "0.35mm2", 2).build();
+        var sweep = Sweep.of(Netlist.of(design));
+
+        assertThat(sweep.effects(List.of(Conditions.REST), _ -> true))
+                .isNotEmpty()
+                .isEqualTo(sweep.effects(List.of(Conditions.REST, Conditions.REST), _ -> true));
     }
 }

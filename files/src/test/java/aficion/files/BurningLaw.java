@@ -44,7 +44,7 @@ final class BurningLaw {
     /** What burns in a job without being called a danger. */
     static List<String> broken(Design design) {
         var law = new BurningLaw(design);
-        return Sweep.of(Netlist.of(design)).stream().flatMap(law::uncalled).toList();
+        return Sweep.of(Netlist.of(design)).effects().stream().flatMap(law::uncalled).toList();
     }
 
     private java.util.stream.Stream<String> uncalled(Effect effect) {

@@ -122,7 +122,7 @@ class DemoJobsTest {
 
     @Test
     void theSweepOfTheMotorcycleNamesItsHornAndItsUnguardedLead() {
-        var effects = Sweep.of(Netlist.of(MOTORCYCLE));
+        var effects = Sweep.of(Netlist.of(MOTORCYCLE)).effects();
 
         assertThat(effects)
                 .anyMatch(effect ->
@@ -139,7 +139,7 @@ class DemoJobsTest {
      */
     @Test
     void theSweepOfTheTractorHearsTheSolenoidBuzz() {
-        assertThat(Sweep.of(Netlist.of(TRACTOR)))
+        assertThat(Sweep.of(Netlist.of(TRACTOR)).effects())
                 .anyMatch(effect ->
                         effect.danger() == Consequence.Danger.UNSTABLE
                                 && effect.fault() instanceof Fault.BadJoint(var wire, _)

@@ -39,7 +39,7 @@ final class SweepCommand extends Commands.Printing {
                 state.isGiven()
                         ? List.of(state.conditions(loaded))
                         : WorstCase.states(new Solver(netlist));
-        var effects = Sweep.of(netlist, states, _ -> true);
+        var effects = Sweep.of(netlist).effects(states, _ -> true);
         var speech = new Speech(loaded, UserUnits.METRIC);
         effects.stream()
                 .filter(effect -> all || isHarm(effect))

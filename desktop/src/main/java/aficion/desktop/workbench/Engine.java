@@ -4,6 +4,7 @@ import aficion.job.Design;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.solve.Solver;
+import aficion.sweep.Sweep;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
@@ -44,6 +45,10 @@ final class Engine implements AutoCloseable {
         private final ExecutorService thread;
         private @Nullable Solver solver;
         private @Nullable Assessment assessment;
+        private @Nullable Swept swept;
+
+        /** The faults of a design, ready to be tried. */
+        private record Swept(Design design, Sweep sweep) {}
 
         private Hand(String name) {
             thread =
@@ -69,7 +74,17 @@ final class Engine implements AutoCloseable {
             return kept;
         }
 
+        Sweep sweep(Design design) {
+            var kept = swept;
+            if (kept == null || kept.design() != design) {
+                kept = new Swept(design, Sweep.of(Netlist.of(design)));
+                swept = kept;
+            }
+            return kept.sweep();
+        }
+
         private void forget() {
+            swept = null;
             solver = null;
             assessment = null;
         }

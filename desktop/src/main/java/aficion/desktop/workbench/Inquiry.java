@@ -21,7 +21,6 @@ import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import aficion.sweep.Effect;
-import aficion.sweep.Sweep;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -196,7 +195,7 @@ public final class Inquiry {
         var now = bench.conditions().get();
         ask(
                 Question.SWEEP,
-                _ -> Sweep.of(Netlist.of(design), List.of(now), _ -> true),
+                hand -> hand.sweep(design).effects(List.of(now), _ -> true),
                 effects -> {
                     if (bench.conditions().get().equals(now)) {
                         then.accept(effects);
