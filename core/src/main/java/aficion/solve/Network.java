@@ -324,6 +324,15 @@ public final class Network {
         System.arraycopy(memory.volts, 0, volts, 0, volts.length);
     }
 
+    /**
+     * The same as a new network would: what is found next depends to the last bit on nothing that
+     * was found before.
+     */
+    public void startOver(Memory fresh) {
+        recall(fresh);
+        stale = true;
+    }
+
     /** Lets the next search begin with every bending branch where it was then. */
     public void beginFrom(Memory memory) {
         bends.place(memory.at);

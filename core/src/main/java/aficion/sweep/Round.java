@@ -66,6 +66,7 @@ final class Round {
     /** Where the last search without a guard ended. */
     private final Map<Integer, Network.Memory> lastWithout = new HashMap<>();
 
+    private final Network.Memory fresh;
     private Network.Memory base;
 
     /** How long the state at hand may last, seconds. */
@@ -100,7 +101,8 @@ final class Round {
         this.works = new LoadBaseline(netlist, network);
         this.guards = new Guardians(netlist, network);
         this.scorching = new Scorching(network, limits);
-        this.base = network.remember();
+        this.fresh = network.remember();
+        this.base = fresh;
         this.lastShort = base;
         this.poorer = List.copyOf(poorer);
         turning =
@@ -129,7 +131,7 @@ final class Round {
      * @param place the place of the state among all
      */
     void through(Conditions state, int place, int share, int shares) {
-        network.calm();
+        network.startOver(fresh);
         solver.arrive(state);
         if (!solver.comesToRest()) {
             return;
