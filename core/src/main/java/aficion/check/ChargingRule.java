@@ -44,7 +44,8 @@ final class ChargingRule implements Rule {
         return assessment.worst().bases().stream()
                 .filter(point ->
                         point.conditions().engine().value() > 0
-                                && !OperatingStates.isOff(assessment.design(), point.conditions()))
+                                && !OperatingStates.isOff(
+                                        assessment.netlist().controls(), point.conditions()))
                 .filter(point -> volts(point, battery) > (1 + OVER) * set)
                 .max(Comparator.comparingDouble(point -> volts(point, battery)))
                 .map(point ->

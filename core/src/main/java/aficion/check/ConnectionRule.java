@@ -10,7 +10,8 @@ import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
-import java.util.ArrayList;
+import java.util.ArrayDeque;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -99,48 +100,43 @@ final class ConnectionRule implements Rule {
             if (!part.kind().consumes() || part.terminals().stream().anyMatch(loose::contains)) {
                 return Stream.empty();
             }
-            var starts = new HashSet<Integer>();
-            poles.forEach(pole -> starts.add(netlist.node(pole)));
-            var reached = reach(starts, part);
+            var reached = reach(poles, part);
             return part.terminals().stream()
                     .filter(terminal ->
                             !part.kind().sparePins().contains(terminal.pin())
                                     || !design.wiresAt(terminal).isEmpty())
-                    .filter(terminal -> !reached.contains(netlist.node(terminal)))
+                    .filter(terminal -> !reached.get(netlist.node(terminal)))
                     .filter(terminal -> !endsLoose(terminal, part))
                     .limit(1)
                     .map(terminal -> new Finding.NoWayBack(part.id(), terminal));
         }
 
         private boolean endsLoose(Terminal terminal, Part part) {
-            var island = reach(Set.of(netlist.node(terminal)), part);
-            return loose.stream().anyMatch(end -> island.contains(netlist.node(end)));
+            var island = reach(List.of(terminal), part);
+            return loose.stream().anyMatch(end -> island.get(netlist.node(end)));
         }
 
-        private Set<Integer> reach(Set<Integer> starts, Part without) {
-            var left = new HashSet<>(netlist.inside(without.id()).values());
-            Optional.ofNullable(netlist.inside(without.id()).get("mount")).ifPresent(left::remove);
-            var reached = new HashSet<>(starts);
-            var branches = new ArrayList<Integer>();
-            for (int branch = 0; branch < netlist.size(); branch++) {
-                if (!left.contains(branch) && !netlist.isSource(branch)) {
-                    branches.add(branch);
-                }
-            }
-            boolean grown = true;
-            while (grown) {
-                grown = false;
-                for (int branch : branches) {
-                    int a = netlist.a(branch);
-                    int b = netlist.b(branch);
-                    if (reached.contains(a) != reached.contains(b)) {
-                        reached.add(a);
-                        reached.add(b);
-                        grown = true;
+        private BitSet reach(List<Terminal> starts, Part without) {
+            var reached = new BitSet(netlist.nodes());
+            var open = new ArrayDeque<Integer>();
+            starts.stream().map(netlist::node).forEach(open::add);
+            open.forEach(reached::set);
+            while (!open.isEmpty()) {
+                int node = open.remove();
+                for (int branch : netlist.meeting(node)) {
+                    int next = netlist.a(branch) == node ? netlist.b(branch) : netlist.a(branch);
+                    if (leads(branch, without) && !reached.get(next)) {
+                        reached.set(next);
+                        open.add(next);
                     }
                 }
             }
             return reached;
+        }
+
+        private boolean leads(int branch, Part without) {
+            boolean inside = netlist.partOf(branch).filter(without.id()::equals).isPresent();
+            return !netlist.isSource(branch) && (!inside || netlist.roleOf(branch).equals("mount"));
         }
     }
 }

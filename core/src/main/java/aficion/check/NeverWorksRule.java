@@ -13,6 +13,7 @@ import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -130,7 +131,7 @@ final class NeverWorksRule implements Rule {
                         .collect(Collectors.toCollection(HashSet::new));
         for (var part : assessment.design().parts()) {
             if (part.kind() instanceof ControlKind.Relay
-                    && left.stream().anyMatch(each -> joins(assessment.design(), part, each))
+                    && !Collections.disjoint(left, joined(assessment.design(), part))
                     && !hangsOnItself(assessment, part)) {
                 tried(assessment, part, left)
                         .ifPresent(exchange -> {
@@ -150,12 +151,12 @@ final class NeverWorksRule implements Rule {
         return assessment.worst().everTogether(want.part().id(), want.role());
     }
 
-    /** Whether a part is a relay, or is joined to one of its pins. */
-    private static boolean joins(Design design, Part relay, PartId part) {
+    /** A relay, and the parts joined to its pins. */
+    private static Set<PartId> joined(Design design, Part relay) {
         return relay.terminals().stream()
                 .flatMap(pin -> Netlist.joined(design, pin).stream())
                 .map(Terminal::part)
-                .anyMatch(part::equals);
+                .collect(Collectors.toSet());
     }
 
     private static Optional<PathFinding.PinsExchanged> tried(
@@ -173,9 +174,9 @@ final class NeverWorksRule implements Rule {
                             .filter(part -> !still.contains(part))
                             .sorted(Comparator.comparing(PartId::value))
                             .toList();
+            var joined = joined(design, relay);
             boolean cures =
-                    still.stream()
-                            .noneMatch(part -> left.contains(part) && joins(design, relay, part));
+                    still.stream().noneMatch(part -> left.contains(part) && joined.contains(part));
             boolean harms =
                     !left.containsAll(still)
                             || after.worst().shorts().size() > assessment.worst().shorts().size();
@@ -247,10 +248,10 @@ final class NeverWorksRule implements Rule {
     private static boolean couldReach(Assessment assessment, Terminal end, IntPredicate without) {
         var netlist = assessment.netlist();
         var reached = assessment.worst().metal().closed(netlist.node(end), without);
-        return reached.contains(0)
+        return reached.get(0)
                 || assessment.design().parts().stream()
                         .filter(source -> source.kind() instanceof SourceKind.Battery)
                         .flatMap(source -> source.terminals().stream())
-                        .anyMatch(pole -> reached.contains(netlist.node(pole)));
+                        .anyMatch(pole -> reached.get(netlist.node(pole)));
     }
 }

@@ -71,7 +71,8 @@ final class PartingRule implements Rule {
         return assessment.worst().bases().stream()
                 .filter(base -> base.conditions().engine().value() > 0)
                 .filter(base -> base.conditions().charge().value() == 1)
-                .filter(base -> !OperatingStates.isOff(assessment.design(), base.conditions()))
+                .filter(base ->
+                        !OperatingStates.isOff(assessment.netlist().controls(), base.conditions()))
                 .filter(base -> gives(base, source) && charges(assessment, base, source, out));
     }
 
@@ -105,7 +106,7 @@ final class PartingRule implements Rule {
         if (found.stream().noneMatch(each -> isDump(each, source, by))) {
             found.add(new SourceFinding.LoadDump(source.id(), by, state));
         }
-        boolean off = OperatingStates.isOff(assessment.design(), state);
+        boolean off = OperatingStates.isOff(assessment.netlist().controls(), state);
         if (!off && assessment.design().part(by).kind() instanceof ControlKind.Switch) {
             ignition(assessment, parted)
                     .filter(_ ->

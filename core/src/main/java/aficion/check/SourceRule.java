@@ -50,7 +50,7 @@ final class SourceRule implements Rule {
                 .filter(base -> Supply.of(base).generated().value() > PAYS)
                 .map(OperatingPoint::conditions)
                 .filter(state -> state.engine().value() > 0 && state.charge().value() == 1)
-                .filter(state -> !OperatingStates.isOff(assessment.design(), state))
+                .filter(state -> !OperatingStates.isOff(assessment.netlist().controls(), state))
                 .flatMap(state -> supply(solver, state.withEngine(speed)).stream())
                 .max(Comparator.comparingDouble(supply -> supply.drawn().value()))
                 .filter(supply -> supply.battery().value() > PAYS)

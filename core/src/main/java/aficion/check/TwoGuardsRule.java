@@ -44,6 +44,7 @@ final class TwoGuardsRule implements Rule {
         private final List<FuseSeat> seats;
         private final List<Conditions> states;
         private final Map<Conditions, Optional<Metal.Bond>> tried = new HashMap<>();
+        private final Map<Conditions, Boolean> fedWithout = new HashMap<>();
 
         Trial(Assessment assessment, List<FuseSeat> seats) {
             this.netlist = assessment.netlist();
@@ -94,7 +95,16 @@ final class TwoGuardsRule implements Rule {
         }
 
         private boolean isFedWithout(FuseSeat seat, Conditions state) {
-            return isFed(seat, bond(state.withPulled(seat, true)));
+            return fedWithout.computeIfAbsent(
+                    state.withPulled(seat, true),
+                    without -> isBypassed(seat) && isFed(seat, bond(without)));
+        }
+
+        /** Whether metal could lead past a guard, were everything else closed. */
+        private boolean isBypassed(FuseSeat seat) {
+            int branch = branch(seat);
+            return metal.closed(netlist.a(branch), without -> without == branch)
+                    .get(netlist.b(branch));
         }
 
         /** Whether both sides of a guard come to the same battery. */

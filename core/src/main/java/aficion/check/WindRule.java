@@ -6,7 +6,6 @@ import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
@@ -115,12 +114,13 @@ final class WindRule implements Rule {
     /** Ignitions that get current with the key off, and would get none did the motor stand. */
     private static Stream<Finding> keepsFed(Assessment assessment, List<Turned> states) {
         var design = assessment.design();
-        if (Controls.of(design).key().isEmpty()) {
+        var controls = assessment.netlist().controls();
+        if (controls.key().isEmpty()) {
             return Stream.empty();
         }
         var off =
                 states.stream()
-                        .filter(state -> OperatingStates.isOff(design, state.turned.conditions()))
+                        .filter(state -> OperatingStates.isOff(controls, state.turned.conditions()))
                         .toList();
         return design.parts().stream()
                 .filter(part -> part.kind().ignites())

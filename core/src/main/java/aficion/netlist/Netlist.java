@@ -1,6 +1,7 @@
 package aficion.netlist;
 
 import aficion.job.Design;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -12,11 +13,13 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A design as nodes and branches. Node 0 is the vehicle's earth. The nodes and the ends of every
@@ -34,6 +37,9 @@ public final class Netlist {
     private final Set<Integer> sources;
     private final int[] bending;
     private final int[][] movedBy;
+    private final int[][] meeting;
+    private final int[] cranking;
+    private final Controls controls;
     private final List<Slot> slots;
     private final List<CoilSlot> coils;
     private final Map<PartId, Map<String, Integer>> inside;
@@ -84,11 +90,40 @@ public final class Netlist {
                             .filter(i -> slots.get(i).movedBy().contains(mover))
                             .toArray();
         }
+        this.meeting = meeting();
+        this.cranking = cranking(built);
+        this.controls = Controls.of(design);
         built.inside.forEach((part, roles) ->
                 roles.forEach((role, branch) -> placeOf.put(branch, new Place(part, role))));
         this.inside = new HashMap<>();
         built.inside.forEach((part, roles) ->
                 inside.put(part, Collections.unmodifiableMap(new LinkedHashMap<>(roles))));
+    }
+
+    private static int[] cranking(NetlistBuilder built) {
+        return built.design.parts().stream()
+                .filter(part -> LoadKind.cranks(part.kind()))
+                .map(part -> built.inside.getOrDefault(part.id(), Map.of()))
+                .flatMap(roles -> Stream.of("motor", "body").map(roles::get))
+                .filter(Objects::nonNull)
+                .mapToInt(branch -> branch)
+                .toArray();
+    }
+
+    /** The branches that meet each node, in order. */
+    private int[][] meeting() {
+        var count = new int[nodes];
+        for (int i = 0; i < size(); i++) {
+            count[a(i)]++;
+            count[b(i)]++;
+        }
+        var meeting = new int[count.length][];
+        Arrays.setAll(meeting, node -> new int[count[node]]);
+        for (int i = size() - 1; i >= 0; i--) {
+            meeting[a(i)][--count[a(i)]] = i;
+            meeting[b(i)][--count[b(i)]] = i;
+        }
+        return meeting;
     }
 
     /** Compiles a job. */
@@ -113,6 +148,11 @@ public final class Netlist {
         return design;
     }
 
+    /** What a hand can work, and the levels that are felt. */
+    public Controls controls() {
+        return controls;
+    }
+
     /** Number of nodes, the reference included. */
     public int nodes() {
         return nodes;
@@ -129,6 +169,11 @@ public final class Netlist {
 
     public int b(int branch) {
         return slots.get(branch).b();
+    }
+
+    /** The branches that end at a node, in order; not to be changed. */
+    public int[] meeting(int node) {
+        return meeting[node];
     }
 
     /** A branch as it is under the conditions. */
@@ -149,6 +194,11 @@ public final class Netlist {
     /** The branches that may bend, in order. */
     public IntStream bending() {
         return Arrays.stream(bending);
+    }
+
+    /** The branches that crank an engine while current flows. */
+    public IntStream cranking() {
+        return Arrays.stream(cranking);
     }
 
     /** The branches that a coil may open or close. */

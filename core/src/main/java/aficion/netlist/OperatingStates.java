@@ -138,8 +138,8 @@ public final class OperatingStates {
      * The same state with each source it may meet: battery alone and full; engine on the road with
      * the battery full, and with it flat. A state that a hand has to hold meets the battery alone.
      */
-    public static List<Conditions> withSources(Design design, Conditions state) {
-        return isHeld(design, state)
+    public static List<Conditions> withSources(Controls controls, Conditions state) {
+        return isHeld(controls, state)
                 ? List.of(state)
                 : List.of(
                         state,
@@ -151,11 +151,11 @@ public final class OperatingStates {
      * What is left of a state once the key is turned off, or a hand lets go: with the engine still
      * turning and all else left on, with all else off, and standing.
      */
-    public static List<Conditions> aftermath(Design design, Conditions state) {
-        var key = Controls.of(design).key();
+    public static List<Conditions> aftermath(Controls controls, Conditions state) {
+        var key = controls.key();
         var standing = Conditions.REST;
-        if (isHeld(design, state)) {
-            return List.of(standing.after(state), released(design, state).after(state));
+        if (isHeld(controls, state)) {
+            return List.of(standing.after(state), released(controls, state).after(state));
         }
         var running = state.withEngine(ROAD);
         var off = key.map(found -> running.with(found.name(), found.rest())).orElse(running);
@@ -166,9 +166,9 @@ public final class OperatingStates {
     }
 
     /** The same with every control that springs back let go. */
-    private static Conditions released(Design design, Conditions state) {
+    private static Conditions released(Controls controls, Conditions state) {
         var now = state;
-        for (var control : Controls.of(design).controls()) {
+        for (var control : controls.controls()) {
             if (control.springs(Controls.position(control, state))) {
                 now = now.with(control.name(), control.sprungBack());
             }
@@ -177,23 +177,22 @@ public final class OperatingStates {
     }
 
     /** Whether some control of the state springs back when it is let go. */
-    public static boolean isHeld(Design design, Conditions state) {
-        return Controls.of(design).controls().stream()
+    public static boolean isHeld(Controls controls, Conditions state) {
+        return controls.controls().stream()
                 .anyMatch(control -> control.springs(Controls.position(control, state)));
     }
 
     /** Whether every control is at rest, no level is moved and the engine stands. */
-    public static boolean isAtRest(Design design, Conditions state) {
+    public static boolean isAtRest(Controls controls, Conditions state) {
         return state.engine().value() == 0
                 && state.levels().isEmpty()
-                && Controls.of(design).controls().stream()
+                && controls.controls().stream()
                         .allMatch(control ->
                                 Controls.position(control, state).equals(control.rest()));
     }
 
     /** Whether the key is at rest; where there is none, every control there is. */
-    public static boolean isOff(Design design, Conditions state) {
-        var controls = Controls.of(design);
+    public static boolean isOff(Controls controls, Conditions state) {
         return controls.key()
                 .map(key -> Controls.position(key, state).equals(key.rest()))
                 .orElseGet(() ->

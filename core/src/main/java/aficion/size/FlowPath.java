@@ -1,6 +1,5 @@
 package aficion.size;
 
-import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.netlist.Netlist;
@@ -12,7 +11,6 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -57,19 +55,13 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
     }
 
     private static boolean turns(OperatingPoint point) {
-        var netlist = point.netlist();
-        return IntStream.range(0, netlist.size())
-                .filter(branch -> cranks(netlist, branch))
+        return point.netlist()
+                .cranking()
                 .anyMatch(branch -> Math.abs(point.branchAmps(branch)) > NOTHING);
     }
 
     private static boolean cranks(Netlist netlist, int branch) {
-        var role = netlist.roleOf(branch);
-        return (role.equals("motor") || role.equals("body"))
-                && netlist.partOf(branch)
-                        .map(netlist.design()::part)
-                        .filter(part -> LoadKind.cranks(part.kind()))
-                        .isPresent();
+        return netlist.cranking().anyMatch(each -> each == branch);
     }
 
     private static double joints(OperatingPoint point, List<Integer> way, Metal metal) {
@@ -128,7 +120,7 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
         var netlist = point.netlist();
         int best = -1;
         double most = NOTHING;
-        for (int branch = 0; branch < netlist.size(); branch++) {
+        for (int branch : netlist.meeting(node)) {
             double amps = Math.abs(point.branchAmps(branch));
             int meets = onward ? tail(point, branch) : head(point, branch);
             if (meets == node && amps > most) {

@@ -38,6 +38,7 @@ public final class Guards {
     private final List<Terminal> live;
     private final Map<Terminal, Inside> insides = new HashMap<>();
     private final Map<WireId, Guard> guards = new HashMap<>();
+    private final Sides sides;
 
     private Guards(Design design) {
         this.design = design;
@@ -47,6 +48,7 @@ public final class Guards {
                 insides.put(terminal, inside(part, terminal.pin()));
             }
         }
+        sides = new Sides(new LinkedHashSet<>(live), this::onward);
         atEarth();
         liveSide();
         earthSide();
@@ -79,7 +81,7 @@ public final class Guards {
 
     /** The guards that nothing guards: those nearest to the live poles. */
     List<Guard.Fitted> first() {
-        return reach(live).fuses.stream().map(Crossing::fuse).distinct().toList();
+        return guards(reach(live).fuses);
     }
 
     /**
@@ -116,23 +118,27 @@ public final class Guards {
      * if closed, up to the next guards; nothing where both its sides come to the source.
      */
     Beyond beyond(Wire wire) {
-        var poles = Set.copyOf(live);
-        return Stream.of(wire.to(), wire.from())
-                .map(end -> reach(List.of(end.terminal()), poles, Optional.of(wire)))
-                .filter(side -> side.terminals.stream().noneMatch(poles::contains))
-                .findFirst()
-                .map(side ->
-                        new Beyond(
-                                side.fuses.stream().map(Crossing::fuse).distinct().toList(),
-                                side.terminals))
-                .orElseGet(() -> new Beyond(List.of(), Set.of()));
+        if (!sides.meets(wire.from().terminal())) {
+            var side = reach(List.of(wire.to().terminal()), Optional.of(wire));
+            return new Beyond(guards(side.fuses), side.terminals);
+        }
+        var terminals = sides.beyond(wire.id());
+        return new Beyond(
+                guards(
+                        terminals.stream()
+                                .flatMap(terminal -> insides.get(terminal).crossings.stream())
+                                .toList()),
+                new LinkedHashSet<>(terminals));
+    }
+
+    private static List<Guard.Fitted> guards(Collection<Crossing> crossings) {
+        return crossings.stream().map(Crossing::fuse).distinct().toList();
     }
 
     /** The end of an unguarded lead that the source feeds; its first where both are fed. */
     public End fed(Wire wire) {
-        var poles = Set.copyOf(live);
-        return reach(List.of(wire.from().terminal()), poles, Optional.of(wire)).terminals.stream()
-                        .anyMatch(poles::contains)
+        return sides.meets(wire.from().terminal())
+                        && !sides.isBeyond(wire.from().terminal(), wire.id())
                 ? wire.from()
                 : wire.to();
     }
@@ -227,6 +233,19 @@ public final class Guards {
                 || part.kind() instanceof SourceKind.BenchSupply;
     }
 
+    /** What leads on from a terminal without passing a fuse. */
+    private List<Sides.Way> onward(Terminal terminal) {
+        return Stream.concat(
+                        design.wiresAt(terminal).stream()
+                                .map(wire ->
+                                        new Sides.Way(
+                                                wire.beyond(terminal).terminal(),
+                                                Optional.of(wire.id()))),
+                        insides.get(terminal).joined.stream()
+                                .map(other -> new Sides.Way(other, Optional.empty())))
+                .toList();
+    }
+
     /** A fuse met from one side, and the terminal on its other. */
     private record Crossing(Guard.Fitted fuse, Terminal beyond) {}
 
@@ -236,20 +255,17 @@ public final class Guards {
     private record Reach(Set<Terminal> terminals, Set<WireId> wires, Set<Crossing> fuses) {}
 
     private Reach reach(Collection<Terminal> starts) {
-        return reach(starts, Set.of(), Optional.empty());
+        return reach(starts, Optional.empty());
     }
 
-    /** What terminals are joined to but by a wire, at the least until one of those is found. */
-    private Reach reach(Collection<Terminal> starts, Set<Terminal> until, Optional<Wire> without) {
+    /** What terminals are joined to but by a wire. */
+    private Reach reach(Collection<Terminal> starts, Optional<Wire> without) {
         var found =
                 new Reach(
                         new LinkedHashSet<>(starts), new LinkedHashSet<>(), new LinkedHashSet<>());
         var open = new ArrayDeque<>(starts);
         while (!open.isEmpty()) {
             var terminal = open.remove();
-            if (until.contains(terminal)) {
-                return found;
-            }
             var inside = insides.get(terminal);
             for (var wire : design.wiresAt(terminal)) {
                 if (without.filter(wire::equals).isPresent()) {

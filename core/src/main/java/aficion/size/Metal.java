@@ -9,7 +9,7 @@ import aficion.solve.Islands;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -30,31 +30,17 @@ public final class Metal {
     private final Netlist netlist;
     private final boolean[] metal;
 
-    /** The branches that meet each node. */
-    private final int[][] meeting;
+    /** What is metal or a guard. */
+    private final boolean[] closing;
 
     public Metal(Netlist netlist) {
         this.netlist = netlist;
         this.metal = new boolean[netlist.size()];
+        this.closing = new boolean[metal.length];
         for (int i = 0; i < metal.length; i++) {
             metal[i] = netlist.wireOf(i).isPresent() || passes(i);
+            closing[i] = metal[i] || isFuse(i);
         }
-        this.meeting = meeting(netlist);
-    }
-
-    private static int[][] meeting(Netlist netlist) {
-        var count = new int[netlist.nodes()];
-        for (int i = 0; i < netlist.size(); i++) {
-            count[netlist.a(i)]++;
-            count[netlist.b(i)]++;
-        }
-        var meeting = new int[count.length][];
-        Arrays.setAll(meeting, node -> new int[count[node]]);
-        for (int i = netlist.size() - 1; i >= 0; i--) {
-            meeting[netlist.a(i)][--count[netlist.a(i)]] = i;
-            meeting[netlist.b(i)][--count[netlist.b(i)]] = i;
-        }
-        return meeting;
     }
 
     private boolean passes(int branch) {
@@ -70,21 +56,24 @@ public final class Metal {
     }
 
     /** The nodes that metal would join to one if everything were closed but some branches. */
-    public Set<Integer> closed(int start, IntPredicate without) {
-        return reached(start, branch -> (metal[branch] || isFuse(branch)) && !without.test(branch));
+    public BitSet closed(int start, IntPredicate without) {
+        return reached(start, branch -> closing[branch] && !without.test(branch));
     }
 
     /** The nodes that some branches lead to from one. */
-    private Set<Integer> reached(int start, IntPredicate through) {
-        var seen = new HashSet<>(Set.of(start));
-        var open = new ArrayDeque<>(seen);
-        while (!open.isEmpty()) {
-            int node = open.remove();
-            for (int i : meeting[node]) {
+    private BitSet reached(int start, IntPredicate through) {
+        var seen = new BitSet(netlist.nodes());
+        var open = new int[netlist.nodes()];
+        seen.set(start);
+        open[0] = start;
+        for (int at = 0, met = 1; at < met; at++) {
+            int node = open[at];
+            for (int i : netlist.meeting(node)) {
                 if (through.test(i)) {
                     int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
-                    if (seen.add(next)) {
-                        open.add(next);
+                    if (!seen.get(next)) {
+                        seen.set(next);
+                        open[met++] = next;
                     }
                 }
             }
@@ -183,8 +172,7 @@ public final class Metal {
 
         /** Whether metal but for one branch leads from one node to another. */
         public boolean together(int one, int other, int without) {
-            return reached(one, branch -> branch != without && joins(point, branch))
-                    .contains(other);
+            return reached(one, branch -> branch != without && joins(point, branch)).get(other);
         }
 
         /** Whether a source that keeps its volts is shorted. */
@@ -257,7 +245,7 @@ public final class Metal {
             came.put(from, new int[] {Branch.NONE, from});
             while (!open.isEmpty() && !came.containsKey(to)) {
                 int node = open.remove();
-                for (int i : meeting[node]) {
+                for (int i : netlist.meeting(node)) {
                     if (joins(point, i)) {
                         int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
                         if (came.putIfAbsent(next, new int[] {i, node}) == null) {

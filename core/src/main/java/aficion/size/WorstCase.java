@@ -1,6 +1,5 @@
 package aficion.size;
 
-import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.SourceKind;
@@ -103,11 +102,10 @@ public final class WorstCase {
 
     /** Solves every state of a design; {@code solver} is of that design's netlist. */
     public static WorstCase of(Solver solver) {
-        var design = solver.netlist().design();
         var worst = new WorstCase(solver.netlist());
         var bases = worst.heaviest(solver);
         for (var base : bases) {
-            for (var state : OperatingStates.withSources(design, base)) {
+            for (var state : OperatingStates.withSources(worst.netlist.controls(), base)) {
                 worst.demanded(solver, state).ifPresent(worst.bases::add);
             }
         }
@@ -156,16 +154,15 @@ public final class WorstCase {
     }
 
     private void take(Conditions state, OperatingPoint point) {
-        var design = netlist.design();
-        boolean isHeld = OperatingStates.isHeld(design, state);
+        boolean isHeld = OperatingStates.isHeld(netlist.controls(), state);
         raise(isHeld ? held : steady, point);
         if (!isHeld) {
             warm(point);
         }
-        if (OperatingStates.isOff(design, state)) {
+        if (OperatingStates.isOff(netlist.controls(), state)) {
             raise(off, point);
         }
-        if (OperatingStates.isAtRest(design, state) && !point.holdsForAWhile()) {
+        if (OperatingStates.isAtRest(netlist.controls(), state) && !point.holdsForAWhile()) {
             raise(rest, point);
         }
         var bond = metal.in(point);
@@ -263,29 +260,30 @@ public final class WorstCase {
 
     private static Set<Conditions> states(Solver solver, Set<Conditions> bases) {
         var design = solver.netlist().design();
+        var controls = solver.netlist().controls();
         var states = new LinkedHashSet<Conditions>();
         for (var circuit : design.circuits()) {
             for (var basis : bases) {
                 OperatingStates.of(design, circuit.id(), basis)
-                        .forEach(
-                                state -> states.addAll(OperatingStates.withSources(design, state)));
+                        .forEach(state ->
+                                states.addAll(OperatingStates.withSources(controls, state)));
             }
         }
-        for (var state : before(design, bases)) {
-            states.addAll(OperatingStates.aftermath(design, state));
+        for (var state : before(controls, bases)) {
+            states.addAll(OperatingStates.aftermath(controls, state));
         }
         return states;
     }
 
     /** The states whose aftermath is judged: the heaviest, and each pulse of a hand. */
-    private static Set<Conditions> before(Design design, Set<Conditions> bases) {
+    private static Set<Conditions> before(Controls controls, Set<Conditions> bases) {
         var before = new LinkedHashSet<>(bases);
         before.remove(Conditions.REST);
-        for (var control : Controls.of(design).controls()) {
+        for (var control : controls.controls()) {
             control.positions().stream()
                     .filter(Position::springs)
                     .forEach(position -> {
-                        for (var key : keys(design)) {
+                        for (var key : keys(controls)) {
                             before.add(key.with(control.name(), position.name()));
                         }
                     });
@@ -293,9 +291,8 @@ public final class WorstCase {
         return before;
     }
 
-    private static List<Conditions> keys(Design design) {
-        return Controls.of(design)
-                .key()
+    private static List<Conditions> keys(Controls controls) {
+        return controls.key()
                 .map(key ->
                         key.positions().stream()
                                 .map(position -> Conditions.REST.with(key.name(), position.name()))
@@ -307,7 +304,7 @@ public final class WorstCase {
     private Set<Conditions> heaviest(Solver solver) {
         var design = netlist.design();
         var bases = new LinkedHashSet<>(List.of(Conditions.REST));
-        for (var key : keys(design)) {
+        for (var key : keys(netlist.controls())) {
             bases.add(OperatingStates.heaviest(design, key, state -> drawn(solver, state)));
         }
         return bases;

@@ -2,7 +2,6 @@ package aficion.sweep;
 
 import aficion.catalogue.Zone;
 import aficion.job.Design;
-import aficion.job.LoadKind;
 import aficion.job.Wire;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
@@ -51,7 +50,6 @@ final class Round {
     private final Guardians guards;
     private final Scorching scorching;
     private final List<Poorer> poorer;
-    private final int[] turning;
     private final Map<Fault, Found> worst = new LinkedHashMap<>();
     private final List<Consequence> expected = new ArrayList<>();
 
@@ -105,14 +103,6 @@ final class Round {
         this.base = fresh;
         this.lastShort = base;
         this.poorer = List.copyOf(poorer);
-        turning =
-                design.parts().stream()
-                        .filter(part -> LoadKind.cranks(part.kind()))
-                        .flatMap(part -> netlist.inside(part.id()).entrySet().stream())
-                        .filter(role ->
-                                role.getKey().equals("motor") || role.getKey().equals("body"))
-                        .mapToInt(Map.Entry::getValue)
-                        .toArray();
     }
 
     /**
@@ -164,12 +154,10 @@ final class Round {
 
     /** How long a state may last: what a hand holds, and nobody cranks for long. */
     private double lasts(Conditions state) {
-        for (int branch : turning) {
-            if (Math.abs(network.amps(branch)) > NOTHING) {
-                return CRANKED;
-            }
+        if (netlist.cranking().anyMatch(branch -> Math.abs(network.amps(branch)) > NOTHING)) {
+            return CRANKED;
         }
-        return OperatingStates.isHeld(design, state)
+        return OperatingStates.isHeld(netlist.controls(), state)
                 ? design.rules().shortTime().value()
                 : Double.POSITIVE_INFINITY;
     }

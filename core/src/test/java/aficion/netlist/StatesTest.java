@@ -79,18 +79,27 @@ class StatesTest {
     void aPositionThatSpringsBackIsHeld() {
         var design = keyed().build();
 
-        assertThat(OperatingStates.isHeld(design, Conditions.REST.with("key", "start"))).isTrue();
-        assertThat(OperatingStates.isHeld(design, Conditions.REST.with("horn", "on"))).isTrue();
-        assertThat(OperatingStates.isHeld(design, Conditions.REST.with("key", "run"))).isFalse();
+        assertThat(
+                        OperatingStates.isHeld(
+                                Controls.of(design), Conditions.REST.with("key", "start")))
+                .isTrue();
+        assertThat(OperatingStates.isHeld(Controls.of(design), Conditions.REST.with("horn", "on")))
+                .isTrue();
+        assertThat(OperatingStates.isHeld(Controls.of(design), Conditions.REST.with("key", "run")))
+                .isFalse();
     }
 
     @Test
     void aLastingStateMeetsEverySourceAHeldOneTheBatteryAlone() {
         var design = keyed().build();
 
-        assertThat(OperatingStates.withSources(design, Conditions.REST.with("key", "run")))
+        assertThat(
+                        OperatingStates.withSources(
+                                Controls.of(design), Conditions.REST.with("key", "run")))
                 .hasSize(3);
-        assertThat(OperatingStates.withSources(design, Conditions.REST.with("key", "start")))
+        assertThat(
+                        OperatingStates.withSources(
+                                Controls.of(design), Conditions.REST.with("key", "start")))
                 .hasSize(1);
     }
 
