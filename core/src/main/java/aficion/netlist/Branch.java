@@ -95,9 +95,16 @@ public sealed interface Branch {
     /**
      * A diode by Shockley's law, anode a, cathode b; {@code thermal} is ideality · k·T/q in volts.
      * Backwards it leaks through {@value #LEAK} S besides.
+     *
+     * @param fullAmps the current at which it lights as it is meant to; 0 where it is no lamp
      */
-    record Rectifier(int a, int b, double saturation, double thermal) implements Branch {
+    record Rectifier(int a, int b, double saturation, double thermal, double fullAmps)
+            implements Branch {
         public static final double LEAK = 1e-9;
+
+        public Rectifier(int a, int b, double saturation, double thermal) {
+            this(a, b, saturation, thermal, 0);
+        }
     }
 
     /**

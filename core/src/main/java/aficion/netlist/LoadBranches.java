@@ -131,7 +131,8 @@ final class LoadBranches {
         double thermal = LED_THERMAL_SHARE * rated;
         double saturation = amps / Math.expm1(LED_SHARE * rated / thermal);
         part.fixed("+", part.node("+"), inner, (1 - LED_SHARE) * rated / amps);
-        part.bending("body", new Branch.Rectifier(inner, part.node("31"), saturation, thermal));
+        part.bending(
+                "body", new Branch.Rectifier(inner, part.node("31"), saturation, thermal, amps));
     }
 
     private static void oneWay(PartBuilder part, double rated, double amps) {

@@ -1,6 +1,5 @@
 package aficion.solve;
 
-import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -13,10 +12,12 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Volts at every terminal and amps in every wire under one set of conditions, checked to add up.
@@ -208,16 +209,22 @@ public final class OperatingPoint {
      * volts to the power of 3.4, of diodes with their current.
      */
     public Optional<Ratio> light(PartId part, String pin) {
-        if (netlist.design().part(part).kind() instanceof LoadKind.LedLamp(var rated, var watts)) {
-            double full = watts.value() / rated.value();
-            return through(part, "body").map(found -> new Ratio(Math.max(0, found.value()) / full));
+        var inside = netlist.inside(part);
+        return Stream.of(pin, "body")
+                .map(inside::get)
+                .filter(Objects::nonNull)
+                .flatMap(branch -> light(branch).stream())
+                .findFirst();
+    }
+
+    private Optional<Ratio> light(int branch) {
+        if (branches[branch] instanceof Branch.Filament filament) {
+            double across = Math.abs(branchVolts(branch));
+            return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));
         }
-        var branch = netlist.inside(part).get(pin);
-        if (branch == null || !(branches[branch] instanceof Branch.Filament filament)) {
-            return Optional.empty();
-        }
-        double across = Math.abs(branchVolts(branch));
-        return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));
+        return branches[branch] instanceof Branch.Rectifier diodes && diodes.fullAmps() > 0
+                ? Optional.of(new Ratio(Math.max(0, amps[branch]) / diodes.fullAmps()))
+                : Optional.empty();
     }
 
     /** Current in a branch of the netlist, from a to b. */

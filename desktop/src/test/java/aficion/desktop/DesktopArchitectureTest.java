@@ -3,6 +3,16 @@ package aficion.desktop;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import aficion.bench.BenchPlan;
+import aficion.check.Findings;
+import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.netlist.Netlist;
+import aficion.simulate.Simulation;
+import aficion.size.Assessment;
+import aficion.solve.Network;
+import aficion.solve.Solver;
+import aficion.sweep.Sweep;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -30,6 +40,15 @@ class DesktopArchitectureTest {
         "aficion.diagram.."
     };
 
+    private static final String[] VIEWS = {
+        "aficion.desktop.trace",
+        "aficion.desktop.inspect",
+        "aficion.desktop.control",
+        "aficion.desktop.make",
+        "aficion.desktop.plan",
+        "aficion.desktop.bench"
+    };
+
     @ArchTest
     static final ArchRule theCoreUsesNeitherFilesNorDesktop =
             noClasses()
@@ -49,34 +68,37 @@ class DesktopArchitectureTest {
                     .resideInAnyPackage("aficion.desktop..", "javafx..");
 
     @ArchTest
-    static final ArchRule viewsDoNotKnowEachOther =
+    static final ArchRule viewsKnowNoWindow =
             noClasses()
                     .that()
-                    .resideInAnyPackage(
-                            "aficion.desktop.trace",
-                            "aficion.desktop.inspect",
-                            "aficion.desktop.control",
-                            "aficion.desktop.make",
-                            "aficion.desktop.plan",
-                            "aficion.desktop.bench")
+                    .resideInAnyPackage(VIEWS)
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage("aficion.desktop.shell", "aficion.desktop.cli");
 
     @ArchTest
+    static final ArchRule viewsDoNotKnowEachOther =
+            slices().matching("aficion.desktop.(trace|inspect|control|make|plan|bench)")
+                    .should()
+                    .notDependOnEachOther();
+
+    /** What is worked out comes from the workbench, off the screen's thread. */
+    @ArchTest
     static final ArchRule viewsDoNotSolve =
             noClasses()
                     .that()
-                    .resideInAnyPackage(
-                            "aficion.desktop.trace",
-                            "aficion.desktop.inspect",
-                            "aficion.desktop.control",
-                            "aficion.desktop.make",
-                            "aficion.desktop.plan",
-                            "aficion.desktop.bench")
+                    .resideInAnyPackage(VIEWS)
                     .should()
                     .dependOnClassesThat()
-                    .haveFullyQualifiedName("aficion.solve.Solver");
+                    .belongToAnyOf(Solver.class, Network.class, Sweep.class, Simulation.class)
+                    .orShould()
+                    .callMethod(Netlist.class, "of", Design.class)
+                    .orShould()
+                    .callMethod(Assessment.class, "of", Design.class)
+                    .orShould()
+                    .callMethod(Findings.class, "of", Assessment.class)
+                    .orShould()
+                    .callMethod(BenchPlan.class, "of", Solver.class, CircuitId.class);
 
     @ArchTest
     static final ArchRule desktopPackagesHaveNoCycles =

@@ -73,7 +73,7 @@ public final class SpiceNetlist {
             case Branch.ControlledResistance _ -> resistor(i, point.settled(i));
             case Branch.Filament lamp -> filament(i, lamp);
             case Branch.Motor motor -> motor(i, motor);
-            case Branch.Rectifier(_, _, var saturation, var thermal) -> {
+            case Branch.Rectifier(_, _, var saturation, var thermal, _) -> {
                 line("D%d %s m%d", i, ends(i), i);
                 line(".model m%d D(IS=%s N=%s)", i, saturation, thermal / THERMAL);
                 resistor(i, 1 / Branch.Rectifier.LEAK);

@@ -35,7 +35,7 @@ import javafx.scene.layout.VBox;
  * The test run of the circuit in focus: each step with what is expected, beside it what was
  * measured and how it compares.
  */
-public final class BenchView extends VBox {
+final class BenchView extends VBox {
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH)
                     .withZone(ZoneId.systemDefault());
@@ -54,7 +54,7 @@ public final class BenchView extends VBox {
     private record Row(
             TestStep step, HBox box, Optional<TextField> field, Label verdict, Label problem) {}
 
-    public BenchView(Workbench bench) {
+    BenchView(Workbench bench) {
         this.bench = bench;
         setId("bench");
         getStyleClass().add("sheet");

@@ -26,7 +26,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The wire schedule: every wire a line, to be sorted by any column and filtered by any word. */
-public final class MakeView extends VBox {
+final class MakeView extends VBox {
     private final Workbench bench;
     private final ObservableList<Line> lines = FXCollections.observableArrayList();
     private final FilteredList<Line> filtered = new FilteredList<>(lines);
@@ -38,7 +38,7 @@ public final class MakeView extends VBox {
      * @param exportCsv asks for a file and writes the schedule
      * @param exportPdf asks for a file and writes the schedule as a sheet
      */
-    public MakeView(Workbench bench, Runnable exportCsv, Runnable exportPdf) {
+    MakeView(Workbench bench, Runnable exportCsv, Runnable exportPdf) {
         this.bench = bench;
         setId("make");
         getStyleClass().add("sheet");

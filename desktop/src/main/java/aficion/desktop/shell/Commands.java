@@ -1,8 +1,6 @@
 package aficion.desktop.shell;
 
 import aficion.desktop.shell.Command.Group;
-import aficion.desktop.shell.Shell.View;
-import aficion.desktop.trace.TraceView;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
@@ -64,15 +62,16 @@ final class Commands {
     }
 
     private void view(Workbench bench, Shell shell) {
-        for (var view : View.values()) {
-            add(view.words(), Group.VIEW, view.digit(), () -> shell.show(view));
+        for (var screen : shell.screens()) {
+            add("view." + screen.name(), Group.VIEW, screen.key(), () -> shell.show(screen));
         }
         add("menu.findings", Group.VIEW, "F", shell::findings);
         add("menu.whole", Group.VIEW, "E", () -> bench.whole().set(!bench.whole().get()));
-        add("trace.volts", Group.VIEW, "V", () -> shell.onTrace(TraceView::turnVolts));
-        add("trace.returns", Group.VIEW, "Y", () -> shell.onTrace(TraceView::turnReturns));
-        add("trace.meter", Group.VIEW, "M", () -> shell.onTrace(TraceView::turnMeter));
-        add("trace.recorder", Group.VIEW, "T", () -> shell.onTrace(TraceView::turnRecorder));
+        for (var screen : shell.screens()) {
+            for (var act : screen.acts()) {
+                add(act.words(), Group.VIEW, act.keys(), () -> shell.on(screen, act));
+            }
+        }
         add("menu.search", Group.VIEW, "Shortcut+K", shell::search);
         add("menu.next", Group.VIEW, "Shortcut+Page Down", () -> shell.step(1));
         add("menu.before", Group.VIEW, "Shortcut+Page Up", () -> shell.step(-1));

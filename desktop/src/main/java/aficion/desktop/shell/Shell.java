@@ -1,18 +1,18 @@
 package aficion.desktop.shell;
 
-import aficion.desktop.bench.BenchView;
 import aficion.desktop.control.ConditionsBar;
 import aficion.desktop.inspect.FindingsView;
 import aficion.desktop.inspect.Inspector;
-import aficion.desktop.make.MakeView;
 import aficion.desktop.plan.ImportView;
 import aficion.desktop.plan.NewJobView;
 import aficion.desktop.plan.RecipesView;
 import aficion.desktop.plan.RulesView;
 import aficion.desktop.plan.ShelfView;
 import aficion.desktop.plan.VehicleView;
+import aficion.desktop.screen.Screen;
+import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Theme;
-import aficion.desktop.trace.TraceView;
+import aficion.desktop.trace.TraceScreen;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
@@ -23,11 +23,10 @@ import aficion.words.Words;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
-import java.util.Locale;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
@@ -52,10 +51,9 @@ public final class Shell extends BorderPane {
     private final Verbs verbs;
     private final Commands commands;
     private final PreferenceStore liking;
-    private final TraceView trace;
+    private final List<Screen> screens;
     private final StackPane middle = new StackPane();
-    private final Map<View, ToggleButton> tabs = new LinkedHashMap<>();
-    private final Map<View, Node> views;
+    private final Map<Screen, ToggleButton> tabs = new LinkedHashMap<>();
     private final CircuitList circuits;
     private final BorderPane centre = new BorderPane();
     private final Inspector inspector;
@@ -68,29 +66,6 @@ public final class Shell extends BorderPane {
     /** What had the keyboard before the help. */
     private Optional<Node> before = Optional.empty();
 
-    /** A view by work. */
-    public enum View {
-        TRACE("view.trace", KeyCode.DIGIT1),
-        MAKE("view.make", KeyCode.DIGIT4),
-        BENCH("view.bench", KeyCode.DIGIT5);
-
-        private final String words;
-        private final KeyCode key;
-
-        View(String words, KeyCode key) {
-            this.words = words;
-            this.key = key;
-        }
-
-        String words() {
-            return words;
-        }
-
-        String digit() {
-            return key.getChar();
-        }
-    }
-
     /** What the user likes, and what is to happen when that changes. */
     public interface PreferenceStore {
         Preferences now();
@@ -102,16 +77,11 @@ public final class Shell extends BorderPane {
         this.bench = bench;
         this.files = files;
         this.verbs = new Verbs(bench, this::shelf);
+        this.screens = Screens.with(new Surroundings(bench, verbs, this::command));
         this.commands = new Commands(bench, verbs, files, this, quit);
         this.liking = liking;
-        this.trace = new TraceView(bench, verbs);
         this.top = new TopBar(bench, verbs, commands, files);
         this.inspector = new Inspector(bench, verbs, files::printWorkings);
-        this.views =
-                Map.of(
-                        View.TRACE, trace,
-                        View.MAKE, new MakeView(bench, files::exportCsv, files::printSchedule),
-                        View.BENCH, new BenchView(bench));
         setTop(top);
         circuits = new CircuitList(bench, this::plan, this::findings);
         setLeft(circuits);
@@ -124,7 +94,7 @@ public final class Shell extends BorderPane {
         }
         centre.setTop(head);
         setCenter(centre);
-        show(View.TRACE);
+        show(screens.getFirst());
 
         Platform.runLater(circuits::requestFocus);
     }
@@ -175,13 +145,13 @@ public final class Shell extends BorderPane {
         var group = new ToggleGroup();
         var row = new HBox();
         row.getStyleClass().add("view-tabs");
-        for (var view : View.values()) {
-            var tab = new ToggleButton(Words.of(view.words));
-            tab.setId("view-" + view.name().toLowerCase(Locale.ROOT));
+        for (var screen : screens) {
+            var tab = new ToggleButton(Words.of("view." + screen.name()));
+            tab.setId("view-" + screen.name());
             tab.getStyleClass().add("view-tab");
             tab.setToggleGroup(group);
-            tab.setOnAction(_ -> show(view));
-            tabs.put(view, tab);
+            tab.setOnAction(_ -> show(screen));
+            tabs.put(screen, tab);
             row.getChildren().add(tab);
         }
         return row;
@@ -199,7 +169,7 @@ public final class Shell extends BorderPane {
 
     /** A path that is only looked at. */
     private static Node preview(Workbench other) {
-        return new TraceView(other, new Verbs(other, _ -> {}));
+        return new TraceScreen(new Surroundings(other, new Verbs(other, _ -> {}), _ -> {})).view();
     }
 
     /** Opens the shelf of parts: to add one, or to replace the chosen one. */
@@ -220,7 +190,7 @@ public final class Shell extends BorderPane {
     void help() {
         if (helped.isEmpty()) {
             var under = getCenter();
-            var screen = isTakenOver() ? under.getId() : shown().name().toLowerCase(Locale.ROOT);
+            var screen = isTakenOver() ? under.getId() : shown().name();
             helped = Optional.of(under);
             before = Optional.ofNullable(getScene()).map(Scene::getFocusOwner);
             var help = new HelpView(commands, screen, this::back);
@@ -229,12 +199,20 @@ public final class Shell extends BorderPane {
         }
     }
 
-    private View shown() {
+    List<Screen> screens() {
+        return screens;
+    }
+
+    private void command(String name) {
+        commands.get(name).action().run();
+    }
+
+    private Screen shown() {
         return tabs.entrySet().stream()
                 .filter(tab -> tab.getValue().isSelected())
                 .findFirst()
                 .map(Map.Entry::getKey)
-                .orElse(View.TRACE);
+                .orElse(screens.getFirst());
     }
 
     /** Opens the rules of the house. */
@@ -253,12 +231,12 @@ public final class Shell extends BorderPane {
         }
     }
 
-    /** Does something on the drawing, which is shown for it. */
-    void onTrace(Consumer<TraceView> action) {
-        if (middle.getChildren().isEmpty() || middle.getChildren().getFirst() != trace) {
-            show(View.TRACE);
+    /** Does something on a screen, which is shown for it. */
+    void on(Screen screen, Screen.Act act) {
+        if (!middle.getChildren().equals(List.of(screen.view()))) {
+            show(screen);
         }
-        action.accept(trace);
+        act.action().run();
     }
 
     void search() {
@@ -341,10 +319,18 @@ public final class Shell extends BorderPane {
         }
     }
 
-    public void show(View view) {
+    void show(Screen screen) {
         backToPath();
-        tabs.get(view).setSelected(true);
-        middle.getChildren().setAll(views.get(view));
+        tabs.get(screen).setSelected(true);
+        middle.getChildren().setAll(screen.view());
+    }
+
+    /** Shows the screen of a name. */
+    void show(String name) {
+        screens.stream()
+                .filter(screen -> screen.name().equals(name))
+                .findFirst()
+                .ifPresent(this::show);
     }
 
     private void pressed(KeyEvent event) {

@@ -1,6 +1,5 @@
 package aficion.desktop.shell;
 
-import aficion.desktop.shell.Shell.View;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
@@ -100,19 +99,19 @@ public final class Shots {
             return null;
         });
         for (var circuit : design.circuits()) {
-            picture(bench[0], scene[0], View.TRACE, circuit, "trace-" + circuit.id());
+            picture(bench[0], scene[0], "trace", circuit, "trace-" + circuit.id());
         }
         whole(bench[0], scene[0]);
         findings(bench[0], scene[0]);
         var small = smallest();
         if (small.isPresent()) {
-            picture(bench[0], scene[0], View.MAKE, small.get(), "make");
-            picture(bench[0], scene[0], View.BENCH, small.get(), "bench");
+            picture(bench[0], scene[0], "make", small.get(), "make");
+            picture(bench[0], scene[0], "bench", small.get(), "bench");
             onScreen(() -> {
                 Theme.setDark(scene[0], true);
                 return null;
             });
-            picture(bench[0], scene[0], View.TRACE, small.get(), "trace-dark");
+            picture(bench[0], scene[0], "trace", small.get(), "trace-dark");
         }
         bench[0].close();
     }
@@ -130,7 +129,7 @@ public final class Shots {
                 bench.whole().set(true);
                 return null;
             });
-            picture(bench, scene, View.TRACE, circuit.get(), "whole");
+            picture(bench, scene, "trace", circuit.get(), "whole");
             onScreen(() -> {
                 bench.whole().set(false);
                 return null;
@@ -142,7 +141,7 @@ public final class Shots {
     private void findings(Workbench bench, Scene scene) throws IOException, InterruptedException {
         if (!design.circuits().isEmpty()) {
             var first = design.circuits().getFirst();
-            stand(bench, scene, View.TRACE, first);
+            stand(bench, scene, "trace", first);
             onScreen(() -> {
                 ((Shell) scene.getRoot()).findings();
                 return null;
@@ -152,16 +151,16 @@ public final class Shots {
         }
     }
 
-    private void picture(Workbench bench, Scene scene, View view, Circuit circuit, String name)
+    private void picture(Workbench bench, Scene scene, String screen, Circuit circuit, String name)
             throws IOException, InterruptedException {
-        stand(bench, scene, view, circuit);
+        stand(bench, scene, screen, circuit);
         write(scene, name);
     }
 
-    private void stand(Workbench bench, Scene scene, View view, Circuit circuit)
+    private void stand(Workbench bench, Scene scene, String screen, Circuit circuit)
             throws IOException, InterruptedException {
         onScreen(() -> {
-            ((Shell) scene.getRoot()).show(view);
+            ((Shell) scene.getRoot()).show(screen);
             bench.selection().set(worst(bench, circuit));
             bench.conditions().set(busy(circuit));
             bench.focus().set(Optional.of(circuit.id()));

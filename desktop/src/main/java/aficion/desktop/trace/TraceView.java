@@ -31,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  * The path of the circuit in focus, or of the whole vehicle with that circuit in ink and the others
  * in pencil: drawn by the program and always solved. Pressing a switch throws it.
  */
-public final class TraceView extends BorderPane {
+final class TraceView extends BorderPane {
     private static final double TICKS_A_SECOND = 28;
 
     private final Workbench bench;
@@ -63,7 +63,7 @@ public final class TraceView extends BorderPane {
                 }
             };
 
-    public TraceView(Workbench bench, Verbs verbs) {
+    TraceView(Workbench bench, Verbs verbs) {
         this.bench = bench;
         this.verbs = verbs;
         this.overlay = new Overlay(bench, verbs);

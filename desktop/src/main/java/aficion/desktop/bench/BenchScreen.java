@@ -1,0 +1,30 @@
+package aficion.desktop.bench;
+
+import aficion.desktop.screen.OnceMade;
+import aficion.desktop.screen.Screen;
+import aficion.desktop.screen.Surroundings;
+import javafx.scene.Node;
+
+/** The test run. */
+public final class BenchScreen implements Screen {
+    private final OnceMade<BenchView> view;
+
+    public BenchScreen(Surroundings with) {
+        view = new OnceMade<>(() -> new BenchView(with.bench()));
+    }
+
+    @Override
+    public String name() {
+        return "bench";
+    }
+
+    @Override
+    public String key() {
+        return "5";
+    }
+
+    @Override
+    public Node view() {
+        return view.get();
+    }
+}

@@ -1,0 +1,14 @@
+package aficion.desktop.screen;
+
+import aficion.desktop.workbench.Verbs;
+import aficion.desktop.workbench.Workbench;
+import java.util.function.Consumer;
+
+/**
+ * What a screen has around it.
+ *
+ * @param bench the work
+ * @param verbs what hands do to it
+ * @param command does what the window can be asked for, by the key of its words
+ */
+public record Surroundings(Workbench bench, Verbs verbs, Consumer<String> command) {}
