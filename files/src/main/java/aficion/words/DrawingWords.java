@@ -1,11 +1,13 @@
 package aficion.words;
 
 import aficion.diagram.Lettering;
+import aficion.diagram.Phrase;
 import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.quantity.UserUnits;
+import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 
 /** The words of a job's drawings; how wide they are, whoever draws them says. */
@@ -21,6 +23,17 @@ public final class DrawingWords implements Lettering {
         this.design = design;
         this.speech = new Speech(design, units);
         this.width = width;
+    }
+
+    /** What a drawing says. */
+    public static String say(Phrase phrase) {
+        return switch (phrase) {
+            case Phrase.Plain(var text) -> text;
+            case Phrase.Said(var saying) ->
+                    Words.of("trace." + saying.name().toLowerCase(Locale.ROOT));
+            case Phrase.Glows(var percent) -> Words.of("trace.light", percent);
+            case Phrase.Reads(var percent) -> Words.of("trace.reads", percent);
+        };
     }
 
     @Override

@@ -2,6 +2,7 @@ package aficion.desktop.trace;
 
 import aficion.desktop.workbench.Selection;
 import aficion.diagram.Diagram.Body;
+import aficion.diagram.Picture;
 import aficion.job.ControlKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
@@ -16,7 +17,6 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.Group;
 import javafx.scene.shape.Circle;
-import javafx.scene.shape.Rectangle;
 
 /**
  * A part of the drawing: its body, its symbol in the state it is in, and pins that can be picked.
@@ -41,18 +41,7 @@ final class PartNode extends Group {
         setCursor(Cursor.HAND);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
-        var box = body.box();
-        if (box.width() > 0) {
-            var outline = new Rectangle(box.x(), box.y(), box.width(), box.height());
-            outline.getStyleClass().add("body");
-            outline.setArcWidth(10);
-            outline.setArcHeight(10);
-            getChildren().add(outline);
-        } else {
-            var outline = new Circle(box.x(), box.y(), 7);
-            outline.getStyleClass().add("body");
-            getChildren().add(outline);
-        }
+        getChildren().add(Ink.of(Picture.body(body)));
         getChildren().add(symbol);
         body.pins().forEach(pin -> addPin(pin.name(), pin.at().x(), pin.at().y()));
         probes.setMouseTransparent(true);
@@ -113,7 +102,7 @@ final class PartNode extends Group {
     }
 
     void show(Optional<OperatingPoint> point, Conditions conditions) {
-        symbol.getChildren().setAll(Symbols.of(part, body, point, conditions));
+        symbol.getChildren().setAll(Ink.of(Picture.symbol(part, body, point, conditions)));
     }
 
     /** Whether a selection is this part or one of its terminals. */

@@ -11,6 +11,7 @@ import aficion.diagram.Diagram.EarthFlag;
 import aficion.diagram.Diagram.Jump;
 import aficion.diagram.Diagram.Label;
 import aficion.diagram.Diagram.NamesWire;
+import aficion.diagram.Picture;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Part;
@@ -34,7 +35,6 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import org.jspecify.annotations.Nullable;
 
@@ -179,23 +179,11 @@ final class PathDrawing extends Group {
     }
 
     private void word(Label label) {
-        var box = label.box();
-        words.getChildren().add(Ink.text(box.x(), box.y() + box.height() / 2, label.text()));
+        words.getChildren().addAll(Ink.of(Picture.label(label)));
     }
 
     private void earth(EarthFlag flag) {
-        double direction = flag.at().x() >= flag.from().x() ? 1 : -1;
-        if (flag.wire().isEmpty()) {
-            flags.getChildren()
-                    .add(
-                            Ink.line(
-                                    flag.from().x(),
-                                    flag.from().y(),
-                                    flag.at().x(),
-                                    flag.at().y(),
-                                    "earth-sign"));
-        }
-        var sign = Ink.earth(flag.at().x(), flag.at().y(), direction);
+        var sign = new Group(Ink.of(Picture.earth(flag)));
         sign.setPickOnBounds(true);
         sign.setCursor(Cursor.HAND);
         sign.setOnMouseClicked(event -> {
@@ -206,21 +194,8 @@ final class PathDrawing extends Group {
     }
 
     private void jump(Jump jump, Design design) {
-        double x = jump.at().x();
-        double y = jump.at().y();
-        int out = jump.side() == Diagram.Side.LEFT ? -1 : 1;
         var circuit = design.circuit(jump.circuit());
-        double tip = x + out * 2;
-        double neck = x + out * 9;
-        double end = x + out * 44;
-        var shape =
-                out < 0
-                        ? new Polygon(tip, y, neck, y - 8, end, y - 8, end, y + 8, neck, y + 8)
-                        : new Polygon(
-                                tip, y - 8, end - 7, y - 8, end, y, end - 7, y + 8, tip, y + 8);
-        shape.getStyleClass().add("jump");
-        var text = Ink.text(out < 0 ? x - 41 : x + 6, y, design.wire(jump.wire()).number(), "dim");
-        var group = new Group(shape, text);
+        var group = new Group(Ink.of(Picture.jump(jump, design.wire(jump.wire()))));
         group.setId("jump-" + jump.pin());
         group.setCursor(Cursor.HAND);
         group.setAccessibleText(Words.of("trace.jump", circuit.number(), circuit.name()));

@@ -6,6 +6,9 @@ import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Label;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Diagram.Stroke;
+import aficion.diagram.Mark;
+import aficion.diagram.Pen;
+import aficion.diagram.Picture;
 import aficion.job.Wire;
 import aficion.quantity.Amps;
 import java.util.Comparator;
@@ -19,7 +22,6 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.Group;
 import javafx.scene.paint.Color;
-import javafx.scene.shape.Circle;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
@@ -34,7 +36,7 @@ final class WireNode extends Group {
     static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
 
     /** Currents below this do not show as live, amps. */
-    static final double LEAST_LIVE = 0.002;
+    static final double LEAST_LIVE = Picture.LEAST_LIVE;
 
     private static final double TICK = 3;
     private static final double TICK_GAP = 13;
@@ -69,30 +71,19 @@ final class WireNode extends Group {
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
         var halo = Ink.polyline(stroke.points(), "halo");
-        var core = Ink.polyline(stroke.points(), "core");
-        core.setStroke(Theme.colour(wire.colour().base()));
-        var paths = new Group(Ink.polyline(stroke.points(), "case"), core);
+        var paths = new Group();
         paths.getStyleClass().add("paths");
-        wire.colour()
-                .tracer()
-                .ifPresent(colour -> {
-                    var tracer = Ink.polyline(stroke.points(), "tracer");
-                    tracer.setStroke(Theme.colour(colour));
-                    tracer.getStrokeDashArray().addAll(9.0, 7.0);
-                    paths.getChildren().add(tracer);
-                });
+        var dots = new Group();
+        for (var mark : Picture.wire(stroke, wire)) {
+            (mark.pen().ink() == Pen.Ink.DOT ? dots : paths).getChildren().add(Ink.of(mark));
+        }
         tick = Ink.polyline(stroke.points(), "tick");
         tick.getStrokeDashArray().addAll(TICK, TICK_GAP);
         tick.setStrokeLineCap(StrokeLineCap.BUTT);
         pencil(false);
         tick.setMouseTransparent(true);
         tick.setVisible(false);
-        getChildren().addAll(halo, paths);
-        for (var dot : stroke.dots()) {
-            var circle = new Circle(dot.x(), dot.y(), 4.5);
-            circle.getStyleClass().add("dot");
-            getChildren().add(circle);
-        }
+        getChildren().addAll(halo, paths, dots);
         addLabel();
         told.setMouseTransparent(true);
     }
@@ -119,15 +110,13 @@ final class WireNode extends Group {
     }
 
     private void addLabel() {
-        var box = label.box();
-        if (label.backed()) {
-            var back = new Rectangle(box.x(), box.y(), box.width(), box.height());
-            back.getStyleClass().add("label-back");
-            getChildren().add(back);
+        for (var mark : Picture.label(label)) {
+            var node = Ink.of(mark);
+            if (mark instanceof Mark.Word) {
+                node.getStyleClass().setAll("label-text");
+            }
+            getChildren().add(node);
         }
-        var text = new Text(box.x() + 1, box.y() + box.height() - 2.5, label.text());
-        text.getStyleClass().add("label-text");
-        getChildren().add(text);
     }
 
     Wire wire() {
@@ -178,9 +167,9 @@ final class WireNode extends Group {
                                 Ink.line(x - 7, y + 7, x + 7, y - 7, "tried-mark"));
             } else if (verb == Verb.CHAFE) {
                 mark.getChildren().add(Ink.line(x, y, x + 8, y, "tried-mark"));
-                var sign = Ink.earth(x + 8, y, 1);
-                sign.getChildren().forEach(bar -> bar.getStyleClass().add("tried-mark"));
-                mark.getChildren().add(sign);
+                var sign = Ink.of(Picture.earth(x + 8, y, 1));
+                sign.forEach(bar -> bar.getStyleClass().add("tried-mark"));
+                mark.getChildren().addAll(sign);
             } else {
                 var zigzag =
                         List.of(

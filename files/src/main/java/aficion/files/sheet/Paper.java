@@ -14,6 +14,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.util.Matrix;
 
 /** A4 pages, lying, with a heading, a foot and our fonts. y counts from the top, in points. */
 final class Paper implements AutoCloseable {
@@ -59,7 +60,7 @@ final class Paper implements AutoCloseable {
         }
     }
 
-    private PDFont font(Face face) {
+    PDFont font(Face face) {
         return switch (face) {
             case REGULAR -> regular;
             case BOLD -> bold;
@@ -112,7 +113,7 @@ final class Paper implements AutoCloseable {
     }
 
     /** The text with every sign the font lacks replaced by a question mark. */
-    private String printable(Face face, String text) throws IOException {
+    String printable(Face face, String text) throws IOException {
         var out = new StringBuilder();
         for (int sign : text.codePoints().toArray()) {
             var one = new String(Character.toChars(sign));
@@ -138,18 +139,17 @@ final class Paper implements AutoCloseable {
         page.stroke();
     }
 
-    /** A line with dashes laid along it. */
-    void dashed(float x1, float y1, float x2, float y2, float width, int rgb) throws IOException {
-        page.setLineDashPattern(new float[] {5, 4}, 0);
-        line(x1, y1, x2, y2, width, rgb);
-        page.setLineDashPattern(new float[0], 0);
+    /** What is drawn in units of its own, y downwards. */
+    interface Content {
+        void on(PDPageContentStream page) throws IOException;
     }
 
-    void box(float x, float y, float width, float height, float line, int rgb) throws IOException {
-        page.setStrokingColor(new Color(rgb));
-        page.setLineWidth(line);
-        page.addRect(x, HEIGHT - y - height, width, height);
-        page.stroke();
+    /** Draws something with its origin at a place, so many points a unit. */
+    void scaled(float x, float y, float scale, Content content) throws IOException {
+        page.saveGraphicsState();
+        page.transform(new Matrix(scale, 0, 0, -scale, x, HEIGHT - y));
+        content.on(page);
+        page.restoreGraphicsState();
     }
 
     void fill(float x, float y, float width, float height, int rgb) throws IOException {

@@ -1,10 +1,11 @@
 package aficion.files.sheet;
 
-import aficion.catalogue.Colour;
 import aficion.diagram.Diagram;
 import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
-import aficion.diagram.Diagram.Side;
+import aficion.diagram.Mark;
+import aficion.diagram.Pen;
+import aficion.diagram.Picture;
 import aficion.diagram.VehicleDiagram;
 import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.diagram.VehicleLayout;
@@ -24,8 +25,11 @@ import javax.xml.stream.XMLStreamWriter;
  * on paper.
  */
 public final class PathSvg {
-    private static final String INK = "#1F2A33";
-    private static final String QUIET = "#56616A";
+    private static final int BAND = 0xF5F2EA;
+
+    /** Where the baseline of words lies below the middle of their height, share of their size. */
+    private static final double BASELINE = 0.33;
+
     private static final String FONT = "Barlow Condensed, Arial Narrow, sans-serif";
 
     private final StringWriter text = new StringWriter();
@@ -66,7 +70,7 @@ public final class PathSvg {
                         10,
                         6 - VehicleLayout.TITLE / 2,
                         Words.of("search.circuit", circuit.number(), circuit.name()),
-                        INK,
+                        PrintPen.INK,
                         15);
                 svg.path(placed.diagram());
                 svg.xml.writeEndElement();
@@ -91,7 +95,7 @@ public final class PathSvg {
         xml.writeStartElement("title");
         write(design.vehicle().name());
         xml.writeEndElement();
-        rectangle(new Box(0, 0, width, height), "#FFFFFF", "none", 0);
+        paper(new Box(0, 0, width, height), PrintPen.PAPER);
     }
 
     private String end() throws XMLStreamException {
@@ -113,153 +117,145 @@ public final class PathSvg {
         int index = 0;
         for (var band : diagram.bands()) {
             if (index++ % 2 == 1) {
-                rectangle(new Box(band.x(), top, band.width(), height), "#F5F2EA", "none", 0);
+                paper(new Box(band.x(), top, band.width(), height), BAND);
             }
             if (top == 0) {
                 text(
                         band.x() + 10,
                         16,
                         Words.of("lane", band.lane()).toUpperCase(Locale.ROOT),
-                        QUIET,
+                        PrintPen.QUIET,
                         12);
             }
         }
     }
 
     private void path(Diagram diagram) throws XMLStreamException {
-        for (var stroke : diagram.strokes()) {
-            var colour = design.wire(stroke.wire()).colour();
-            line(stroke.points(), INK, 4.4, "");
-            line(stroke.points(), hex(colour.base()), 3, "");
-            if (colour.tracer().isPresent()) {
-                line(stroke.points(), hex(colour.tracer().get()), 2, "9 7");
-            }
-            for (var dot : stroke.dots()) {
-                circle(dot, 4, INK);
-            }
-        }
-        for (var body : diagram.bodies()) {
-            body(body);
-        }
-        for (var flag : diagram.earths()) {
-            earth(flag);
-        }
-        for (var jump : diagram.jumps()) {
-            boolean left = jump.side() == Side.LEFT;
-            text(
-                    jump.at().x() + (left ? -40 : 8),
-                    jump.at().y() + 4,
-                    design.wire(jump.wire()).number(),
-                    QUIET,
-                    12);
-        }
-        for (var label : diagram.labels()) {
-            if (label.backed()) {
-                rectangle(label.box(), "#FFFFFF", "none", 0);
-            }
-            text(label.box().x(), label.box().bottom() - 3, label.text(), INK, DrawingWords.SIZE);
+        for (var mark : Picture.of(design, diagram)) {
+            draw(mark, PrintPen.of(mark.pen()));
         }
     }
 
-    private void body(Diagram.Body body) throws XMLStreamException {
-        var box = body.box();
-        if (box.width() == 0) {
-            circle(new Point(box.x(), box.y()), 5, INK);
-            return;
-        }
-        rectangle(box, "#FFFFFF", INK, 5);
-        for (var pin : body.pins()) {
-            boolean left = pin.side() == Side.LEFT;
-            xml.writeStartElement("text");
-            attribute("x", number(pin.at().x() + (left ? 4 : -4)));
-            attribute("y", number(pin.at().y() + 4));
-            attribute("font-size", "11");
-            attribute("fill", QUIET);
-            attribute("text-anchor", left ? "start" : "end");
-            write(pin.name());
-            xml.writeEndElement();
-        }
-    }
-
-    private void earth(Diagram.EarthFlag flag) throws XMLStreamException {
-        double direction = flag.at().x() >= flag.from().x() ? 1 : -1;
-        if (flag.wire().isEmpty()) {
-            line(List.of(flag.from(), flag.at()), INK, 1.6, "");
-        }
-        for (int bar = 0; bar < 3; bar++) {
-            double x = flag.at().x() + direction * bar * 4;
-            double half = 8 - bar * 2.6;
-            line(
-                    List.of(new Point(x, flag.at().y() - half), new Point(x, flag.at().y() + half)),
-                    INK,
-                    1.6,
-                    "");
-        }
-    }
-
-    private void trunk(Trunk trunk) throws XMLStreamException {
-        var colour = hex(design.wire(trunk.wire()).colour().base());
-        var down = List.of(new Point(trunk.x(), trunk.top()), new Point(trunk.x(), trunk.bottom()));
-        line(down, INK, 5, "");
-        line(down, colour, 3.4, "");
-        for (var takeOff : trunk.takeOffs()) {
-            var across =
-                    List.of(
-                            new Point(trunk.x(), takeOff.y()),
-                            new Point(takeOff.to(), takeOff.y()));
-            line(across, INK, 5, "");
-            line(across, colour, 3.4, "");
-            circle(across.getFirst(), 3.5, INK);
-            if (!takeOff.reaches()) {
-                text(takeOff.to() + 3, takeOff.y() + 4, trunk.terminal().toString(), QUIET, 12);
+    private void draw(Mark mark, PrintPen pen) throws XMLStreamException {
+        switch (mark) {
+            case Mark.Line(var points, _) -> corners("polyline", points, pen);
+            case Mark.Area(var points, _) -> corners("polygon", points, pen);
+            case Mark.Plate(var box, var corner, _) -> {
+                xml.writeEmptyElement("rect");
+                attribute("x", number(box.x()));
+                attribute("y", number(box.y()));
+                attribute("width", number(box.width()));
+                attribute("height", number(box.height()));
+                attribute("rx", number(corner));
+                ink(pen);
             }
+            case Mark.Ring(var at, var radius, _) -> {
+                xml.writeEmptyElement("circle");
+                attribute("cx", number(at.x()));
+                attribute("cy", number(at.y()));
+                attribute("r", number(radius));
+                ink(pen);
+            }
+            case Mark.Arch(var at, var across, var up, _) -> {
+                xml.writeEmptyElement("path");
+                attribute(
+                        "d",
+                        "M %s %s A %s %s 0 0 1 %s %s"
+                                .formatted(
+                                        number(at.x() - across),
+                                        number(at.y()),
+                                        number(across),
+                                        number(up),
+                                        number(at.x() + across),
+                                        number(at.y())));
+                ink(pen);
+            }
+            case Mark.Word word -> word(word, pen);
         }
     }
 
-    private void line(List<Point> points, String colour, double width, String dashes)
+    private void corners(String element, List<Point> points, PrintPen pen)
             throws XMLStreamException {
-        xml.writeEmptyElement("polyline");
+        xml.writeEmptyElement(element);
         attribute(
                 "points",
                 points.stream()
                         .map(point -> number(point.x()) + "," + number(point.y()))
                         .collect(Collectors.joining(" ")));
-        attribute("fill", "none");
-        attribute("stroke", colour);
-        attribute("stroke-width", number(width));
-        attribute("stroke-linejoin", "round");
-        if (!dashes.isEmpty()) {
-            attribute("stroke-dasharray", dashes);
+        ink(pen);
+    }
+
+    private void ink(PrintPen pen) throws XMLStreamException {
+        attribute("fill", hex(pen.fill()));
+        attribute("stroke", hex(pen.stroke()));
+        if (pen.strokes()) {
+            attribute("stroke-width", number(pen.width()));
+            attribute("stroke-linejoin", "round");
+            if (pen.dash() > 0) {
+                attribute("stroke-dasharray", number(pen.dash()) + " " + number(pen.gap()));
+            }
         }
     }
 
-    private void circle(Point at, double radius, String colour) throws XMLStreamException {
-        xml.writeEmptyElement("circle");
-        attribute("cx", number(at.x()));
-        attribute("cy", number(at.y()));
-        attribute("r", number(radius));
-        attribute("fill", colour);
+    private void word(Mark.Word word, PrintPen pen) throws XMLStreamException {
+        xml.writeStartElement("text");
+        attribute("x", number(word.at().x()));
+        attribute("y", number(word.at().y() + BASELINE * pen.size()));
+        attribute("font-size", number(pen.size()));
+        attribute("fill", hex(pen.fill()));
+        attribute(
+                "text-anchor",
+                switch (word.anchor()) {
+                    case LEFT -> "start";
+                    case MIDDLE -> "middle";
+                    case RIGHT -> "end";
+                });
+        write(DrawingWords.say(word.phrase()));
+        xml.writeEndElement();
     }
 
-    private void rectangle(Box box, String fill, String stroke, double corner)
-            throws XMLStreamException {
+    private void trunk(Trunk trunk) throws XMLStreamException {
+        var colour = design.wire(trunk.wire()).colour().base().rgb();
+        feed(
+                List.of(new Point(trunk.x(), trunk.top()), new Point(trunk.x(), trunk.bottom())),
+                colour);
+        for (var takeOff : trunk.takeOffs()) {
+            var from = new Point(trunk.x(), takeOff.y());
+            feed(List.of(from, new Point(takeOff.to(), takeOff.y())), colour);
+            draw(new Mark.Ring(from, 3.5, Pen.of(Pen.Ink.DOT)), PrintPen.of(Pen.of(Pen.Ink.DOT)));
+            if (!takeOff.reaches()) {
+                text(
+                        takeOff.to() + 3,
+                        takeOff.y() + 4,
+                        trunk.terminal().toString(),
+                        PrintPen.QUIET,
+                        12);
+            }
+        }
+    }
+
+    /** A feed that circuits share, thicker than a wire. */
+    private void feed(List<Point> points, int colour) throws XMLStreamException {
+        corners("polyline", points, new PrintPen(PrintPen.INK, 5, PrintPen.NONE, 0, 0, 0));
+        corners("polyline", points, new PrintPen(colour, 3.4, PrintPen.NONE, 0, 0, 0));
+    }
+
+    private void paper(Box box, int fill) throws XMLStreamException {
         xml.writeEmptyElement("rect");
         attribute("x", number(box.x()));
         attribute("y", number(box.y()));
         attribute("width", number(box.width()));
         attribute("height", number(box.height()));
-        attribute("rx", number(corner));
-        attribute("fill", fill);
-        attribute("stroke", stroke);
+        attribute("fill", hex(fill));
     }
 
-    private void text(double x, double y, String words, String colour, double size)
+    private void text(double x, double y, String words, int colour, double size)
             throws XMLStreamException {
         xml.writeStartElement("text");
         attribute("x", number(x));
         attribute("y", number(y));
         attribute("font-size", number(size));
-        attribute("fill", colour);
+        attribute("fill", hex(colour));
         write(words);
         xml.writeEndElement();
     }
@@ -270,8 +266,8 @@ public final class PathSvg {
                 : String.valueOf(Math.round(value * 100) / 100.0);
     }
 
-    private static String hex(Colour colour) {
-        return "#%06X".formatted(colour.rgb());
+    private static String hex(int colour) {
+        return colour == PrintPen.NONE ? "none" : "#%06X".formatted(colour);
     }
 
     /** Writes words without the signs that XML 1.0 does not allow (section 2.2, {@code Char}). */

@@ -1,7 +1,9 @@
-package aficion.desktop.trace;
+package aficion.diagram;
 
 import aficion.diagram.Diagram.Body;
 import aficion.diagram.Diagram.Point;
+import aficion.diagram.Pen.Look;
+import aficion.diagram.Phrase.Saying;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.GuardKind;
@@ -14,13 +16,9 @@ import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.size.GaugeReading;
 import aficion.solve.OperatingPoint;
-import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
-import javafx.scene.Node;
-import javafx.scene.shape.Arc;
-import javafx.scene.shape.Polygon;
 
 /**
  * The inside of a part's body, after IEC 60617, in the state it is in: switches and relays stand as
@@ -34,11 +32,11 @@ final class Symbols extends Sketch {
         super(part, body, point);
     }
 
-    static List<Node> of(
+    static List<Mark> of(
             Part part, Body body, Optional<OperatingPoint> point, Conditions conditions) {
         var symbols = new Symbols(part, body, point);
         symbols.draw(conditions);
-        return symbols.nodes;
+        return symbols.marks();
     }
 
     private void draw(Conditions conditions) {
@@ -50,10 +48,9 @@ final class Symbols extends Sketch {
             case SourceKind.Flywheel _ -> turning("~");
             case SourceKind.FieldRegulator(var volts) -> boxed(UserUnits.METRIC.print(volts));
             case SourceKind.ControlBox box ->
-                    nodes.addAll(new Contacts(part, body, point, conditions).of(box));
+                    add(new Contacts(part, body, point, conditions).of(box));
             case SourceKind.RegulatorRectifier(_, var volts) -> rectifier(volts);
-            case ControlKind kind ->
-                    nodes.addAll(new Contacts(part, body, point, conditions).of(kind));
+            case ControlKind kind -> add(new Contacts(part, body, point, conditions).of(kind));
             case LoadKind.Starter _ -> starter();
             case GuardKind.Fuse fuse -> fuse("", pin("1"), pin("2"), fuse.marking().value());
             case GuardKind.FuseBox(var ways) -> ways.forEach(this::way);
@@ -77,7 +74,7 @@ final class Symbols extends Sketch {
             case JoinKind.Diode _ -> diode();
             case LoadKind.Load load -> circled(demand(load), "+", "31");
             case LoadKind.Buzzer(_, var draws) -> circled(UserUnits.METRIC.print(draws), "+", "31");
-            case JoinKind.Splice() -> nodes.add(solid(body.box().x(), body.box().y(), 5));
+            case JoinKind.Splice() -> solid(body.box().x(), body.box().y(), 5);
             case JoinKind.Connector(var ways, _) ->
                     ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
             case JoinKind.EarthPoint _ -> earth(pin("E"));
@@ -86,7 +83,7 @@ final class Symbols extends Sketch {
 
     private void earth(Point pin) {
         join(pin, new Point(centre(), middle()), false);
-        nodes.add(Ink.earth(centre(), middle(), pin.x() < centre() ? 1 : -1));
+        add(Picture.earth(centre(), middle(), pin.x() < centre() ? 1 : -1));
     }
 
     private void battery() {
@@ -98,34 +95,29 @@ final class Symbols extends Sketch {
         for (int i = 0; i < 4; i++) {
             double y = plus.y() + i * step;
             double half = i % 2 == 0 ? 13 : 7;
-            nodes.add(Ink.line(x - half, y, x + half, y));
+            line(x - half, y, x + half, y);
         }
-        nodes.add(Ink.line(x, plus.y(), plus.x(), plus.y(), live(flows)));
-        nodes.add(Ink.line(x, minus.y(), minus.x(), minus.y(), live(flows)));
+        line(x, plus.y(), plus.x(), plus.y(), live(flows));
+        line(x, minus.y(), minus.x(), minus.y(), live(flows));
         pinName("+", plus);
         pinName("-", minus);
     }
 
     private void supply(String words) {
-        nodes.add(Ink.circle(body.box().x() + 26, middle(), 19, live(flows("output"))));
-        nodes.add(Ink.centred(body.box().x() + 26, middle(), "="));
-        nodes.add(Ink.centred(centre(), body.box().bottom() + 9, words, "dim"));
+        circle(body.box().x() + 26, middle(), 19, live(flows("output")));
+        centred(body.box().x() + 26, middle(), "=");
+        centred(centre(), body.box().bottom() + 9, words, Look.DIM);
         pinNames();
     }
 
     private void turning(String letters) {
         boolean gives = point.map(solved -> solved.pulledIn(part.id())).orElse(false);
         boolean charging = gives || part.kind() instanceof SourceKind.Flywheel && flows("output");
-        nodes.add(Ink.circle(centre() - 8, middle() - 4, 19, live(charging)));
-        nodes.add(Ink.centred(centre() - 8, middle() - 4, letters));
+        circle(centre() - 8, middle() - 4, 19, live(charging));
+        centred(centre() - 8, middle() - 4, letters);
         pinNames();
         if (charging) {
-            nodes.add(
-                    Ink.text(
-                            body.box().x() + 5,
-                            body.box().bottom() - 9,
-                            Words.of("trace.charging"),
-                            "live"));
+            text(body.box().x() + 5, body.box().bottom() - 9, said(Saying.CHARGING), Look.LIVE);
         }
     }
 
@@ -133,12 +125,12 @@ final class Symbols extends Sketch {
         var out = pin("31");
         for (var speed : List.of("53", "53b")) {
             var in = pin(speed);
-            nodes.add(Ink.line(in.x(), in.y(), centre() - 8, middle(), live(flows(speed))));
+            line(in.x(), in.y(), centre() - 8, middle(), live(flows(speed)));
         }
         boolean turns = flows("53") || flows("53b");
-        nodes.add(Ink.line(centre(), out.y(), out.x(), out.y(), live(turns)));
-        nodes.add(Ink.circle(centre(), middle(), 18, live(turns)));
-        nodes.add(Ink.centred(centre(), middle(), "M"));
+        line(centre(), out.y(), out.x(), out.y(), live(turns));
+        circle(centre(), middle(), 18, live(turns));
+        centred(centre(), middle(), "M");
         pinNames();
     }
 
@@ -166,33 +158,27 @@ final class Symbols extends Sketch {
     private void capacitor() {
         var in = pin("+");
         var out = pin("31");
-        nodes.add(Ink.line(in.x(), in.y(), centre() - 4, in.y()));
-        nodes.add(Ink.line(centre() + 4, out.y(), out.x(), out.y()));
-        nodes.add(Ink.line(centre() - 4, in.y() - 12, centre() - 4, in.y() + 12));
-        nodes.add(Ink.line(centre() + 4, in.y() - 12, centre() + 4, in.y() + 12));
+        line(in.x(), in.y(), centre() - 4, in.y());
+        line(centre() + 4, out.y(), out.x(), out.y());
+        line(centre() - 4, in.y() - 12, centre() - 4, in.y() + 12);
+        line(centre() + 4, in.y() - 12, centre() + 4, in.y() + 12);
         pinName("+", in);
     }
 
     private void starter() {
         boolean turns = flows("motor");
         double x = body.box().right() - 27;
-        nodes.add(Ink.circle(x, middle(), 17, live(turns)));
-        nodes.add(Ink.centred(x, middle(), "M"));
+        circle(x, middle(), 17, live(turns));
+        centred(x, middle(), "M");
         var feed = pin("30");
         double hinge = feed.x() + 14;
-        nodes.add(Ink.line(feed.x(), feed.y(), hinge, feed.y(), live(turns)));
+        line(feed.x(), feed.y(), hinge, feed.y(), live(turns));
         boolean closed = point.map(solved -> solved.closed(part.id(), "contact")).orElse(false);
-        nodes.add(
-                Ink.line(
-                        hinge,
-                        feed.y(),
-                        x - 18,
-                        closed ? feed.y() + 6 : feed.y() - 8,
-                        live(turns)));
+        line(hinge, feed.y(), x - 18, closed ? feed.y() + 6 : feed.y() - 8, live(turns));
         var coil = pin("50");
-        nodes.add(Ink.box(coil.x() + 14, coil.y() - 6, 16, 12, live(flows("coil"))));
-        nodes.add(Ink.line(coil.x(), coil.y(), coil.x() + 14, coil.y(), live(flows("coil"))));
-        nodes.add(Ink.line(coil.x() + 22, coil.y() - 6, coil.x() + 22, feed.y() + 2, "thin"));
+        box(coil.x() + 14, coil.y() - 6, 16, 12, live(flows("coil")));
+        line(coil.x(), coil.y(), coil.x() + 14, coil.y(), live(flows("coil")));
+        thin(coil.x() + 22, coil.y() - 6, coil.x() + 22, feed.y() + 2);
         pinName("30", feed);
         pinName("50", coil);
     }
@@ -206,21 +192,18 @@ final class Symbols extends Sketch {
                         .map(share -> share.value())
                         .orElse(0.0);
         boolean flows = flows(feed);
-        nodes.add(Ink.line(in.x(), in.y(), x - 12, in.y(), live(flows)));
-        nodes.add(Ink.line(x + 12, in.y(), bus, in.y(), live(flows)));
-        nodes.add(Ink.line(bus, in.y(), bus, back.y(), live(flows)));
-        nodes.add(Ink.line(bus, back.y(), back.x(), back.y(), live(flows)));
-        nodes.add(Ink.circle(x, in.y(), 12, live(light > 0.01)));
+        line(in.x(), in.y(), x - 12, in.y(), live(flows));
+        line(x + 12, in.y(), bus, in.y(), live(flows));
+        line(bus, in.y(), bus, back.y(), live(flows));
+        line(bus, back.y(), back.x(), back.y(), live(flows));
+        circle(x, in.y(), 12, live(light > 0.01));
         double arm = 12 * Math.sqrt(0.5);
-        nodes.add(Ink.line(x - arm, in.y() - arm, x + arm, in.y() + arm));
-        nodes.add(Ink.line(x - arm, in.y() + arm, x + arm, in.y() - arm));
+        line(x - arm, in.y() - arm, x + arm, in.y() + arm);
+        line(x - arm, in.y() + arm, x + arm, in.y() - arm);
         boolean shown = light > 0.01;
-        if (!(part.kind() instanceof LoadKind.WarningLamp)) {
-            var words =
-                    shown
-                            ? Words.of("trace.light", Math.round(light * 100))
-                            : Words.of("trace.dark");
-            nodes.add(Ink.centred(x, in.y() + 18, words, shown ? "live" : "dim"));
+        if (point.isPresent() && !(part.kind() instanceof LoadKind.WarningLamp)) {
+            var words = shown ? new Phrase.Glows(Math.round(light * 100)) : said(Saying.DARK);
+            centred(x, in.y() + 18, words, shown ? Look.LIVE : Look.DIM);
         }
         pinName(feed, in);
     }
@@ -234,8 +217,8 @@ final class Symbols extends Sketch {
 
     private void circled(String letter, String in, String out) {
         join(pin(in), pin(out), flows("body"));
-        nodes.add(Ink.circle(centre(), middle(), 18, live(flows("body"))));
-        nodes.add(Ink.centred(centre(), middle(), letter));
+        circle(centre(), middle(), 18, live(flows("body")));
+        centred(centre(), middle(), letter);
         pinName(in, pin(in));
         pinName(out, pin(out));
     }
@@ -245,24 +228,18 @@ final class Symbols extends Sketch {
         var feed = pin("53");
         var back = pin("31");
         boolean turns = flows("body");
-        nodes.add(Ink.line(feed.x(), feed.y(), back.x(), back.y(), live(turns)));
-        nodes.add(Ink.circle(centre(), feed.y(), 18, live(turns)));
-        nodes.add(Ink.centred(centre(), feed.y(), "M"));
+        line(feed.x(), feed.y(), back.x(), back.y(), live(turns));
+        circle(centre(), feed.y(), 18, live(turns));
+        centred(centre(), feed.y(), "M");
         var above = pin("53a");
         var below = pin("31b");
         boolean parking = flows("53a-31b");
         boolean shut = point.map(solved -> solved.closed(part.id(), "53a-31b")).orElse(false);
-        nodes.add(Ink.line(above.x(), above.y(), centre(), above.y(), live(parking)));
-        nodes.add(Ink.line(below.x(), below.y(), centre(), below.y(), live(parking)));
-        nodes.add(
-                Ink.line(
-                        centre(),
-                        below.y(),
-                        shut ? centre() : centre() + 10,
-                        above.y(),
-                        live(parking)));
-        nodes.add(Ink.circle(centre(), above.y(), 3, "seat"));
-        nodes.add(Ink.circle(centre(), below.y(), 3, "seat"));
+        line(above.x(), above.y(), centre(), above.y(), live(parking));
+        line(below.x(), below.y(), centre(), below.y(), live(parking));
+        line(centre(), below.y(), shut ? centre() : centre() + 10, above.y(), live(parking));
+        seat(centre(), above.y());
+        seat(centre(), below.y());
         pinNames();
     }
 
@@ -272,14 +249,11 @@ final class Symbols extends Sketch {
         boolean flows = flows("body");
         double left = from.x() + 18;
         double right = to.x() - 18;
-        nodes.add(Ink.line(from.x(), from.y(), left, from.y(), live(flows)));
-        nodes.add(Ink.line(right, to.y(), to.x(), to.y(), live(flows)));
+        line(from.x(), from.y(), left, from.y(), live(flows));
+        line(right, to.y(), to.x(), to.y(), live(flows));
         double step = (right - left) / 4;
         for (int i = 0; i < 4; i++) {
-            var arc = new Arc(left + (i + 0.5) * step, from.y(), step / 2, 8, 0, 180);
-            arc.getStyleClass().add("line");
-            arc.getStyleClass().addAll(live(flows));
-            nodes.add(arc);
+            arch(left + (i + 0.5) * step, from.y(), step / 2, 8, live(flows));
         }
         pinName(in, from);
         pinName(out, to);
@@ -289,12 +263,12 @@ final class Symbols extends Sketch {
         var from = pin(in);
         var to = pin(out);
         boolean flows = flows("body");
-        nodes.add(Ink.line(from.x(), from.y(), to.x(), to.y(), live(flows)));
-        nodes.add(Ink.box(centre() - 15, from.y() - 6, 30, 12));
+        line(from.x(), from.y(), to.x(), to.y(), live(flows));
+        box(centre() - 15, from.y() - 6, 30, 12);
         if (varies) {
-            nodes.add(Ink.line(centre() - 16, from.y() + 13, centre() + 16, from.y() - 13));
-            nodes.add(Ink.line(centre() + 16, from.y() - 13, centre() + 9, from.y() - 12));
-            nodes.add(Ink.line(centre() + 16, from.y() - 13, centre() + 14, from.y() - 6));
+            line(centre() - 16, from.y() + 13, centre() + 16, from.y() - 13);
+            line(centre() + 16, from.y() - 13, centre() + 9, from.y() - 12);
+            line(centre() + 16, from.y() - 13, centre() + 14, from.y() - 6);
         }
     }
 
@@ -303,41 +277,35 @@ final class Symbols extends Sketch {
                 point.map(solved -> GaugeReading.of(solved, part, gauge).value()).orElse(0.0);
         join(pin("B"), pin("T"), flows("body"));
         needle(share, flows("body"));
-        nodes.add(
-                Ink.centred(
-                        centre(),
-                        body.box().bottom() + 9,
-                        Words.of("trace.reads", Math.round(share * 100)),
-                        flows("body") ? "live" : "dim"));
+        centred(
+                centre(),
+                body.box().bottom() + 9,
+                new Phrase.Reads(Math.round(share * 100)),
+                flows("body") ? Look.LIVE : Look.DIM);
         pinName("B", pin("B"));
         pinName("T", pin("T"));
     }
 
     private void needle(double share, boolean flows) {
-        nodes.add(Ink.circle(centre(), middle(), 18, live(flows)));
+        circle(centre(), middle(), 18, live(flows));
         double angle = Math.toRadians(220 - 260 * Math.clamp(share, 0, 1.1));
-        nodes.add(
-                Ink.line(
-                        centre(),
-                        middle(),
-                        centre() + 12 * Math.cos(angle),
-                        middle() - 12 * Math.sin(angle)));
+        line(centre(), middle(), centre() + 12 * Math.cos(angle), middle() - 12 * Math.sin(angle));
     }
 
     private void stabiliser(String words) {
         join(pin("B"), pin("I"), flows("body"));
-        nodes.add(Ink.box(centre() - 20, pin("B").y() - 8, 40, 16, live(flows("body"))));
-        nodes.add(Ink.centred(centre(), pin("B").y(), words));
-        nodes.add(Ink.line(centre(), pin("B").y() + 8, centre(), pin("31").y()));
-        nodes.add(Ink.line(centre(), pin("31").y(), pin("31").x(), pin("31").y()));
+        box(centre() - 20, pin("B").y() - 8, 40, 16, live(flows("body")));
+        centred(centre(), pin("B").y(), words);
+        line(centre(), pin("B").y() + 8, centre(), pin("31").y());
+        line(centre(), pin("31").y(), pin("31").x(), pin("31").y());
     }
 
     private void diode() {
         var in = pin("A");
         var out = pin("K");
-        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows("A-K"))));
-        nodes.add(triangle(centre(), in.y()));
-        nodes.add(Ink.line(centre() + 6, in.y() - 7, centre() + 6, in.y() + 7));
+        line(in.x(), in.y(), out.x(), out.y(), live(flows("A-K")));
+        triangle(centre(), in.y());
+        line(centre() + 6, in.y() - 7, centre() + 6, in.y() + 7);
     }
 
     private void way(GuardKind.Way way) {
@@ -348,11 +316,8 @@ final class Symbols extends Sketch {
             boolean whole = point.map(solved -> solved.closed(part.id(), way.name())).orElse(true);
             var in = pin(way.in());
             var out = pin(way.out());
-            var line = Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows(way.name())));
-            if (!whole) {
-                line.getStyleClass().add("wrong");
-            }
-            nodes.add(line);
+            var look = whole ? live(flows(way.name())) : Look.WRONG;
+            line(in.x(), in.y(), out.x(), out.y(), look);
         } else {
             fuse(way.name(), pin(way.in()), pin(way.out()), way.marking().value());
         }
@@ -366,16 +331,14 @@ final class Symbols extends Sketch {
 
     private void fuse(String role, Point in, Point out, double marking) {
         boolean whole = point.map(solved -> solved.closed(part.id(), role)).orElse(true);
-        nodes.add(Ink.line(in.x(), in.y(), out.x(), out.y(), live(flows(role))));
-        var box = Ink.box(in.x() + 11, in.y() - 7, out.x() - in.x() - 22, 14);
-        box.setFill(null);
-        nodes.add(box);
+        line(in.x(), in.y(), out.x(), out.y(), live(flows(role)));
+        var look = whole ? Look.PLAIN : Look.WRONG;
+        hollow(in.x() + 11, in.y() - 7, out.x() - in.x() - 22, 14, look);
         if (!whole) {
-            box.getStyleClass().add("wrong");
-            nodes.add(Ink.line(in.x() + 13, in.y() - 10, out.x() - 13, in.y() + 10, "wrong"));
+            line(in.x() + 13, in.y() - 10, out.x() - 13, in.y() + 10, Look.WRONG);
         }
-        var words = whole ? number(marking) + " A" : Words.of("trace.blown");
-        nodes.add(Ink.centred((in.x() + out.x()) / 2, in.y() + 19, words, whole ? "dim" : "wrong"));
+        var words = whole ? new Phrase.Plain(number(marking) + " A") : said(Saying.BLOWN);
+        centred((in.x() + out.x()) / 2, in.y() + 19, words, whole ? Look.DIM : Look.WRONG);
     }
 
     private static String number(double value) {
@@ -386,18 +349,14 @@ final class Symbols extends Sketch {
     private void rectifier(Volts volts) {
         double x = centre();
         double y = middle();
-        var square = new Polygon(x, y - 24, x + 24, y, x, y + 24, x - 24, y);
-        square.getStyleClass().add("shape");
-        nodes.add(square);
-        nodes.add(triangle(x, y));
-        nodes.add(Ink.line(x - 16, y, x + 16, y));
-        nodes.add(Ink.line(x + 6, y - 7, x + 6, y + 7));
+        area(
+                new Point(x, y - 24),
+                new Point(x + 24, y),
+                new Point(x, y + 24),
+                new Point(x - 24, y));
+        triangle(x, y);
+        line(x - 16, y, x + 16, y);
+        line(x + 6, y - 7, x + 6, y + 7);
         boxed(UserUnits.METRIC.print(volts));
-    }
-
-    private static Polygon triangle(double x, double y) {
-        var triangle = new Polygon(x - 8, y - 7, x - 8, y + 7, x + 6, y);
-        triangle.getStyleClass().add("shape");
-        return triangle;
     }
 }

@@ -1,0 +1,76 @@
+package aficion.files.sheet;
+
+import aficion.catalogue.Colour;
+import aficion.diagram.Pen;
+
+/**
+ * How a pen of a drawing looks in print, in the units of the drawing.
+ *
+ * @param stroke colour of its line; {@link #NONE} for none
+ * @param width of its line
+ * @param fill colour inside; {@link #NONE} for none
+ * @param dash length of a dash; 0 for a whole line
+ * @param gap between dashes
+ * @param size of its words
+ */
+record PrintPen(int stroke, double width, int fill, double dash, double gap, double size) {
+    static final int NONE = -1;
+    static final int INK = 0x1F2A33;
+    static final int QUIET = 0x56616A;
+    static final int PAPER = 0xFFFFFF;
+    private static final int WRONG = 0xA32A1E;
+    private static final double TEXT = 12.5;
+    private static final double PIN = 11;
+
+    static PrintPen of(Pen pen) {
+        return switch (pen.ink()) {
+            case LINE -> line(look(pen), 1.4);
+            case THIN -> new PrintPen(QUIET, 1, NONE, 3, 3, 0);
+            case SHAPE -> shape(look(pen), 1.4, PAPER);
+            case HOLLOW -> line(look(pen), 1.4);
+            case SEAT -> shape(INK, 1.2, PAPER);
+            case SOLID, DOT -> shape(NONE, 0, INK);
+            case BODY -> shape(INK, 1.3, PAPER);
+            case CASE -> line(INK, 4.4);
+            case CORE -> line(colour(pen), 3);
+            case TRACER -> new PrintPen(colour(pen), 2.2, NONE, 9, 7, 0);
+            case EARTH -> line(INK, 1.8);
+            case JUMP -> shape(QUIET, 1, PAPER);
+            case TEXT -> words(look(pen), TEXT);
+            case PIN -> words(QUIET, PIN);
+            case BACK -> shape(NONE, 0, PAPER);
+        };
+    }
+
+    private static int look(Pen pen) {
+        return switch (pen.look()) {
+            case PLAIN, LIVE -> INK;
+            case DIM -> QUIET;
+            case WRONG -> WRONG;
+        };
+    }
+
+    private static int colour(Pen pen) {
+        return pen.colour().map(Colour::rgb).orElse(INK);
+    }
+
+    private static PrintPen line(int colour, double width) {
+        return new PrintPen(colour, width, NONE, 0, 0, 0);
+    }
+
+    private static PrintPen shape(int stroke, double width, int fill) {
+        return new PrintPen(stroke, width, fill, 0, 0, 0);
+    }
+
+    private static PrintPen words(int colour, double size) {
+        return new PrintPen(NONE, 0, colour, 0, 0, size);
+    }
+
+    boolean strokes() {
+        return stroke != NONE;
+    }
+
+    boolean fills() {
+        return fill != NONE;
+    }
+}
