@@ -29,6 +29,12 @@ public record Coil(
         this(a, b, pickUp, dropOut, Branch.NONE, 0, Branch.NONE, USUAL_DELAY, 0);
     }
 
+    /** The same coil burnt through: no volts pull it in. */
+    public Coil dead() {
+        return new Coil(
+                a, b, Double.POSITIVE_INFINITY, dropOut, Branch.NONE, 0, reset, delay, holds);
+    }
+
     /** The same coil, helped or hindered by the current of a branch. */
     public Coil helpedBy(int branch, double voltsPerAmp) {
         return new Coil(a, b, pickUp, dropOut, branch, voltsPerAmp, reset, delay, holds);

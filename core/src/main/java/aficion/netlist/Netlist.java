@@ -68,42 +68,84 @@ public final class Netlist {
     record CoilSlot(PartId part, Function<Conditions, Coil> under) {}
 
     Netlist(NetlistBuilder built) {
-        this.design = built.design;
-        this.nodes = built.nodes;
-        this.nodeOf = Map.copyOf(built.nodeOf);
-        this.slots = List.copyOf(built.slots);
-        this.coils = List.copyOf(built.coils);
-        this.branchOf = Map.copyOf(built.branchOf);
+        this(
+                built.design,
+                built.nodes,
+                Map.copyOf(built.nodeOf),
+                built.slots,
+                built.coils,
+                Map.copyOf(built.branchOf),
+                unmodifiable(built.inside));
+    }
+
+    /** The same with other branches, coils and more nodes. */
+    Netlist(Netlist sound, int nodes, List<Slot> slots, List<CoilSlot> coils) {
+        this(sound.design, nodes, sound.nodeOf, slots, coils, sound.branchOf, sound.inside);
+    }
+
+    private Netlist(
+            Design design,
+            int nodes,
+            Map<Terminal, Integer> nodeOf,
+            List<Slot> slots,
+            List<CoilSlot> coils,
+            Map<WireId, Integer> branchOf,
+            Map<PartId, Map<String, Integer>> inside) {
+        this.design = design;
+        this.nodes = nodes;
+        this.nodeOf = nodeOf;
+        this.slots = List.copyOf(slots);
+        this.coils = List.copyOf(coils);
+        this.branchOf = branchOf;
+        this.inside = inside;
         this.wireOf = new HashMap<>();
         branchOf.forEach((wire, branch) -> wireOf.put(branch, wire));
+        inside.forEach((part, roles) ->
+                roles.forEach((role, branch) -> placeOf.put(branch, new Place(part, role))));
         this.sources =
-                built.inside.values().stream()
+                inside.values().stream()
                         .filter(roles -> roles.containsKey(OUTPUT))
                         .map(roles -> roles.get(OUTPUT))
                         .collect(Collectors.toUnmodifiableSet());
-        this.bending = IntStream.range(0, slots.size()).filter(i -> slots.get(i).bends()).toArray();
-        this.movedBy = new int[coils.size()][];
-        for (int coil = 0; coil < movedBy.length; coil++) {
+        this.bending = IntStream.range(0, size()).filter(i -> slots.get(i).bends()).toArray();
+        this.movedBy = movedBy();
+        this.meeting = meeting();
+        this.cranking = starters();
+        this.controls = Controls.of(design);
+    }
+
+    private static Map<PartId, Map<String, Integer>> unmodifiable(
+            Map<PartId, Map<String, Integer>> built) {
+        var inside = new HashMap<PartId, Map<String, Integer>>();
+        built.forEach((part, roles) ->
+                inside.put(part, Collections.unmodifiableMap(new LinkedHashMap<>(roles))));
+        return inside;
+    }
+
+    private int[][] movedBy() {
+        var moved = new int[coils.size()][];
+        for (int coil = 0; coil < moved.length; coil++) {
             Integer mover = coil;
-            movedBy[coil] =
-                    IntStream.range(0, slots.size())
+            moved[coil] =
+                    IntStream.range(0, size())
                             .filter(i -> slots.get(i).movedBy().contains(mover))
                             .toArray();
         }
-        this.meeting = meeting();
-        this.cranking = cranking(built);
-        this.controls = Controls.of(design);
-        built.inside.forEach((part, roles) ->
-                roles.forEach((role, branch) -> placeOf.put(branch, new Place(part, role))));
-        this.inside = new HashMap<>();
-        built.inside.forEach((part, roles) ->
-                inside.put(part, Collections.unmodifiableMap(new LinkedHashMap<>(roles))));
+        return moved;
     }
 
-    private static int[] cranking(NetlistBuilder built) {
-        return built.design.parts().stream()
+    List<Slot> slots() {
+        return slots;
+    }
+
+    List<CoilSlot> coilSlots() {
+        return coils;
+    }
+
+    private int[] starters() {
+        return design.parts().stream()
                 .filter(part -> LoadKind.cranks(part.kind()))
-                .map(part -> built.inside.getOrDefault(part.id(), Map.of()))
+                .map(part -> inside.getOrDefault(part.id(), Map.of()))
                 .flatMap(roles -> Stream.of("motor", "body").map(roles::get))
                 .filter(Objects::nonNull)
                 .mapToInt(branch -> branch)

@@ -1,6 +1,7 @@
 package aficion.sweep;
 
 import aficion.catalogue.Zone;
+import aficion.fault.Fault;
 import aficion.netlist.Branch;
 import aficion.netlist.Netlist;
 import aficion.solve.Network;
@@ -13,8 +14,7 @@ import aficion.solve.Network;
  */
 record Chafe(
         int branch, int a, int b, double between, double toEarthA, double toEarthB, double half) {
-    /** A dead short, ohms. */
-    private static final double DEAD_SHORT = 0.002;
+    private static final double DEAD_SHORT = Fault.DEAD_SHORT.value();
 
     private static final double NO_VOLTS = 0.02;
 

@@ -1,5 +1,6 @@
 package aficion.sweep;
 
+import aficion.fault.Fault;
 import aficion.netlist.Conditions;
 import java.util.List;
 

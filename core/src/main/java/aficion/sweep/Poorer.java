@@ -1,5 +1,7 @@
 package aficion.sweep;
 
+import aficion.fault.Fault;
+
 /**
  * A fault by which a branch conducts less.
  *

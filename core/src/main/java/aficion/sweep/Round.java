@@ -1,6 +1,7 @@
 package aficion.sweep;
 
 import aficion.catalogue.Zone;
+import aficion.fault.Fault;
 import aficion.job.Design;
 import aficion.job.Wire;
 import aficion.netlist.Branch;

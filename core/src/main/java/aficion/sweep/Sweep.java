@@ -1,9 +1,9 @@
 package aficion.sweep;
 
+import aficion.fault.Fault;
 import aficion.job.JoinKind;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
-import aficion.quantity.Ohms;
 import aficion.size.WorstCase;
 import aficion.solve.Solver;
 import java.util.ArrayList;
@@ -35,9 +35,6 @@ import java.util.stream.IntStream;
  * order of every network. Any thread may ask.
  */
 public final class Sweep {
-    /** What a bad joint adds. */
-    private static final List<Ohms> BAD = List.of(new Ohms(0.1), new Ohms(1));
-
     private final Netlist netlist;
     private final List<Poorer> poorer;
     private final Scorching.Limits limits;
@@ -84,7 +81,7 @@ public final class Sweep {
         for (var wire : netlist.design().wires()) {
             int branch = netlist.branch(wire);
             poorer.add(new Poorer(new Fault.Broken(wire.id()), branch, Poorer.GONE));
-            BAD.forEach(more ->
+            Fault.BAD.forEach(more ->
                     poorer.add(
                             new Poorer(new Fault.BadJoint(wire.id(), more), branch, more.value())));
         }
@@ -105,7 +102,7 @@ public final class Sweep {
                 order.put(new Fault.Chafed(wire.id(), place), order.size());
             }
             order.put(new Fault.Broken(wire.id()), order.size());
-            BAD.forEach(more -> order.put(new Fault.BadJoint(wire.id(), more), order.size()));
+            Fault.BAD.forEach(more -> order.put(new Fault.BadJoint(wire.id(), more), order.size()));
         }
         poorer.forEach(weak -> order.putIfAbsent(weak.fault(), order.size()));
         return order;

@@ -3,6 +3,7 @@ package aficion.sweep;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.fault.Fault;
 import aficion.job.DesignBuilder;
 import aficion.job.PartId;
 import aficion.job.WireId;

@@ -9,6 +9,7 @@ import aficion.catalogue.WireSize;
 import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Subject;
+import aficion.fault.Fault;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
@@ -43,7 +44,6 @@ import aficion.quantity.Volts;
 import aficion.recipe.Place;
 import aficion.size.Guard;
 import aficion.sweep.Consequence;
-import aficion.sweep.Fault;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -481,6 +481,18 @@ public final class Speech {
             case Fault.EarthLost(var earth) -> Words.of("fault.EarthLost", name(earth));
             case Fault.BadJoint(var wire, var more) ->
                     Words.of("fault.BadJoint", led(wire), say(more));
+            case Fault.Exchanged(var one, var other) -> Words.of("fault.Exchanged", one, other);
+            case Fault.Touching(var one, var other) -> Words.of("fault.Touching", one, other);
+            case Fault.PoorEarth(var earth, var more) ->
+                    Words.of("fault.PoorEarth", name(earth), say(more));
+            case Fault.Blown(var guard) -> Words.of("fault.Blown", guard);
+            case Fault.DeadCoil(var part) -> Words.of("fault.DeadCoil", name(part));
+            case Fault.Stuck(var part, var contact) -> Words.of("fault.Stuck", contact, name(part));
+            case Fault.Burnt(var part, var contact, var more) ->
+                    Words.of("fault.Burnt", contact, name(part), say(more));
+            case Fault.Dead(var part, var role) -> Words.of("fault.Dead", role, name(part));
+            case Fault.DeadPart(var part) -> Words.of("fault.DeadPart", name(part));
+            case Fault.Another(var part, _) -> Words.of("fault.Another", name(part));
         };
     }
 
@@ -494,7 +506,18 @@ public final class Speech {
                             design.wire(wire).from().terminal(),
                             design.wire(wire).to().terminal());
             case Fault.BadJoint(_, var more) -> Words.of("whatIf.BadJoint", say(more));
-            case Fault.EarthLost _ -> fault(fault);
+            case Fault.EarthLost _,
+                    Fault.Exchanged _,
+                    Fault.Touching _,
+                    Fault.PoorEarth _,
+                    Fault.Blown _,
+                    Fault.DeadCoil _,
+                    Fault.Stuck _,
+                    Fault.Burnt _,
+                    Fault.Dead _,
+                    Fault.DeadPart _,
+                    Fault.Another _ ->
+                    fault(fault);
         };
     }
 

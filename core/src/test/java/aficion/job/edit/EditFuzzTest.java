@@ -18,7 +18,6 @@ import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Laid;
 import aficion.job.Part;
-import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
 import aficion.job.RunLength;
 import aficion.job.Terminal;
@@ -27,7 +26,6 @@ import aficion.job.Unguarded;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireColour;
-import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
@@ -38,7 +36,6 @@ import aficion.verb.Leads;
 import aficion.verb.OtherSide;
 import aficion.verb.Placing;
 import aficion.verb.Tidying;
-import aficion.verb.Trials;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -115,7 +112,7 @@ class EditFuzzTest {
             case 25 -> made(Leads.move(design, wire.id(), random.nextBoolean(), terminal()));
             case 26 -> made(Leads.exchange(design, part.id()));
             case 27 -> Placing.loose(design, "loose", part.kind());
-            case 28 -> made(tried(wire.id(), part.id()));
+            case 28 -> new WireEdit.TurnRound(wire.id());
             case 29 -> new WireEdit.Lay(wire.id(), laid(wire));
             case 30 -> new WireEdit.Exempt(wire.id(), some(List.of(Unguarded.values())));
             case 31 -> new PartEdit.Place(part.id(), any(List.of(Zone.values())));
@@ -158,16 +155,6 @@ class EditFuzzTest {
 
     private CircuitId circuit() {
         return any(design.circuits()).id();
-    }
-
-    /** A trial is an edit of a copy; kept, it would have to hold as any other. */
-    private Attempt tried(WireId wire, PartId part) {
-        return switch (random.nextInt(4)) {
-            case 0 -> Trials.broken(design, part);
-            case 1 -> Trials.chafed(design, wire);
-            case 2 -> Trials.corroded(design, wire);
-            default -> Trials.corroded(design, terminal());
-        };
     }
 
     private static Edit made(Attempt attempt) {

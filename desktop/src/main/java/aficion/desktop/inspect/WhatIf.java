@@ -4,10 +4,10 @@ import aficion.check.Severity;
 import aficion.desktop.theme.Marks;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
+import aficion.fault.Fault;
 import aficion.job.WireId;
 import aficion.sweep.Consequence;
 import aficion.sweep.Effect;
-import aficion.sweep.Fault;
 import aficion.words.Words;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -57,7 +57,18 @@ final class WhatIf extends VBox {
             case Fault.Broken(var id) -> id.equals(wire);
             case Fault.Chafed(var id, _) -> id.equals(wire);
             case Fault.BadJoint(var id, _) -> id.equals(wire);
-            case Fault.EarthLost _ -> false;
+            case Fault.EarthLost _,
+                    Fault.Exchanged _,
+                    Fault.Touching _,
+                    Fault.PoorEarth _,
+                    Fault.Blown _,
+                    Fault.DeadCoil _,
+                    Fault.Stuck _,
+                    Fault.Burnt _,
+                    Fault.Dead _,
+                    Fault.DeadPart _,
+                    Fault.Another _ ->
+                    false;
         };
     }
 

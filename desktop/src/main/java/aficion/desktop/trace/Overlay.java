@@ -108,6 +108,6 @@ final class Overlay extends Pane {
     }
 
     private void keep() {
-        bench.trial().get().ifPresent(now -> bench.perform(now.edit()));
+        bench.keepTrial();
     }
 }

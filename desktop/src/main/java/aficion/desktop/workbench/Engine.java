@@ -7,6 +7,7 @@ import aficion.solve.Solver;
 import aficion.sweep.Sweep;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -43,12 +44,14 @@ final class Engine implements AutoCloseable {
     /** What work is done with; what was worked out of the latest design is kept for the next. */
     static final class Hand {
         private final ExecutorService thread;
-        private @Nullable Solver solver;
+        private @Nullable Solving solving;
         private @Nullable Assessment assessment;
         private @Nullable Swept swept;
 
         /** The faults of a design, ready to be tried. */
         private record Swept(Design design, Sweep sweep) {}
+
+        private record Solving(Solvable of, Solver solver) {}
 
         private Hand(String name) {
             thread =
@@ -57,12 +60,16 @@ final class Engine implements AutoCloseable {
         }
 
         Solver solver(Design design) {
-            var kept = solver;
-            if (kept == null || kept.netlist().design() != design) {
-                kept = new Solver(Netlist.of(design));
-                solver = kept;
+            return solver(new Solvable(design, Optional.empty()));
+        }
+
+        Solver solver(Solvable of) {
+            var kept = solving;
+            if (kept == null || !kept.of().is(of)) {
+                kept = new Solving(of, new Solver(of.netlist()));
+                solving = kept;
             }
-            return kept;
+            return kept.solver();
         }
 
         Assessment assessment(Design design) {
@@ -85,7 +92,7 @@ final class Engine implements AutoCloseable {
 
         private void forget() {
             swept = null;
-            solver = null;
+            solving = null;
             assessment = null;
         }
     }

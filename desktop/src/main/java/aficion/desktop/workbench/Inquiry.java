@@ -8,7 +8,6 @@ import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
-import aficion.netlist.Netlist;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
@@ -109,7 +108,8 @@ public final class Inquiry {
 
     /** Measures between two terminals, with everything as it stands and with what is tried. */
     public void measure(Terminal red, Terminal black, Consumer<Reading> then) {
-        var design = bench.solved();
+        var solvable = bench.solved();
+        var design = solvable.design();
         var conditions = bench.conditions().get();
         boolean there =
                 List.of(red, black).stream()
@@ -124,7 +124,7 @@ public final class Inquiry {
         }
         engine.ask(
                 Question.READING,
-                hand -> reading(hand.solver(design), conditions, red, black),
+                hand -> reading(hand.solver(solvable), conditions, red, black),
                 then);
     }
 
@@ -154,18 +154,20 @@ public final class Inquiry {
                         before,
                         List.of(new Script.Moment(new Seconds(lasts.value() / 20), now)),
                         lasts);
-        var design = bench.solved();
+        var solvable = bench.solved();
         engine.ask(
-                Question.RECORD, _ -> recorded(design, script, probes, recording), recording::done);
+                Question.RECORD,
+                _ -> recorded(solvable, script, probes, recording),
+                recording::done);
     }
 
     /** A recording always ends, whatever happens to it. */
     private static Optional<SimulationResult> recorded(
-            Design design, Script script, List<Probe> probes, Recording recording) {
+            Solvable solvable, Script script, List<Probe> probes, Recording recording) {
         try {
             return Optional.of(
                     Simulation.run(
-                            Netlist.of(design),
+                            solvable.netlist(),
                             script,
                             TimeBand.Edge.NOMINAL,
                             probes,

@@ -2,6 +2,7 @@ package aficion.desktop.workbench;
 
 import aficion.catalogue.FuseType;
 import aficion.desktop.workbench.Verb.On;
+import aficion.fault.Fault;
 import aficion.files.PartsBook;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -128,11 +129,9 @@ public final class Verbs {
                     OTHER_SIDE,
                     EARTHS,
                     REMOVE,
-                    BREAK,
-                    CHAFE,
-                    CORRODE,
                     RENUMBER ->
-                    take(verb, attempt(verb));
+                    take(attempt(verb));
+            case BREAK, CHAFE, CORRODE -> tryOut(verb);
         }
     }
 
@@ -160,14 +159,6 @@ public final class Verbs {
         armed.set(Optional.of(verb));
     }
 
-    private void take(Verb verb, Attempt attempt) {
-        if (verb.isTrial()) {
-            tryOut(verb, attempt);
-        } else {
-            take(attempt);
-        }
-    }
-
     private void take(Attempt attempt) {
         forget();
         switch (attempt) {
@@ -182,6 +173,44 @@ public final class Verbs {
             case Refused(var why) -> refusal.set(Optional.of(why));
             case Possible(var edit) -> bench.tryOut(edit, bench.selection().get(), verb);
         }
+    }
+
+    private void tryOut(Verb verb) {
+        forget();
+        var about = bench.selection().get();
+        fault(verb, about)
+                .ifPresentOrElse(
+                        fault -> bench.tryOut(fault, about, verb),
+                        () -> refusal.set(Optional.of(Refusal.NOTHING_TO_DO)));
+    }
+
+    /** What gives way when a verb is tried on something. */
+    private Optional<Fault> fault(Verb verb, Selection about) {
+        var design = bench.design();
+        return switch (about) {
+            case Selection.OfWire(var wire) ->
+                    switch (verb) {
+                        case BREAK -> Optional.of(new Fault.Broken(wire));
+                        case CHAFE -> Optional.of(Trials.chafed(design, wire));
+                        case CORRODE -> Optional.of(Trials.corroded(wire));
+                        default -> Optional.empty();
+                    };
+            case Selection.OfTerminal(var at) ->
+                    switch (verb) {
+                        case BREAK -> Optional.of(Trials.broken(design, at.part()));
+                        case CHAFE -> Trials.chafed(design, at);
+                        case CORRODE -> Trials.corroded(design, at);
+                        default -> Optional.empty();
+                    };
+            case Selection.OfPart(var part) ->
+                    switch (verb) {
+                        case BREAK -> Optional.of(Trials.broken(design, part));
+                        case CORRODE ->
+                                Trials.corroded(design, design.part(part).terminals().getFirst());
+                        default -> Optional.empty();
+                    };
+            case Selection.Nothing _ -> Optional.empty();
+        };
     }
 
     private Attempt attempt(Verb verb) {
@@ -214,19 +243,12 @@ public final class Verbs {
             case SETTLE_COLOUR -> settle(wire, Trait.COLOUR);
             case SETTLE_LENGTH -> settle(wire, Trait.LENGTH);
             case REMOVE -> new Possible(new WireEdit.RemoveWire(wire));
-            case BREAK -> Trials.broken(wire);
-            case CHAFE -> Trials.chafed(design, wire);
-            case CORRODE -> Trials.corroded(design, wire);
             default -> new Refused(Refusal.NOTHING_TO_DO);
         };
     }
 
     private Attempt onTerminal(Verb verb, Terminal at) {
-        return switch (verb) {
-            case CHAFE -> Trials.chafed(bench.design(), at);
-            case CORRODE -> Trials.corroded(bench.design(), at);
-            default -> onPart(verb, at.part());
-        };
+        return onPart(verb, at.part());
     }
 
     private Attempt onPart(Verb verb, PartId part) {
@@ -236,8 +258,6 @@ public final class Verbs {
             case OTHER_SIDE -> OtherSide.of(design, part);
             case EARTHS -> earths(design, part);
             case REMOVE -> new Possible(new PartEdit.RemovePart(part));
-            case BREAK -> Trials.broken(design, part);
-            case CORRODE -> Trials.corroded(design, design.part(part).terminals().getFirst());
             default -> new Refused(Refusal.NOTHING_TO_DO);
         };
     }

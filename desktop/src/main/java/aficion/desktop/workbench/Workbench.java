@@ -8,6 +8,7 @@ import aficion.diagram.Diagram;
 import aficion.diagram.DrawingOptions;
 import aficion.diagram.Lettering;
 import aficion.diagram.VehicleDiagram;
+import aficion.fault.Fault;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
@@ -90,6 +91,9 @@ public final class Workbench implements AutoCloseable {
     private final BooleanProperty trying = new SimpleBooleanProperty();
     private final UserUnits units;
 
+    /** What the outcome is of. */
+    private Optional<Solvable> outcomeOf = Optional.empty();
+
     /** Every finding of the design last assessed, with what its rule proposes. */
     private List<Finding> proposed = List.of();
 
@@ -143,7 +147,16 @@ public final class Workbench implements AutoCloseable {
      * @param about what is tried on
      * @param verb what was asked for
      */
-    public record Trial(Edit edit, Selection about, Verb verb, Design design) {}
+    public record Trial(Tried tried, Selection about, Verb verb) {}
+
+    /** What is tried. */
+    public sealed interface Tried {
+        /** Something gives way. */
+        record Gone(Fault fault) implements Tried {}
+
+        /** An edit, on a copy. */
+        record Edited(Edit edit, Design copy) implements Tried {}
+    }
 
     /**
      * @param letterings the words of a job's drawings and their widths
@@ -283,9 +296,18 @@ public final class Workbench implements AutoCloseable {
         return trial;
     }
 
-    /** Tries something on a copy, in place of what was tried before. */
+    /** Tries an edit on a copy, in place of what was tried before. */
     void tryOut(Edit edit, Selection about, Verb verb) {
-        trial.set(Optional.of(new Trial(edit, about, verb, edit.apply(design()))));
+        tryOut(new Trial(new Tried.Edited(edit, edit.apply(design())), about, verb));
+    }
+
+    /** Tries what happens when something gives way, in place of what was tried before. */
+    void tryOut(Fault fault, Selection about, Verb verb) {
+        tryOut(new Trial(new Tried.Gone(fault), about, verb));
+    }
+
+    private void tryOut(Trial tried) {
+        trial.set(Optional.of(tried));
         solve();
     }
 
@@ -297,9 +319,28 @@ public final class Workbench implements AutoCloseable {
         }
     }
 
-    /** The job that is solved: the copy that something is tried on, or the job itself. */
-    Design solved() {
-        return trial.get().map(Trial::design).orElse(design());
+    /** What is solved: the job, with what is tried. */
+    Solvable solved() {
+        var sound = new Solvable(design(), Optional.empty());
+        return trial.get()
+                .map(now ->
+                        switch (now.tried()) {
+                            case Tried.Gone(var fault) ->
+                                    new Solvable(design(), Optional.of(fault));
+                            case Tried.Edited(_, var copy) -> new Solvable(copy, Optional.empty());
+                        })
+                .orElse(sound);
+    }
+
+    /** Keeps the edit that is tried. */
+    public void keepTrial() {
+        trial.get()
+                .map(Trial::tried)
+                .ifPresent(tried -> {
+                    if (tried instanceof Tried.Edited(var edit, _)) {
+                        perform(edit);
+                    }
+                });
     }
 
     /** How many steps there were when the group that is open was begun. */
@@ -323,7 +364,7 @@ public final class Workbench implements AutoCloseable {
         return outcome.get()
                 .flatMap(found ->
                         found instanceof Outcome.Solved(var point)
-                                        && point.netlist().design() == solved()
+                                        && outcomeOf.filter(solved()::is).isPresent()
                                 ? Optional.of(point)
                                 : Optional.empty());
     }
@@ -599,12 +640,15 @@ public final class Workbench implements AutoCloseable {
     }
 
     private void solve() {
-        var design = solved();
+        var solvable = solved();
         var now = trail.leadingTo(conditions.get());
         engine.ask(
                 Question.POINT,
-                hand -> hand.solver(design).follow(now),
-                found -> outcome.set(Optional.of(found)));
+                hand -> hand.solver(solvable).follow(now),
+                found -> {
+                    outcomeOf = Optional.of(solvable);
+                    outcome.set(Optional.of(found));
+                });
     }
 
     private void draw() {
