@@ -263,7 +263,22 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
                         ControlKind.Points _,
                         JoinKind _ ->
                         Stream.empty();
-                case SourceKind _, ControlKind _, LoadKind _ ->
+                case SourceKind _,
+                        ControlKind _,
+                        LoadKind.Lamp _,
+                        LoadKind.WarningLamp _,
+                        LoadKind.Motor _,
+                        LoadKind.WiperMotor _,
+                        LoadKind.TwoSpeedMotor _,
+                        LoadKind.Starter _,
+                        LoadKind.Gauge _,
+                        LoadKind.Ammeter _,
+                        LoadKind.Voltmeter _,
+                        LoadKind.Load _,
+                        LoadKind.LedLamp _,
+                        LoadKind.Buzzer _,
+                        LoadKind.Heater _,
+                        LoadKind.Magneto _ ->
                         part.kind().pins().stream()
                                 .filter(pin -> !part.kind().casePin().equals(Optional.of(pin)));
             };

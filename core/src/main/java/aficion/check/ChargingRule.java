@@ -1,5 +1,9 @@
 package aficion.check;
 
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.OperatingStates;
@@ -66,7 +70,16 @@ final class ChargingRule implements Rule {
             case SourceKind.ControlBox box -> Optional.of(box.setPoint().value());
             case SourceKind.RegulatorRectifier regulator ->
                     Optional.of(regulator.setPoint().value());
-            default -> Optional.empty();
+            case SourceKind.Battery _,
+                    SourceKind.BenchSupply _,
+                    SourceKind.FieldRegulator _,
+                    SourceKind.Dynamo _,
+                    SourceKind.Flywheel _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind _,
+                    JoinKind _ ->
+                    Optional.empty();
         };
     }
 

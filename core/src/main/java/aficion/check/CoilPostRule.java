@@ -2,9 +2,11 @@ package aficion.check;
 
 import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.size.Assessment;
 import java.util.HashSet;
@@ -65,10 +67,28 @@ final class CoilPostRule implements Rule {
                     LoadKind.Magneto _,
                     LoadKind.Starter _ ->
                     false;
-            case LoadKind _ -> !pin.equals("31");
+            case LoadKind.Lamp _,
+                    LoadKind.WarningLamp _,
+                    LoadKind.Motor _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.TwoSpeedMotor _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Load _,
+                    LoadKind.LedLamp _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Heater _ ->
+                    !pin.equals("31");
             case ControlKind.IgnitionBox _, ControlKind.Module _ -> pin.equals("15");
             case ControlKind.Relay _ -> pin.equals("86") || pin.equals("30");
-            default -> false;
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind.Switch _,
+                    ControlKind.LatchingRelay _,
+                    ControlKind.LevelSwitch _,
+                    ControlKind.Flasher _,
+                    ControlKind.Points _,
+                    JoinKind _ ->
+                    false;
         };
     }
 }

@@ -1,6 +1,10 @@
 package aficion.check;
 
+import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Netlist;
@@ -26,7 +30,18 @@ final class CrossedLeadsRule implements Rule {
                                             SourceKind.FieldRegulator.class,
                                             "D+",
                                             "DF");
-                            default -> Stream.empty();
+                            case SourceKind.Battery _,
+                                    SourceKind.BenchSupply _,
+                                    SourceKind.Alternator _,
+                                    SourceKind.FieldRegulator _,
+                                    SourceKind.ControlBox _,
+                                    SourceKind.Flywheel _,
+                                    SourceKind.RegulatorRectifier _,
+                                    GuardKind _,
+                                    ControlKind _,
+                                    LoadKind _,
+                                    JoinKind _ ->
+                                    Stream.empty();
                         });
     }
 

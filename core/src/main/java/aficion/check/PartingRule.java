@@ -3,6 +3,9 @@ package aficion.check;
 import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
@@ -62,7 +65,16 @@ final class PartingRule implements Rule {
         return switch (part.kind()) {
             case SourceKind.Alternator _, SourceKind.RegulatorRectifier _ -> Optional.of("B+");
             case SourceKind.Dynamo _ -> Optional.of("D");
-            default -> Optional.empty();
+            case SourceKind.Battery _,
+                    SourceKind.BenchSupply _,
+                    SourceKind.FieldRegulator _,
+                    SourceKind.ControlBox _,
+                    SourceKind.Flywheel _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind _,
+                    JoinKind _ ->
+                    Optional.empty();
         };
     }
 
@@ -165,7 +177,17 @@ final class PartingRule implements Rule {
     private static boolean gives(OperatingPoint point, Part source) {
         return switch (source.kind()) {
             case SourceKind.RegulatorRectifier _ -> true;
-            default ->
+            case SourceKind.Battery _,
+                    SourceKind.BenchSupply _,
+                    SourceKind.Alternator _,
+                    SourceKind.FieldRegulator _,
+                    SourceKind.Dynamo _,
+                    SourceKind.ControlBox _,
+                    SourceKind.Flywheel _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind _,
+                    JoinKind _ ->
                     point.through(source.id(), "output")
                             .filter(amps -> Math.abs(amps.value()) > GIVES)
                             .isPresent();
@@ -177,7 +199,17 @@ final class PartingRule implements Rule {
         var netlist = point.netlist();
         return switch (source.kind()) {
             case SourceKind.RegulatorRectifier _ -> true;
-            default -> {
+            case SourceKind.Battery _,
+                    SourceKind.BenchSupply _,
+                    SourceKind.Alternator _,
+                    SourceKind.FieldRegulator _,
+                    SourceKind.Dynamo _,
+                    SourceKind.ControlBox _,
+                    SourceKind.Flywheel _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind _,
+                    JoinKind _ -> {
                 var output = netlist.inside(source.id()).get("output");
                 yield output != null && point.conducts(output);
             }

@@ -1,8 +1,11 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
@@ -67,7 +70,23 @@ final class RelayLoadRule implements Rule {
                                                             .inside(part.id())
                                                             .get(role))))
                             .anyMatch(drawn -> drawn > RUNS * motor.low().value());
-            default -> false;
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind.Lamp _,
+                    LoadKind.WarningLamp _,
+                    LoadKind.Starter _,
+                    LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Load _,
+                    LoadKind.LedLamp _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind _ ->
+                    false;
         };
     }
 }

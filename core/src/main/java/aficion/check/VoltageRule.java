@@ -2,6 +2,8 @@ package aficion.check;
 
 import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -100,7 +102,16 @@ final class VoltageRule implements Rule {
             case SourceKind.FieldRegulator regulator -> Optional.of(regulator.setPoint());
             case SourceKind.ControlBox box -> Optional.of(box.setPoint());
             case SourceKind.RegulatorRectifier regulator -> Optional.of(regulator.setPoint());
-            default -> Optional.empty();
+            case SourceKind.Battery _,
+                    SourceKind.BenchSupply _,
+                    SourceKind.Alternator _,
+                    SourceKind.Dynamo _,
+                    SourceKind.Flywheel _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind _,
+                    JoinKind _ ->
+                    Optional.empty();
         };
     }
 
@@ -118,7 +129,21 @@ final class VoltageRule implements Rule {
             case LoadKind.WiperMotor motor -> Optional.of(motor.rated());
             case LoadKind.TwoSpeedMotor motor -> Optional.of(motor.rated());
             case LoadKind.Load load -> Optional.of(load.rated());
-            default -> Optional.empty();
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind.Switch _,
+                    ControlKind.LevelSwitch _,
+                    ControlKind.Points _,
+                    ControlKind.IgnitionBox _,
+                    LoadKind.Starter _,
+                    LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind _ ->
+                    Optional.empty();
         };
     }
 }

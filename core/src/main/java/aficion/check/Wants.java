@@ -2,8 +2,11 @@ package aficion.check;
 
 import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
@@ -79,7 +82,16 @@ record Wants(Part part, String role, double volts, String feed, String back) {
                                             : "rest",
                                     system,
                                     "15"));
-            default -> Stream.empty();
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind.Switch _,
+                    ControlKind.LevelSwitch _,
+                    ControlKind.Flasher _,
+                    ControlKind.Points _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Magneto _,
+                    JoinKind _ ->
+                    Stream.empty();
         };
     }
 

@@ -1,9 +1,13 @@
 package aficion.check;
 
+import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.OperatingStates;
@@ -53,7 +57,24 @@ final class WindRule implements Rule {
                     motor.excitation().orElse(LoadKind.Excitation.MAGNET)
                             == LoadKind.Excitation.MAGNET;
             case LoadKind.TwoSpeedMotor _ -> true;
-            default -> false;
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind.Lamp _,
+                    LoadKind.WarningLamp _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.Starter _,
+                    LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Load _,
+                    LoadKind.LedLamp _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind _ ->
+                    false;
         };
     }
 

@@ -42,6 +42,13 @@ public record Diagram(
                     && other.y < y + height;
         }
 
+        /** The area that both fill. */
+        public double shared(Box other) {
+            double wide = Math.min(right(), other.right()) - Math.max(x, other.x);
+            double high = Math.min(bottom(), other.bottom()) - Math.max(y, other.y);
+            return Math.max(0, wide) * Math.max(0, high);
+        }
+
         public double right() {
             return x + width;
         }

@@ -265,7 +265,23 @@ final class Placement {
                     JoinKind.Stabiliser _,
                     JoinKind.Connector _ ->
                     Lane.CONTROL;
-            case LoadKind _, JoinKind.Sender _, JoinKind.Capacitor _, JoinKind.EarthPoint _ ->
+            case LoadKind.Lamp _,
+                    LoadKind.WarningLamp _,
+                    LoadKind.Motor _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.TwoSpeedMotor _,
+                    LoadKind.Starter _,
+                    LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Load _,
+                    LoadKind.LedLamp _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind.Sender _,
+                    JoinKind.Capacitor _,
+                    JoinKind.EarthPoint _ ->
                     Lane.WORK;
         };
     }

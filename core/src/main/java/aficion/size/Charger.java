@@ -1,6 +1,10 @@
 package aficion.size;
 
+import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
@@ -61,7 +65,16 @@ record Charger(
                                             amps,
                                             poles,
                                             earthed));
-            default -> Optional.empty();
+            case SourceKind.Battery _,
+                    SourceKind.BenchSupply _,
+                    SourceKind.FieldRegulator _,
+                    SourceKind.ControlBox _,
+                    SourceKind.Flywheel _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind _,
+                    JoinKind _ ->
+                    Optional.empty();
         };
     }
 

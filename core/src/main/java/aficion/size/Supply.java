@@ -1,6 +1,10 @@
 package aficion.size;
 
+import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Netlist;
@@ -44,7 +48,13 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
                         generated += Math.abs(through(point, part, "output"));
                 case SourceKind.RegulatorRectifier rectifier ->
                         generated += rectified(point, part, rectifier);
-                default -> {}
+                case SourceKind.FieldRegulator _,
+                        SourceKind.ControlBox _,
+                        SourceKind.Flywheel _,
+                        GuardKind _,
+                        ControlKind _,
+                        LoadKind _,
+                        JoinKind _ -> {}
             }
         }
         return new Supply(

@@ -1,8 +1,12 @@
 package aficion.sweep;
 
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.netlist.Branch;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -79,7 +83,20 @@ final class LoadBaseline {
                     add(part, "body", branch, gauge.fullScale().value(), Sort.POINTS);
             case LoadKind.IgnitionCoil(var primary, _, _) ->
                     add(part, "body", branch, nominal / primary.value(), Sort.RUNS);
-            default -> {}
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind _,
+                    LoadKind.Lamp _,
+                    LoadKind.WarningLamp _,
+                    LoadKind.Motor _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.TwoSpeedMotor _,
+                    LoadKind.Starter _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind _ -> {}
         }
     }
 

@@ -77,7 +77,24 @@ public final class Ends {
             case JoinKind.EarthPoint _ -> Termination.RING_M6;
             case JoinKind.Splice _ -> Termination.SPLICE;
             case GuardKind.Fuse fuse when fuse.marking().value() > 30 -> Termination.RING_M6;
-            case ControlKind _, GuardKind _, LoadKind _, JoinKind _, SourceKind _ ->
+            case ControlKind _,
+                    GuardKind _,
+                    LoadKind.Lamp _,
+                    LoadKind.WarningLamp _,
+                    LoadKind.Motor _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.TwoSpeedMotor _,
+                    LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Load _,
+                    LoadKind.LedLamp _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind _,
+                    SourceKind _ ->
                     Termination.BLADE_6_3;
         };
     }

@@ -182,7 +182,23 @@ public final class Placing {
                             .findFirst()
                             .map(contact -> new Way(contact.one(), contact.other()));
             case ControlKind.LatchingRelay _ -> Optional.of(new Way("30", "87"));
-            case ControlKind _, LoadKind _, JoinKind _, SourceKind _ -> Optional.empty();
+            case ControlKind _,
+                    LoadKind.Lamp _,
+                    LoadKind.Motor _,
+                    LoadKind.WiperMotor _,
+                    LoadKind.TwoSpeedMotor _,
+                    LoadKind.Starter _,
+                    LoadKind.IgnitionCoil _,
+                    LoadKind.Gauge _,
+                    LoadKind.Voltmeter _,
+                    LoadKind.Load _,
+                    LoadKind.LedLamp _,
+                    LoadKind.Buzzer _,
+                    LoadKind.Heater _,
+                    LoadKind.Magneto _,
+                    JoinKind _,
+                    SourceKind _ ->
+                    Optional.empty();
         };
     }
 

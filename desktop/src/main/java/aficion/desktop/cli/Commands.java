@@ -13,8 +13,8 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
-import javafx.application.Application;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -37,7 +37,8 @@ import picocli.CommandLine.Spec;
             ReportCommand.class,
             ExportCommand.class,
             SweepCommand.class,
-            ShotsCommand.class
+            ShotsCommand.class,
+            RehearseCommand.class
         })
 public final class Commands implements Callable<Integer> {
     /** Returned when a window was opened and has been closed again. */
@@ -72,10 +73,31 @@ public final class Commands implements Callable<Integer> {
     /** The same with its output elsewhere. */
     public static int run(PrintWriter out, PrintWriter err, String... arguments) {
         try {
-            return execute(out, err, arguments);
+            return opened(arguments)
+                    .map(Commands::window)
+                    .orElseGet(() -> execute(out, err, arguments));
         } catch (StackOverflowError | OutOfMemoryError e) {
             return failed(err, e);
         }
+    }
+
+    /**
+     * The job that a window is to show, where a demo that there is or a file is all that is asked
+     * for: then the window need not wait for the arguments to be parsed.
+     */
+    private static Optional<List<String>> opened(String... arguments) {
+        var words = List.of(arguments);
+        if (words.isEmpty()) {
+            return Optional.of(List.of());
+        }
+        if (words.getFirst().equals(Demo.NAME) && words.size() <= 2) {
+            var name = words.size() == 2 ? words.getLast() : Demo.USUAL;
+            return DemoJobs.names().contains(name)
+                    ? Optional.of(List.of(DEMO + name))
+                    : Optional.empty();
+        }
+        boolean file = words.size() == 1 && words.getFirst().endsWith(JobStore.SUFFIX);
+        return file ? Optional.of(words) : Optional.empty();
     }
 
     private static int execute(PrintWriter out, PrintWriter err, String... arguments) {
@@ -101,45 +123,41 @@ public final class Commands implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        return job == null ? window() : window(job);
+        return window(job == null ? List.of() : List.of(job));
     }
 
-    private static int window(String... jobs) {
+    private static int window(List<String> jobs) {
         for (var name : jobs) {
             if (name.startsWith(DEMO)) {
-                load(name);
+                demo(name.substring(DEMO.length()));
             }
         }
-        Application.launch(AficionApp.class, jobs);
+        AficionApp.open(jobs);
         return WINDOW_OPEN;
     }
 
-    @Command(name = "demo", description = "Starts with a demo job.")
+    @Command(name = Demo.NAME, description = "Starts with a demo job.")
     static final class Demo implements Callable<Integer> {
+        static final String NAME = "demo";
+        static final String USUAL = "roadster";
+
         @Parameters(
                 arity = "0..1",
                 paramLabel = "NAME",
-                defaultValue = "roadster",
+                defaultValue = USUAL,
                 description = "roadster, motorcycle or tractor")
         private String name;
 
         @Override
         public Integer call() {
-            return window(DEMO + name);
+            return window(List.of(DEMO + name));
         }
     }
 
     /** The job of a file, or of {@code demo:} and a name. */
     static Job load(String name) {
         if (name.startsWith(DEMO)) {
-            var demo = name.substring(DEMO.length());
-            return DemoJobs.find(demo)
-                    .orElseThrow(() ->
-                            new BadInput(
-                                    Words.of(
-                                            "cli.unknown.demo",
-                                            demo,
-                                            String.join(", ", DemoJobs.names()))));
+            return DemoJobs.find(demo(name.substring(DEMO.length()))).orElseThrow();
         }
         var path = path(name);
         try {
@@ -148,6 +166,15 @@ public final class Commands implements Callable<Integer> {
             throw new BadInput(
                     Words.of("problem.open.title", name) + ": " + Troubles.say(e.trouble(), path));
         }
+    }
+
+    /** The name of a demo that there is. */
+    private static String demo(String name) {
+        if (!DemoJobs.names().contains(name)) {
+            throw new BadInput(
+                    Words.of("cli.unknown.demo", name, String.join(", ", DemoJobs.names())));
+        }
+        return name;
     }
 
     /** A file as the operating system knows it. */

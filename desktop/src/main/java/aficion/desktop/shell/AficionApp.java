@@ -6,12 +6,16 @@ import aficion.files.DemoJobs;
 import aficion.files.Preferences;
 import aficion.files.Recovery;
 import aficion.files.UserState;
+import aficion.job.Job;
 import aficion.words.Words;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.stage.Stage;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,6 +27,24 @@ import org.slf4j.LoggerFactory;
 public final class AficionApp extends Application {
     private static final Logger LOG = LoggerFactory.getLogger(AficionApp.class);
     private static final String DEMO = "demo:";
+    private static final String FIRST = DEMO + "roadster";
+
+    /** The demo that is read while the screen platform starts. */
+    private static CompletableFuture<Optional<Job>> reading =
+            CompletableFuture.completedFuture(Optional.empty());
+
+    /**
+     * Opens the window with a job: a file, {@code demo:} and a name, or nothing; until it closes.
+     */
+    public static void open(List<String> jobs) {
+        var demo = jobs.stream().findFirst().orElse(FIRST);
+        if (demo.startsWith(DEMO)) {
+            reading =
+                    CompletableFuture.supplyAsync(
+                            () -> DemoJobs.find(demo.substring(DEMO.length())));
+        }
+        launch(AficionApp.class, jobs.toArray(String[]::new));
+    }
 
     /** A bench with the words of the program in the user's units. */
     public static Workbench bench(Clock clock, Preferences preferences) {
@@ -45,7 +67,7 @@ public final class AficionApp extends Application {
         new BenchWindow(stage, files, desk, safekeeping::follow, safekeeping::close).show();
         var jobs = getParameters().getRaw();
         boolean first = jobs.isEmpty() && !preferences.toured();
-        open(bench, files, first ? List.of(DEMO + "roadster") : jobs);
+        open(bench, files, first ? List.of(FIRST) : jobs);
         safekeeping.offer(asking);
         LOG.info("window shown after {} ms", ManagementFactory.getRuntimeMXBean().getUptime());
     }
@@ -56,7 +78,14 @@ public final class AficionApp extends Application {
         }
         var wanted = jobs.getFirst();
         if (wanted.startsWith(DEMO)) {
-            DemoJobs.find(wanted.substring(DEMO.length())).ifPresent(bench::take);
+            reading.whenComplete((found, failure) -> {
+                if (failure == null) {
+                    Platform.runLater(
+                            () -> found.filter(_ -> bench.isNew()).ifPresent(bench::take));
+                } else {
+                    LOG.error("the demo could not be read", failure);
+                }
+            });
         } else {
             files.open(Path.of(wanted));
         }

@@ -55,14 +55,28 @@ public final class Shots {
      * @return the files written
      */
     public static List<Path> take(Job job, Path folder) throws IOException {
-        System.setProperty("java.awt.headless", "true");
         var shots = new Shots(job, folder);
+        onPlatform(shots::run);
+        return shots.written;
+    }
+
+    /** Shows a job until all is worked out of it, and ends: what every start does. */
+    public static void rehearse(Job job) throws IOException {
+        onPlatform(new Shots(job, Path.of(""))::showOnce);
+    }
+
+    /** What is done while the platform runs. */
+    private interface Work {
+        void run() throws IOException, InterruptedException;
+    }
+
+    private static void onPlatform(Work work) throws IOException {
+        System.setProperty("java.awt.headless", "true");
         var started = new CountDownLatch(1);
         Platform.startup(started::countDown);
         try {
             started.await();
-            shots.run();
-            return shots.written;
+            work.run();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IOException(e);
@@ -84,36 +98,51 @@ public final class Shots {
         }
     }
 
-    private void run() throws IOException, InterruptedException {
-        Workbench[] bench = new Workbench[1];
-        Scene[] scene = new Scene[1];
-        onScreen(() -> {
+    /** A window that is open, and what is on its bench. */
+    private record Open(Workbench bench, Scene scene) {}
+
+    private Open open() throws IOException, InterruptedException {
+        return onScreen(() -> {
             Theme.install();
-            bench[0] = AficionApp.bench(Clock.systemDefaultZone(), Preferences.USUAL);
-            var files = new JobFiles(bench[0], JobFiles.dialogs(null), UserState.usual());
-            scene[0] = Shell.scene(bench[0], files, new Usual(), () -> {}, WIDTH, HEIGHT);
+            var bench = AficionApp.bench(Clock.systemDefaultZone(), Preferences.USUAL);
+            var files = new JobFiles(bench, JobFiles.dialogs(null), UserState.usual());
+            var scene = Shell.scene(bench, files, new Usual(), () -> {}, WIDTH, HEIGHT);
             var stage = new Stage();
-            stage.setScene(scene[0]);
+            stage.setScene(scene);
             stage.show();
-            bench[0].take(job);
-            return null;
+            bench.take(job);
+            return new Open(bench, scene);
         });
-        for (var circuit : design.circuits()) {
-            picture(bench[0], scene[0], "trace", circuit, "trace-" + circuit.id());
+    }
+
+    private void showOnce() throws IOException, InterruptedException {
+        var open = open();
+        for (var screen : List.of("trace", "make", "bench")) {
+            stand(open.bench, open.scene, screen, design.circuits().getLast());
         }
-        whole(bench[0], scene[0]);
-        findings(bench[0], scene[0]);
+        open.bench.close();
+    }
+
+    private void run() throws IOException, InterruptedException {
+        var open = open();
+        var bench = open.bench;
+        var scene = open.scene;
+        for (var circuit : design.circuits()) {
+            picture(bench, scene, "trace", circuit, "trace-" + circuit.id());
+        }
+        whole(bench, scene);
+        findings(bench, scene);
         var small = smallest();
         if (small.isPresent()) {
-            picture(bench[0], scene[0], "make", small.get(), "make");
-            picture(bench[0], scene[0], "bench", small.get(), "bench");
+            picture(bench, scene, "make", small.get(), "make");
+            picture(bench, scene, "bench", small.get(), "bench");
             onScreen(() -> {
-                Theme.setDark(scene[0], true);
+                Theme.setDark(scene, true);
                 return null;
             });
-            picture(bench[0], scene[0], "trace", small.get(), "trace-dark");
+            picture(bench, scene, "trace", small.get(), "trace-dark");
         }
-        bench[0].close();
+        bench.close();
     }
 
     /** The whole vehicle, its first circuit with a finding in ink. */

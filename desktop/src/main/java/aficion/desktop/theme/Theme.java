@@ -5,7 +5,6 @@ import aficion.diagram.Lettering;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
 import aficion.words.DrawingWords;
-import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
 import javafx.scene.Scene;
@@ -25,7 +24,10 @@ public final class Theme {
                     "BarlowCondensed-Medium",
                     "BarlowCondensed-SemiBold");
 
-    private static final String SHEET = Theme.class.getResource("aficion.css").toExternalForm();
+    /** The base theme and our own look, parsed when the program was built. */
+    static final String BASE = "base.bss";
+
+    static final String LOOK = "aficion.bss";
     private static final String DARK = "dark";
 
     private Theme() {}
@@ -35,16 +37,20 @@ public final class Theme {
         FONTS.forEach(name ->
                 Font.loadFont(
                         Theme.class.getResourceAsStream("/aficion/fonts/" + name + ".ttf"), 13));
-        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        Application.setUserAgentStylesheet(sheet(BASE));
+    }
+
+    private static String sheet(String name) {
+        return Theme.class.getResource(name).toExternalForm();
     }
 
     public static void dress(Scene scene) {
-        scene.getStylesheets().add(SHEET);
+        scene.getStylesheets().add(sheet(LOOK));
     }
 
     /** Dresses a dialog as the window it belongs to. */
     public static void dress(DialogPane pane, Window owner) {
-        pane.getStylesheets().add(SHEET);
+        pane.getStylesheets().add(sheet(LOOK));
         if (owner.getScene() != null && owner.getScene().getRoot().getStyleClass().contains(DARK)) {
             pane.getStyleClass().add(DARK);
         }

@@ -91,7 +91,7 @@ final class PathDrawing extends Group {
                                             wire,
                                             stroke,
                                             labels.get(stroke.wire()),
-                                            this::isTaken)));
+                                            this::covered)));
         }
         for (var body : diagram.bodies()) {
             design.find(body.part()).ifPresent(part -> add(part, body));
@@ -103,10 +103,13 @@ final class PathDrawing extends Group {
         diagram.jumps().forEach(jump -> jump(jump, design));
     }
 
-    /** Whether words or a body stand in a place. */
-    private boolean isTaken(Diagram.Box place) {
-        return diagram.labels().stream().anyMatch(label -> label.box().overlaps(place))
-                || diagram.bodies().stream().anyMatch(body -> body.box().overlaps(place));
+    /** How much of words and bodies a place covers. */
+    private double covered(Diagram.Box place) {
+        return Stream.concat(
+                        diagram.labels().stream().map(Label::box),
+                        diagram.bodies().stream().map(Diagram.Body::box))
+                .mapToDouble(place::shared)
+                .sum();
     }
 
     private void add(WireNode node) {

@@ -14,7 +14,7 @@ import aficion.quantity.Amps;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
@@ -50,7 +50,7 @@ final class WireNode extends Group {
     private final Wire wire;
     private final Stroke stroke;
     private final Label label;
-    private final Predicate<Box> taken;
+    private final ToDoubleFunction<Box> covered;
     private final Polyline tick;
     private final Group pill = new Group();
     private final Group mark = new Group();
@@ -58,13 +58,13 @@ final class WireNode extends Group {
     private double direction;
 
     /**
-     * @param taken whether words or a body stand in a place
+     * @param covered how much of words and bodies a place covers
      */
-    WireNode(Wire wire, Stroke stroke, Label label, Predicate<Box> taken) {
+    WireNode(Wire wire, Stroke stroke, Label label, ToDoubleFunction<Box> covered) {
         this.wire = wire;
         this.stroke = stroke;
         this.label = label;
-        this.taken = taken;
+        this.covered = covered;
         getStyleClass().add("wire");
         setId("wire-" + wire.number());
         setCursor(Cursor.HAND);
@@ -192,7 +192,7 @@ final class WireNode extends Group {
 
     /**
      * The middle of the longest stretch, or another place on the wire where no words and no body
-     * are; else beside the wire; on a short wire in a narrow place across from its label.
+     * are; else beside the wire; in a narrow place where least is covered.
      */
     private Point place(double width) {
         var on = places();
@@ -205,19 +205,12 @@ final class WireNode extends Group {
                                         new Point(at.x() + width / 2 + 6, at.y()),
                                         new Point(at.x() - width / 2 - 6, at.y())));
         return Stream.concat(on.stream(), beside)
-                .filter(at -> !taken.test(pill(at, width)))
-                .findFirst()
-                .orElseGet(() -> acrossFromLabel(on.getFirst()));
+                .min(Comparator.comparingDouble(at -> covered.applyAsDouble(pill(at, width))))
+                .orElseThrow();
     }
 
     private static Box pill(Point at, double width) {
         return new Box(at.x() - width / 2, at.y() - PILL / 2, width, PILL);
-    }
-
-    private Point acrossFromLabel(Point at) {
-        boolean above = label.box().y() + label.box().height() / 2 < at.y();
-        double aside = PILL / 2 + 4;
-        return new Point(at.x(), at.y() + (above ? aside : -aside));
     }
 
     /** Middles and quarters of the stretches, longest stretch first. */

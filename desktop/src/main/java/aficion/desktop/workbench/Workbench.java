@@ -384,6 +384,14 @@ public final class Workbench implements AutoCloseable {
                 || (kept.isPresent() ? !kept.get().equals(job()) : !history.get().past().isEmpty());
     }
 
+    /** Whether nothing has been opened, begun or done yet. */
+    public boolean isNew() {
+        return document.get().equals(Document.NEW)
+                && history.get().past().isEmpty()
+                && design().parts().isEmpty()
+                && design().circuits().isEmpty();
+    }
+
     /** Asks the engine everything anew about the job as it is. */
     public void askAgain() {
         failure.set(Optional.empty());
