@@ -11,10 +11,10 @@ import aficion.job.Wire;
 import org.junit.jupiter.api.Test;
 
 class LayoutTest {
-    private static final CircuitId CIRCUIT = new CircuitId("1");
+    static final CircuitId CIRCUIT = new CircuitId("1");
 
     /** Words of eight units a sign. */
-    private static final Lettering WORDS =
+    static final Lettering WORDS =
             new Lettering() {
                 @Override
                 public String part(Part part) {
