@@ -1,8 +1,6 @@
 package aficion.diagram;
 
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -38,6 +36,18 @@ final class Router {
     private final int edge;
     private int strokes;
 
+    /** What a search has come to, by place and heading; of an earlier search where the mark is. */
+    private final int[] cost;
+
+    private final int[] before;
+    private final int[] reached;
+
+    /** The search that a place was last a start or a goal of. */
+    private final int[] starting;
+
+    private final int[] ending;
+    private int searches;
+
     /**
      * @param edge the first column of the grid behind everything that is drawn
      */
@@ -48,6 +58,11 @@ final class Router {
         this.blocked = new boolean[columns * rows];
         this.across = new int[columns * rows];
         this.along = new int[columns * rows];
+        this.cost = new int[columns * rows * 4];
+        this.before = new int[columns * rows * 4];
+        this.reached = new int[columns * rows * 4];
+        this.starting = new int[columns * rows];
+        this.ending = new int[columns * rows];
     }
 
     /** A grid node by column and row. */
@@ -100,48 +115,60 @@ final class Router {
         return ends;
     }
 
-    private Optional<List<Integer>> search(Set<Integer> starts, Set<Integer> goals) {
-        int[] cost = new int[columns * rows * 4];
-        int[] before = new int[columns * rows * 4];
-        Arrays.fill(cost, Integer.MAX_VALUE);
-        Arrays.fill(before, -1);
+    private Optional<List<Integer>> search(Set<Integer> starts, Set<Integer> ends) {
+        searches++;
+        starts.forEach(start -> starting[start] = searches);
+        ends.forEach(end -> ending[end] = searches);
+        var goals = ends.stream().mapToInt(goal -> goal).toArray();
         var open = new PriorityQueue<long[]>((one, other) -> Long.compare(one[0], other[0]));
         for (int start : starts.stream().sorted().toList()) {
             for (int heading = 0; heading < 4; heading++) {
-                cost[start * 4 + heading] = 0;
+                reach(start * 4 + heading, 0, -1);
                 open.add(entry(bound(start, goals), start * 4 + heading));
             }
         }
         while (!open.isEmpty()) {
             int state = (int) open.remove()[1];
             int at = state / 4;
-            if (goals.contains(at)) {
-                return Optional.of(trace(state, before));
+            if (isGoal(at)) {
+                return Optional.of(trace(state));
             }
             for (int heading = 0; heading < 4; heading++) {
                 int next = step(at, heading);
-                if (next < 0 || starts.contains(next)) {
+                if (next < 0 || isStart(next)) {
                     continue;
                 }
-                int price = price(state, next, heading, starts, goals);
-                if (price >= 0 && cost[state] + price < cost[next * 4 + heading]) {
-                    cost[next * 4 + heading] = cost[state] + price;
-                    before[next * 4 + heading] = state;
-                    open.add(
-                            entry(
-                                    cost[next * 4 + heading] + bound(next, goals),
-                                    next * 4 + heading));
+                int price = price(state, next, heading);
+                int there = next * 4 + heading;
+                if (price >= 0
+                        && (reached[there] != searches || cost[state] + price < cost[there])) {
+                    reach(there, cost[state] + price, state);
+                    open.add(entry(cost[there] + bound(next, goals), there));
                 }
             }
         }
         return Optional.empty();
     }
 
+    private void reach(int state, int price, int from) {
+        reached[state] = searches;
+        cost[state] = price;
+        before[state] = from;
+    }
+
+    private boolean isStart(int at) {
+        return starting[at] == searches;
+    }
+
+    private boolean isGoal(int at) {
+        return ending[at] == searches;
+    }
+
     /** What one step costs; below zero when it may not be taken. */
-    private int price(int state, int next, int heading, Set<Integer> starts, Set<Integer> goals) {
+    private int price(int state, int next, int heading) {
         int at = state / 4;
-        boolean begins = starts.contains(at);
-        boolean ends = goals.contains(next);
+        boolean begins = isStart(at);
+        boolean ends = isGoal(next);
         boolean turns = !begins && heading != state % 4;
         int[] lengthwise = heading % 2 == 0 ? across : along;
         int[] crosswise = heading % 2 == 0 ? along : across;
@@ -167,7 +194,7 @@ final class Router {
         if (!ends && crosswise[next] != 0) {
             price += CROSSING;
         }
-        for (int side : new int[] {1, 3}) {
+        for (int side = 1; side <= 3; side += 2) {
             int beside = step(next, (heading + side) % 4);
             if (beside >= 0 && (lengthwise[beside] != 0 || blocked[beside])) {
                 price += CLOSE;
@@ -195,7 +222,7 @@ final class Router {
         trunks.computeIfAbsent(to.key(), _ -> new HashSet<>()).addAll(nodes);
     }
 
-    private List<Integer> trace(int state, int[] before) {
+    private List<Integer> trace(int state) {
         var nodes = new ArrayList<Integer>();
         for (int at = state; at >= 0; at = before[at]) {
             nodes.addFirst(at / 4);
@@ -203,7 +230,7 @@ final class Router {
         return nodes;
     }
 
-    private int bound(int at, Collection<Integer> goals) {
+    private int bound(int at, int[] goals) {
         int least = Integer.MAX_VALUE;
         for (int goal : goals) {
             int distance =
