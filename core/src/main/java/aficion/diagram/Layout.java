@@ -68,11 +68,11 @@ public final class Layout {
     private int right;
     private final int bottom;
 
-    private Layout(Design design, CircuitId circuit, Lettering lettering, DrawingOptions manner) {
+    private Layout(Design design, CircuitId circuit, Lettering lettering, DrawingOptions options) {
         this.design = design;
         this.circuit = circuit;
         this.lettering = lettering;
-        this.placement = new Placement(design, circuit, manner);
+        this.placement = new Placement(design, circuit, options);
         setColumns();
         this.bottom =
                 placement.spots.values().stream().mapToInt(Placement.Spot::bottom).max().orElse(0)
@@ -87,9 +87,9 @@ public final class Layout {
 
     /** The drawing of a circuit in a manner. */
     public static Diagram of(
-            Design design, CircuitId circuit, Lettering lettering, DrawingOptions manner) {
+            Design design, CircuitId circuit, Lettering lettering, DrawingOptions options) {
         design.circuit(circuit);
-        return new Layout(design, circuit, lettering, manner).draw();
+        return new Layout(design, circuit, lettering, options).draw();
     }
 
     private void setColumns() {

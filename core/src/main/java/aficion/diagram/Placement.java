@@ -63,9 +63,9 @@ final class Placement {
     /** A column of the grid: its lane and the width of its widest part. */
     record Column(Lane lane, int width) {}
 
-    Placement(Design design, CircuitId circuit, DrawingOptions manner) {
+    Placement(Design design, CircuitId circuit, DrawingOptions options) {
         this.design = design;
-        this.returns = manner.returns();
+        this.returns = options.returns();
         this.wires = design.wiresOf(circuit);
         var drawn = new LinkedHashSet<PartId>();
         for (var wire : wires) {
@@ -82,7 +82,7 @@ final class Placement {
         design.parts().stream()
                 .filter(part -> drawn.contains(part.id()))
                 .forEach(part -> parts.put(part.id(), part));
-        parts.values().forEach(part -> outlines.put(part.id(), outline(part, manner)));
+        parts.values().forEach(part -> outlines.put(part.id(), outline(part, options)));
         for (var wire : wires) {
             var from = wire.from().terminal().part();
             var to = wire.to().terminal().part();
@@ -98,8 +98,8 @@ final class Placement {
         return part.kind() instanceof JoinKind.EarthPoint;
     }
 
-    private Outline outline(Part part, DrawingOptions manner) {
-        boolean folded = manner.folded().contains(part.id());
+    private Outline outline(Part part, DrawingOptions options) {
+        boolean folded = options.folded().contains(part.id());
         var outline = Outline.of(part, usedPins(part), folded);
         return returns && isEarth(part) ? outline.mirrored() : outline;
     }

@@ -50,17 +50,17 @@ public final class VehicleLayout {
     /**
      * The drawing of a vehicle.
      *
-     * @param manner how each path is drawn
+     * @param options how each path is drawn
      */
-    public static VehicleDiagram of(Design design, Lettering lettering, DrawingOptions manner) {
-        return new VehicleLayout(design).draw(lettering, manner);
+    public static VehicleDiagram of(Design design, Lettering lettering, DrawingOptions options) {
+        return new VehicleLayout(design).draw(lettering, options);
     }
 
-    private VehicleDiagram draw(Lettering lettering, DrawingOptions manner) {
+    private VehicleDiagram draw(Lettering lettering, DrawingOptions options) {
         var drawings =
                 design.circuits().stream()
                         .sorted(Comparator.comparingInt(Circuit::number))
-                        .map(circuit -> Layout.of(design, circuit.id(), lettering, manner))
+                        .map(circuit -> Layout.of(design, circuit.id(), lettering, options))
                         .filter(diagram -> !diagram.bodies().isEmpty())
                         .toList();
         double y = 0;

@@ -310,22 +310,23 @@ class LibraryTest {
 
     @Test
     void aJobIsHeldByOneWindowAndRemembered() throws IOException {
-        var desk = new UserState(folder.resolve("desk"), new Library(folder));
+        var userState = new UserState(folder.resolve("desk"), new Library(folder));
         var design = Files.writeString(folder.resolve("a.aficion"), "");
         var other = Files.writeString(folder.resolve("b.aficion"), "");
-        var held = desk.hold(design).orElseThrow();
+        var held = userState.hold(design).orElseThrow();
 
-        assertThat(desk.hold(design)).isEmpty();
-        assertThat(desk.hold(folder.resolve("desk/../a.aficion"))).isEmpty();
+        assertThat(userState.hold(design)).isEmpty();
+        assertThat(userState.hold(folder.resolve("desk/../a.aficion"))).isEmpty();
         held.close();
-        assertThat(desk.hold(design)).isPresent();
+        assertThat(userState.hold(design)).isPresent();
 
-        desk.remember(design);
-        desk.remember(other);
-        desk.remember(design);
-        assertThat(desk.recent()).containsExactly(design.toAbsolutePath(), other.toAbsolutePath());
+        userState.remember(design);
+        userState.remember(other);
+        userState.remember(design);
+        assertThat(userState.recent())
+                .containsExactly(design.toAbsolutePath(), other.toAbsolutePath());
         Files.delete(design);
-        assertThat(desk.recent()).containsExactly(other.toAbsolutePath());
+        assertThat(userState.recent()).containsExactly(other.toAbsolutePath());
     }
 
     @Test

@@ -108,36 +108,36 @@ class RecoveryTest {
     @ValueSource(strings = {"null", "", "{", "[1]", "{\"feet\": null}"})
     void preferencesThatCannotBeReadAreSetAsideAndTheUsualHold(String text) throws IOException {
         Files.writeString(folder.resolve("preferences.json"), text);
-        var desk = new UserState(folder, new Library(folder));
+        var userState = new UserState(folder, new Library(folder));
 
-        assertThat(desk.preferences()).isEqualTo(Preferences.USUAL);
+        assertThat(userState.preferences()).isEqualTo(Preferences.USUAL);
         assertThat(folder.resolve("preferences.json")).doesNotExist();
         assertThat(folder.resolve("preferences.json.unreadable")).hasContent(text);
-        desk.keep(Preferences.USUAL.withOtherUnits());
-        assertThat(desk.preferences().units().length()).isEqualTo(UserUnits.LengthUnit.FOOT);
+        userState.keep(Preferences.USUAL.withOtherUnits());
+        assertThat(userState.preferences().units().length()).isEqualTo(UserUnits.LengthUnit.FOOT);
     }
 
     @Test
     void aListOfRecentJobsThatCannotBeReadIsSetAside() throws IOException {
         Files.write(folder.resolve("recent.txt"), new byte[] {(byte) 0xc3, 0x28});
-        var desk = new UserState(folder, new Library(folder));
+        var userState = new UserState(folder, new Library(folder));
 
-        assertThat(desk.recent()).isEmpty();
-        desk.remember(Files.createFile(folder.resolve("a.aficion")));
-        assertThat(desk.recent()).hasSize(1);
+        assertThat(userState.recent()).isEmpty();
+        userState.remember(Files.createFile(folder.resolve("a.aficion")));
+        assertThat(userState.recent()).hasSize(1);
     }
 
     @Test
     void aJobIsHeldOnceByWhateverNameItIsReached() throws IOException {
         var file = Files.writeString(folder.resolve("tern.aficion"), JobCodec.write(demo));
         var link = Files.createSymbolicLink(folder.resolve("link.aficion"), file);
-        var desk = new UserState(folder.resolve("desk"), new Library(folder));
+        var userState = new UserState(folder.resolve("desk"), new Library(folder));
 
-        try (var held = desk.hold(link).orElseThrow()) {
+        try (var held = userState.hold(link).orElseThrow()) {
             assertThat(held).isNotNull();
-            assertThat(desk.hold(file)).isEmpty();
+            assertThat(userState.hold(file)).isEmpty();
         }
-        assertThat(desk.hold(file)).isPresent();
+        assertThat(userState.hold(file)).isPresent();
     }
 
     @Test

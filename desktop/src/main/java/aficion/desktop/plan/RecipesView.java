@@ -53,7 +53,7 @@ public final class RecipesView extends BorderPane {
     private final Label brings = Texts.wrapped("");
     private final Button insert;
     private final Map<String, String> answers = new HashMap<>();
-    private final ChangeListener<History> asking = (_, _, _) -> ask();
+    private final ChangeListener<History> prompts = (_, _, _) -> ask();
     private Optional<Fit.Fits> ready = Optional.empty();
     private boolean open = true;
 
@@ -87,7 +87,7 @@ public final class RecipesView extends BorderPane {
         finder.fill(recipes, own.unread());
         setLeft(finder);
         setCenter(chosen(path.apply(preview)));
-        bench.history().addListener(asking);
+        bench.history().addListener(prompts);
         addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
         insert.setDisable(true);
     }
@@ -314,7 +314,7 @@ public final class RecipesView extends BorderPane {
     /** Ends the preview; the view is not to be shown again. */
     public void dispose() {
         open = false;
-        bench.history().removeListener(asking);
+        bench.history().removeListener(prompts);
         preview.close();
     }
 }

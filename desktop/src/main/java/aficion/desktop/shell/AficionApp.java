@@ -57,18 +57,18 @@ public final class AficionApp extends Application {
         Theme.install();
         Thread.currentThread()
                 .setUncaughtExceptionHandler((_, e) -> LOG.error("something went wrong", e));
-        var desk = UserState.usual();
-        var preferences = desk.preferences();
+        var userState = UserState.usual();
+        var preferences = userState.preferences();
         Words.speak(preferences.wording());
         var bench = bench(Clock.systemDefaultZone(), preferences);
-        var asking = JobFiles.dialogs(stage);
-        var files = new JobFiles(bench, asking, desk);
+        var prompts = JobFiles.dialogs(stage);
+        var files = new JobFiles(bench, prompts, userState);
         var safekeeping = new Safekeeping(bench, new Recovery(Recovery.usualFolder()));
-        new BenchWindow(stage, files, desk, safekeeping::follow, safekeeping::close).show();
+        new BenchWindow(stage, files, userState, safekeeping::follow, safekeeping::close).show();
         var jobs = getParameters().getRaw();
         boolean first = jobs.isEmpty() && !preferences.toured();
         open(bench, files, first ? List.of(FIRST) : jobs);
-        safekeeping.offer(asking);
+        safekeeping.offer(prompts);
         LOG.info("window shown after {} ms", ManagementFactory.getRuntimeMXBean().getUptime());
     }
 

@@ -20,7 +20,7 @@ final class BenchWindow implements Shell.PreferenceStore {
     private static final Logger LOG = LoggerFactory.getLogger(BenchWindow.class);
 
     private final Stage stage;
-    private final UserState desk;
+    private final UserState userState;
     private final Consumer<Workbench> followed;
     private final Runnable ending;
     private Workbench bench;
@@ -34,16 +34,16 @@ final class BenchWindow implements Shell.PreferenceStore {
     BenchWindow(
             Stage stage,
             JobFiles files,
-            UserState desk,
+            UserState userState,
             Consumer<Workbench> followed,
             Runnable ending) {
         this.stage = stage;
         this.files = files;
         this.bench = files.bench();
-        this.desk = desk;
+        this.userState = userState;
         this.followed = followed;
         this.ending = ending;
-        this.preferences = desk.preferences();
+        this.preferences = userState.preferences();
     }
 
     void show() {
@@ -85,7 +85,7 @@ final class BenchWindow implements Shell.PreferenceStore {
                         || changed.wording() != preferences.wording();
         preferences = changed;
         try {
-            desk.keep(changed);
+            userState.keep(changed);
         } catch (IOException e) {
             LOG.warn("what the user likes cannot be kept", e);
         }

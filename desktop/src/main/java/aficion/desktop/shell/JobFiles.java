@@ -41,8 +41,8 @@ public final class JobFiles {
     private final Workbench bench;
     private static final Logger LOG = LoggerFactory.getLogger(JobFiles.class);
 
-    private final UserPrompts asking;
-    private final UserState desk;
+    private final UserPrompts prompts;
+    private final UserState userState;
     private Optional<Held> held = Optional.empty();
 
     /**
@@ -86,10 +86,10 @@ public final class JobFiles {
         STAY
     }
 
-    JobFiles(Workbench bench, UserPrompts asking, UserState desk) {
+    JobFiles(Workbench bench, UserPrompts prompts, UserState userState) {
         this.bench = bench;
-        this.asking = asking;
-        this.desk = desk;
+        this.prompts = prompts;
+        this.userState = userState;
         bench.document()
                 .addListener((_, _, document) -> {
                     if (document.path().isEmpty()) {
@@ -100,7 +100,7 @@ public final class JobFiles {
 
     /** The same for a bench that goes on where this one is. */
     JobFiles with(Workbench next) {
-        var files = new JobFiles(next, asking, desk);
+        var files = new JobFiles(next, prompts, userState);
         files.held = held;
         return files;
     }
@@ -130,9 +130,9 @@ public final class JobFiles {
         Optional<Held> taken = Optional.empty();
         try {
             if (!mine) {
-                taken = desk.hold(path);
+                taken = userState.hold(path);
                 if (taken.isEmpty()) {
-                    asking.tell(
+                    prompts.tell(
                             Words.of("problem.held.title", path.getFileName()),
                             Words.of("problem.held.text", path.getFileName()));
                     return false;
@@ -157,7 +157,7 @@ public final class JobFiles {
 
     private void remember(Path path) {
         try {
-            desk.remember(path);
+            userState.remember(path);
         } catch (IOException e) {
             LOG.warn("the list of recent jobs cannot be kept", e);
         }
@@ -165,7 +165,7 @@ public final class JobFiles {
 
     /** The jobs that were open lately. */
     List<Path> recent() {
-        return desk.recent();
+        return userState.recent();
     }
 
     void openRecent(Path path) {
@@ -195,7 +195,7 @@ public final class JobFiles {
         if (!bench.isUnsaved()) {
             return true;
         }
-        return switch (asking.aboutUnsaved(name())) {
+        return switch (prompts.aboutUnsaved(name())) {
             case SAVE -> save();
             case DISCARD -> true;
             case STAY -> false;
@@ -204,7 +204,7 @@ public final class JobFiles {
 
     void open() {
         if (mayLeave()) {
-            asking.toOpen().ifPresent(this::open);
+            prompts.toOpen().ifPresent(this::open);
         }
     }
 
@@ -213,7 +213,7 @@ public final class JobFiles {
         try {
             return holding(path, bench::open);
         } catch (JobFileException e) {
-            asking.tell(
+            prompts.tell(
                     Words.of("problem.open.title", path.getFileName()),
                     Troubles.say(e.trouble(), path));
             return false;
@@ -231,7 +231,7 @@ public final class JobFiles {
     }
 
     boolean saveAs() {
-        return asking.toWrite(fileName() + JobStore.SUFFIX, "file.aficion")
+        return prompts.toWrite(fileName() + JobStore.SUFFIX, "file.aficion")
                 .map(this::save)
                 .orElse(false);
     }
@@ -241,7 +241,7 @@ public final class JobFiles {
             return holding(path, bench::save);
         } catch (JobFileException e) {
             boolean changed = e.trouble() instanceof JobFileException.ChangedOutside;
-            asking.tell(
+            prompts.tell(
                     Words.of(
                             changed ? "ask.changed.title" : "problem.save.title",
                             path.getFileName()),
@@ -302,7 +302,7 @@ public final class JobFiles {
 
     /** A wire list to take in, with the name of its file; says what is wrong with it. */
     Optional<Map.Entry<String, WireList>> readWireList() {
-        var path = asking.toRead("file.csv", ".csv");
+        var path = prompts.toRead("file.csv", ".csv");
         if (path.isEmpty()) {
             return Optional.empty();
         }
@@ -312,7 +312,7 @@ public final class JobFiles {
                             path.get().getFileName().toString().replaceFirst("\\.[^.]*$", ""),
                             WireList.read(path.get())));
         } catch (IOException | IllegalArgumentException e) {
-            asking.tell(
+            prompts.tell(
                     Words.of("problem.list.title", path.get().getFileName()),
                     Words.of("problem.list.text", String.valueOf(e.getMessage())));
             return Optional.empty();
@@ -342,13 +342,13 @@ public final class JobFiles {
 
     /** What the user keeps for every job. */
     Library library() {
-        return desk.library();
+        return userState.library();
     }
 
     /** Keeps a circuit as a recipe of the user's own, under a name. */
     void keepRecipe(CircuitId circuit) {
         var design = bench.design();
-        asking.toName(Words.of("ask.recipe.title"), design.circuit(circuit).name())
+        prompts.toName(Words.of("ask.recipe.title"), design.circuit(circuit).name())
                 .filter(name -> !name.isBlank())
                 .ifPresent(name -> keepRecipe(design, circuit, name.strip()));
     }
@@ -365,9 +365,9 @@ public final class JobFiles {
     private void keepRecipe(String id, String text) {
         try {
             var file = library().keepRecipe(id, text);
-            asking.tell(Words.of("recipe.kept.title"), Words.of("recipe.kept", file));
+            prompts.tell(Words.of("recipe.kept.title"), Words.of("recipe.kept", file));
         } catch (IOException | IllegalArgumentException e) {
-            asking.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
+            prompts.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
         }
     }
 
@@ -420,7 +420,7 @@ public final class JobFiles {
 
     /** Writes a file of the job as it is, once all is worked out of it, beside. */
     private void print(String name, String kind, Content content) {
-        asking.toWrite(fileName() + "-" + name, kind)
+        prompts.toWrite(fileName() + "-" + name, kind)
                 .ifPresent(path ->
                         bench.ask().prepareAssessed(content::made, bytes -> write(path, bytes)));
     }
@@ -429,7 +429,7 @@ public final class JobFiles {
         try {
             Files.write(path, bytes);
         } catch (IOException e) {
-            asking.tell(
+            prompts.tell(
                     Words.of("problem.export.title", path.getFileName()),
                     Troubles.say(JobStore.unwritable(path, e), path));
         }

@@ -70,11 +70,11 @@ final class Safekeeping implements AutoCloseable {
     }
 
     /** Offers what an earlier program left unsaved, oldest first; what is declined is gone. */
-    void offer(JobFiles.UserPrompts asking) {
+    void offer(JobFiles.UserPrompts prompts) {
         try {
             boolean taken = false;
             for (var left : recovery.left()) {
-                var answer = taken ? JobFiles.Answer.STAY : answer(asking, left);
+                var answer = taken ? JobFiles.Answer.STAY : answer(prompts, left);
                 taken |= answer == JobFiles.Answer.SAVE;
                 switch (answer) {
                     case SAVE -> {
@@ -91,8 +91,8 @@ final class Safekeeping implements AutoCloseable {
         }
     }
 
-    private static JobFiles.Answer answer(JobFiles.UserPrompts asking, Recovery.Left left) {
-        return asking.aboutLeft(left.job().design().vehicle().name(), left.at());
+    private static JobFiles.Answer answer(JobFiles.UserPrompts prompts, Recovery.Left left) {
+        return prompts.aboutLeft(left.job().design().vehicle().name(), left.at());
     }
 
     /** Ends with everything saved or knowingly let go. */

@@ -50,7 +50,7 @@ public final class Shell extends BorderPane {
     private final JobFiles files;
     private final Verbs verbs;
     private final Commands commands;
-    private final PreferenceStore liking;
+    private final PreferenceStore preferenceStore;
     private final List<Screen> screens;
     private final StackPane middle = new StackPane();
     private final Map<Screen, ToggleButton> tabs = new LinkedHashMap<>();
@@ -73,13 +73,13 @@ public final class Shell extends BorderPane {
         void change(Preferences changed);
     }
 
-    Shell(Workbench bench, JobFiles files, PreferenceStore liking, Runnable quit) {
+    Shell(Workbench bench, JobFiles files, PreferenceStore preferenceStore, Runnable quit) {
         this.bench = bench;
         this.files = files;
         this.verbs = new Verbs(bench, this::shelf);
         this.screens = Screens.with(new Surroundings(bench, verbs, this::command));
         this.commands = new Commands(bench, verbs, files, this, quit);
-        this.liking = liking;
+        this.preferenceStore = preferenceStore;
         this.top = new TopBar(bench, verbs, commands, files);
         this.inspector = new Inspector(bench, verbs, files::printWorkings);
         setTop(top);
@@ -89,8 +89,14 @@ public final class Shell extends BorderPane {
         setBottom(new ConditionsBar(bench));
         centre.setCenter(middle);
         var head = new VBox(tabs(), new FailureBar(bench));
-        if (!liking.now().toured()) {
-            head.getChildren().add(new Tour(bench, () -> liking.change(liking.now().afterTour())));
+        if (!preferenceStore.now().toured()) {
+            head.getChildren()
+                    .add(
+                            new Tour(
+                                    bench,
+                                    () ->
+                                            preferenceStore.change(
+                                                    preferenceStore.now().afterTour())));
         }
         centre.setTop(head);
         setCenter(centre);
@@ -103,11 +109,11 @@ public final class Shell extends BorderPane {
     public static Scene scene(
             Workbench bench,
             JobFiles files,
-            PreferenceStore liking,
+            PreferenceStore preferenceStore,
             Runnable quit,
             double width,
             double height) {
-        var shell = new Shell(bench, files, liking, quit);
+        var shell = new Shell(bench, files, preferenceStore, quit);
         var scene = new Scene(shell, width, height);
         shell.hear(scene);
         Theme.dress(scene);
@@ -116,8 +122,12 @@ public final class Shell extends BorderPane {
 
     /** A shell that takes the place of the one in a scene. */
     static Shell root(
-            Workbench bench, JobFiles files, PreferenceStore liking, Runnable quit, Scene scene) {
-        var shell = new Shell(bench, files, liking, quit);
+            Workbench bench,
+            JobFiles files,
+            PreferenceStore preferenceStore,
+            Runnable quit,
+            Scene scene) {
+        var shell = new Shell(bench, files, preferenceStore, quit);
         shell.hear(scene);
         return shell;
     }
@@ -244,16 +254,19 @@ public final class Shell extends BorderPane {
     }
 
     void turnDark() {
-        liking.change(liking.now().withDark(!liking.now().dark()));
+        preferenceStore.change(preferenceStore.now().withDark(!preferenceStore.now().dark()));
     }
 
     void turnUnits() {
-        liking.change(liking.now().withOtherUnits());
+        preferenceStore.change(preferenceStore.now().withOtherUnits());
     }
 
     void turnWording() {
-        var other = liking.now().wording() == Wording.BRITISH ? Wording.AMERICAN : Wording.BRITISH;
-        liking.change(liking.now().withWording(other));
+        var other =
+                preferenceStore.now().wording() == Wording.BRITISH
+                        ? Wording.AMERICAN
+                        : Wording.BRITISH;
+        preferenceStore.change(preferenceStore.now().withWording(other));
     }
 
     /** Opens a wire list from elsewhere. */

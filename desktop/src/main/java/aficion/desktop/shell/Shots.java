@@ -281,7 +281,7 @@ public final class Shots {
                         .get()
                         .filter(found -> found.design() == bench.design())
                         .isPresent()
-                && (!bench.whole().get() || bench.panorama().get().isPresent())
+                && (!bench.whole().get() || bench.vehicleDiagram().get().isPresent())
                 && bench.drawing()
                         .get()
                         .filter(found -> found.made().circuit().equals(circuit.id()))

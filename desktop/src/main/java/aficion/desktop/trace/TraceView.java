@@ -48,7 +48,7 @@ final class TraceView extends BorderPane {
     private final RecorderPanel recorder;
     private final VBox foot = new VBox();
     private List<PathDrawing> paths = List.of();
-    private Optional<VehicleDiagram> panorama = Optional.empty();
+    private Optional<VehicleDiagram> vehicleDiagram = Optional.empty();
     private final AnimationTimer ticks =
             new AnimationTimer() {
                 @Override
@@ -86,9 +86,9 @@ final class TraceView extends BorderPane {
         whole.setId("whole-vehicle");
         whole.selectedProperty().bindBidirectional(bench.whole());
         returns.setId("returns");
-        returns.setSelected(bench.manner().get().returns());
+        returns.setSelected(bench.options().get().returns());
         returns.setOnAction(
-                _ -> bench.manner().set(bench.manner().get().withReturns(returns.isSelected())));
+                _ -> bench.options().set(bench.options().get().withReturns(returns.isSelected())));
         var middle = new StackPane(sheet, notice, overlay);
         setCenter(middle);
         foot.getChildren().add(bar());
@@ -124,7 +124,7 @@ final class TraceView extends BorderPane {
 
     private void listen() {
         bench.drawing().addListener((_, _, _) -> draw());
-        bench.panorama().addListener((_, _, _) -> draw());
+        bench.vehicleDiagram().addListener((_, _, _) -> draw());
         bench.whole().addListener((_, _, _) -> draw());
         bench.history()
                 .addListener((_, _, _) -> {
@@ -233,8 +233,8 @@ final class TraceView extends BorderPane {
     }
 
     private void drawAnew() {
-        if (bench.whole().get() && bench.panorama().get().isPresent()) {
-            drawWhole(bench.panorama().get().get());
+        if (bench.whole().get() && bench.vehicleDiagram().get().isPresent()) {
+            drawWhole(bench.vehicleDiagram().get().get());
         } else {
             drawOne(bench.drawing().get());
         }
@@ -243,7 +243,7 @@ final class TraceView extends BorderPane {
     }
 
     private void drawOne(Optional<ForJob<Diagram>> drawing) {
-        panorama = Optional.empty();
+        vehicleDiagram = Optional.empty();
         map.setVisible(false);
         if (drawing.isEmpty() || drawing.get().made().bodies().isEmpty()) {
             paths = List.of();
@@ -259,8 +259,8 @@ final class TraceView extends BorderPane {
 
     private void drawWhole(ForJob<VehicleDiagram> drawing) {
         var made = drawing.made();
-        var before = panorama;
-        panorama = Optional.of(made);
+        var before = vehicleDiagram;
+        vehicleDiagram = Optional.of(made);
         paths =
                 made.circuits().stream()
                         .map(placed -> {
@@ -297,19 +297,22 @@ final class TraceView extends BorderPane {
     /** The circuit in focus in ink, the others in pencil. */
     private void pencil() {
         paths.forEach(path ->
-                path.pencil(panorama.isPresent() && !focus().equals(Optional.of(path.circuit()))));
+                path.pencil(
+                        vehicleDiagram.isPresent()
+                                && !focus().equals(Optional.of(path.circuit()))));
     }
 
     private void focus(Optional<CircuitId> circuit) {
         pencil();
-        panorama.ifPresent(made -> {
+        vehicleDiagram.ifPresent(made -> {
             map.show(made, circuit);
             circuit.ifPresent(this::showFocus);
         });
     }
 
     private void showFocus(CircuitId circuit) {
-        panorama.flatMap(made -> made.find(circuit))
+        vehicleDiagram
+                .flatMap(made -> made.find(circuit))
                 .ifPresent(placed ->
                         sheet.reveal(
                                 placed.at().x(),

@@ -10,15 +10,15 @@ import aficion.job.CircuitId;
 import aficion.job.Design;
 import java.util.function.Function;
 
-/** Draws paths in the words and the manner of a bench, on any thread. */
-public record Draughtsman(Function<Design, Lettering> letterings, DrawingOptions manner) {
+/** Draws paths in the words and with the options of a bench, on any thread. */
+public record Draughtsman(Function<Design, Lettering> letterings, DrawingOptions options) {
     /** The path of a circuit. */
     public Diagram one(Design design, CircuitId circuit) {
-        return Layout.of(design, circuit, letterings.apply(design), manner);
+        return Layout.of(design, circuit, letterings.apply(design), options);
     }
 
     /** The paths of the whole vehicle. */
     public VehicleDiagram whole(Design design) {
-        return VehicleLayout.of(design, letterings.apply(design), manner);
+        return VehicleLayout.of(design, letterings.apply(design), options);
     }
 }

@@ -112,7 +112,7 @@ public final class Verbs {
             case RECOLOUR -> recolour(bench.focus().get().orElseThrow());
             case RESIZE -> resize(bench.focus().get().orElseThrow());
             case FOLD ->
-                    part().ifPresent(box -> bench.manner().set(bench.manner().get().turned(box)));
+                    part().ifPresent(box -> bench.options().set(bench.options().get().turned(box)));
             case ADD_PART -> shelf.accept(false);
             case REPLACE -> shelf.accept(true);
             case RELAY,

@@ -75,10 +75,10 @@ public final class Workbench implements AutoCloseable {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<Diagram>>> drawing =
             new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ObjectProperty<DrawingOptions> manner =
+    private final ObjectProperty<DrawingOptions> options =
             new SimpleObjectProperty<>(DrawingOptions.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
-    private final ReadOnlyObjectWrapper<Optional<ForJob<VehicleDiagram>>> panorama =
+    private final ReadOnlyObjectWrapper<Optional<ForJob<VehicleDiagram>>> vehicleDiagram =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<BenchPlan>>> plan =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -127,7 +127,7 @@ public final class Workbench implements AutoCloseable {
             switch (question) {
                 case POINT -> outcome.set(Optional.empty());
                 case DRAWING -> drawing.set(Optional.empty());
-                case WHOLE -> panorama.set(Optional.empty());
+                case WHOLE -> vehicleDiagram.set(Optional.empty());
                 case PLAN -> plan.set(Optional.empty());
                 case ASSESSMENT -> {
                     assessed.set(Optional.empty());
@@ -177,7 +177,7 @@ public final class Workbench implements AutoCloseable {
         });
         focus.addListener((_, _, _) -> draw());
         whole.addListener((_, _, _) -> drawWhole());
-        manner.addListener((_, _, _) -> {
+        options.addListener((_, _, _) -> {
             draw();
             drawWhole();
         });
@@ -262,8 +262,8 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** The paths of every circuit, while the whole vehicle is drawn. */
-    public ReadOnlyObjectProperty<Optional<ForJob<VehicleDiagram>>> panorama() {
-        return panorama.getReadOnlyProperty();
+    public ReadOnlyObjectProperty<Optional<ForJob<VehicleDiagram>>> vehicleDiagram() {
+        return vehicleDiagram.getReadOnlyProperty();
     }
 
     /** The test run of the circuit in focus. */
@@ -272,8 +272,8 @@ public final class Workbench implements AutoCloseable {
     }
 
     /** How paths are drawn. */
-    public ObjectProperty<DrawingOptions> manner() {
-        return manner;
+    public ObjectProperty<DrawingOptions> options() {
+        return options;
     }
 
     /** Whether something that was asked about the job is still being worked out. */
@@ -283,7 +283,7 @@ public final class Workbench implements AutoCloseable {
 
     /** Who draws paths as they are shown. */
     public Draughtsman draughtsman() {
-        return new Draughtsman(letterings, manner.get());
+        return new Draughtsman(letterings, options.get());
     }
 
     /** Asks the engine about the job as it is. */
@@ -507,7 +507,7 @@ public final class Workbench implements AutoCloseable {
         next.show(history.get());
         next.focus.set(focus.get());
         next.whole.set(whole.get());
-        next.manner.set(manner.get());
+        next.options.set(options.get());
         next.selection.set(selection.get());
         return next;
     }
@@ -636,7 +636,7 @@ public final class Workbench implements AutoCloseable {
 
     private void drawWhole() {
         if (!whole.get()) {
-            panorama.set(Optional.empty());
+            vehicleDiagram.set(Optional.empty());
             return;
         }
         var design = design();
@@ -644,7 +644,7 @@ public final class Workbench implements AutoCloseable {
         engine.ask(
                 Question.WHOLE,
                 _ -> drawn.whole(design),
-                found -> panorama.set(Optional.of(new ForJob<>(design, found))));
+                found -> vehicleDiagram.set(Optional.of(new ForJob<>(design, found))));
     }
 
     private void solve() {

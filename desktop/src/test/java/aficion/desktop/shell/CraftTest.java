@@ -69,8 +69,8 @@ class CraftTest extends WindowTest {
         search("British or American");
         settle();
         assertShows("12 V, negative ground");
-        assertThat(desk.preferences().wording()).isEqualTo(Wording.AMERICAN);
-        assertThat(desk.preferences().feet()).isTrue();
+        assertThat(userState.preferences().wording()).isEqualTo(Wording.AMERICAN);
+        assertThat(userState.preferences().feet()).isTrue();
         push(KeyCode.CONTROL, KeyCode.Z);
         settle();
         assertThat(bench.design().wire(new WireId("w1")).number()).isNotEqualTo("1.99");
@@ -82,12 +82,12 @@ class CraftTest extends WindowTest {
         answers.write = Optional.of(path);
         push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
         settle();
-        assertThat(desk.recent()).containsExactly(path);
-        assertThat(desk.hold(path)).isEmpty();
+        assertThat(userState.recent()).containsExactly(path);
+        assertThat(userState.hold(path)).isEmpty();
 
         var other = folder.resolve("other.aficion");
         JobStore.save(other, bench.job(), Optional.empty());
-        var elsewhere = desk.hold(other).orElseThrow();
+        var elsewhere = userState.hold(other).orElseThrow();
         answers.open = Optional.of(other);
         push(KeyCode.CONTROL, KeyCode.O);
         settle();
@@ -102,7 +102,7 @@ class CraftTest extends WindowTest {
         clickOn("tern.aficion");
         settle();
         assertThat(bench.document().get().path()).contains(path);
-        desk.hold(other).orElseThrow().close();
+        userState.hold(other).orElseThrow().close();
     }
 
     @Test

@@ -37,10 +37,10 @@ public final class FramesBench extends Application {
         var name = parameters.isEmpty() ? "roadster" : parameters.getFirst();
         var bench = AficionApp.bench(Clock.systemUTC(), Preferences.USUAL);
         var own = Files.createTempDirectory("desk");
-        var desk = new UserState(own, new Library(own));
-        desk.keep(Preferences.USUAL.afterTour());
-        var files = new JobFiles(bench, JobFiles.dialogs(stage), desk);
-        new BenchWindow(stage, files, desk, _ -> {}, () -> {}).show();
+        var userState = new UserState(own, new Library(own));
+        userState.keep(Preferences.USUAL.afterTour());
+        var files = new JobFiles(bench, JobFiles.dialogs(stage), userState);
+        new BenchWindow(stage, files, userState, _ -> {}, () -> {}).show();
         bench.take(DemoJobs.find(name).orElseThrow());
         for (var control : aficion.netlist.Controls.of(bench.design()).controls()) {
             bench.set(control.name(), control.positions().get(1).name());

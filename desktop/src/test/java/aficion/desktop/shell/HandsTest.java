@@ -258,7 +258,7 @@ class HandsTest extends WindowTest {
     @Test
     void theWholeVehicleIsDrawnWithTheFocusInInk() throws Exception {
         key(KeyCode.E);
-        until(() -> bench.panorama().get().isPresent() && byId("mini-map").isPresent());
+        until(() -> bench.vehicleDiagram().get().isPresent() && byId("mini-map").isPresent());
         assertThat(byId("mini-map").orElseThrow().isVisible()).isTrue();
         focusOn(HEADLAMPS);
         until(() -> byId("wire-5.09").isPresent() && byId("wire-2.01").isPresent());

@@ -32,6 +32,6 @@ class TourTest extends WindowTest {
         until(() -> text("tour-text").startsWith("3 of 3"));
         push(KeyCode.Q);
         until(() -> !node("tour").isVisible());
-        assertThat(desk.preferences().toured()).isTrue();
+        assertThat(userState.preferences().toured()).isTrue();
     }
 }

@@ -46,7 +46,7 @@ abstract class WindowTest extends ApplicationTest {
 
     Workbench bench;
     JobFiles files;
-    UserState desk;
+    UserState userState;
     BenchWindow window;
     Stage stage;
     final Answers answers = new Answers();
@@ -108,16 +108,16 @@ abstract class WindowTest extends ApplicationTest {
                 AficionApp.bench(
                         Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC),
                         Preferences.USUAL);
-        desk = desk();
-        desk.keep(preferences());
-        files = new JobFiles(bench, answers, desk);
-        window = new BenchWindow(stage, files, desk, next -> bench = next, () -> {});
+        userState = userState();
+        userState.keep(preferences());
+        files = new JobFiles(bench, answers, userState);
+        window = new BenchWindow(stage, files, userState, next -> bench = next, () -> {});
         window.show();
         DemoJobs.find("roadster").ifPresent(bench::take);
         stage.toFront();
     }
 
-    private static UserState desk() throws IOException {
+    private static UserState userState() throws IOException {
         var folder = Files.createTempDirectory("desk");
         return new UserState(folder, new Library(folder.resolve("own")));
     }
