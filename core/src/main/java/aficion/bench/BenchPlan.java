@@ -68,6 +68,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
         return new Planning(solver, circuit).plan();
     }
 
+    /** The step of a key; empty when the plan has none. */
     public Optional<TestStep> find(String key) {
         return steps.stream().filter(step -> step.key().equals(key)).findFirst();
     }

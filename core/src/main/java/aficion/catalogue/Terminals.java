@@ -107,6 +107,7 @@ public final class Terminals {
         return List.copyOf(TABLE.values());
     }
 
+    /** The fitting of a key, such as {@code ring-m6}; empty when there is none. */
     public static Optional<Fitting> find(String key) {
         return Optional.ofNullable(TABLE.get(key));
     }

@@ -125,6 +125,7 @@ public final class Findings {
             findings = List.copyOf(findings);
         }
 
+        /** The one that speaks for all. */
         public Finding first() {
             return findings.getFirst();
         }
@@ -160,6 +161,7 @@ public final class Findings {
                         Optional.of(finding.figures())));
     }
 
+    /** What every rule finds, dangers first; remedies are proposed, not tried. */
     public static List<Finding> of(Assessment assessment) {
         return RULES.stream()
                 .flatMap(rule -> rule.check(assessment))

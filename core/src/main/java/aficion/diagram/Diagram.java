@@ -35,6 +35,7 @@ public record Diagram(
 
     /** An upright rectangle by its corner and size. */
     public record Box(double x, double y, double width, double height) {
+        /** Whether both fill some place; touching edges do not count. */
         public boolean overlaps(Box other) {
             return x < other.x + other.width
                     && other.x < x + width
@@ -49,10 +50,12 @@ public record Diagram(
             return Math.max(0, wide) * Math.max(0, high);
         }
 
+        /** Its right edge. */
         public double right() {
             return x + width;
         }
 
+        /** Its lower edge; y grows downwards. */
         public double bottom() {
             return y + height;
         }
@@ -71,6 +74,7 @@ public record Diagram(
             pins = List.copyOf(pins);
         }
 
+        /** The pin of a name; empty where it is not drawn. */
         public Optional<Pin> pin(String name) {
             return pins.stream().filter(pin -> pin.name().equals(name)).findFirst();
         }

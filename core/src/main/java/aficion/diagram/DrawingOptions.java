@@ -28,6 +28,7 @@ public record DrawingOptions(Set<PartId> folded, boolean returns) {
         return new DrawingOptions(changed, returns);
     }
 
+    /** The same with returns drawn out to their earth points, or as flags. */
     public DrawingOptions withReturns(boolean shown) {
         return new DrawingOptions(folded, shown);
     }

@@ -54,10 +54,12 @@ public record Pen(Ink ink, Look look, Optional<Colour> colour) {
         WRONG
     }
 
+    /** A pen for what stands out in no way. */
     public static Pen of(Ink ink) {
         return of(ink, Look.PLAIN);
     }
 
+    /** A pen without a colour of its own. */
     public static Pen of(Ink ink, Look look) {
         return new Pen(ink, look, Optional.empty());
     }

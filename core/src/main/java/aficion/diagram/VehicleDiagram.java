@@ -24,6 +24,7 @@ public record VehicleDiagram(
      * @param at its corner
      */
     public record Placed(Diagram diagram, Point at) {
+        /** Its lower edge; y grows downwards. */
         public double bottom() {
             return at.y() + diagram.height();
         }
@@ -40,10 +41,12 @@ public record VehicleDiagram(
             takeOffs = List.copyOf(takeOffs);
         }
 
+        /** Its upper edge; y grows downwards. */
         public double top() {
             return takeOffs.getFirst().y();
         }
 
+        /** Its lower edge; y grows downwards. */
         public double bottom() {
             return takeOffs.getLast().y();
         }

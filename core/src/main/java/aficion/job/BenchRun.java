@@ -58,6 +58,7 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
         return circuit.equals(other.circuit) && begun.equals(other.begun);
     }
 
+    /** What was read at a step, by its key; empty while it is open. */
     public Optional<Reading> reading(String step) {
         return readings.stream().filter(reading -> reading.step().equals(step)).findFirst();
     }

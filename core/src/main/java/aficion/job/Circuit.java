@@ -18,10 +18,12 @@ public record Circuit(CircuitId id, int number, String name, Drops drops) {
         ORDINARY
     }
 
+    /** The same with another rule for the volts its wires may lose. */
     public Circuit withDrops(Drops changed) {
         return new Circuit(id, number, name, changed);
     }
 
+    /** The same by another name. */
     public Circuit withName(String changed) {
         return new Circuit(id, number, changed, drops);
     }

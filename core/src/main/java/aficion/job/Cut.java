@@ -17,6 +17,7 @@ public record Cut(WireSize size, Insulation cover, WireColour colour) {
         Conductors.get(size);
     }
 
+    /** The conductor of its size, from the catalogue. */
     public Conductor conductor() {
         return Conductors.get(size);
     }

@@ -79,10 +79,12 @@ public final class Design {
         return new Design(vehicle, rules, List.of(), List.of(), List.of());
     }
 
+    /** What vehicle it is. */
     public Vehicle vehicle() {
         return vehicle;
     }
 
+    /** How the house works. */
     public HouseRules rules() {
         return rules;
     }
@@ -92,22 +94,27 @@ public final class Design {
         return circuits;
     }
 
+    /** Every part, in the order they came. */
     public List<Part> parts() {
         return parts;
     }
 
+    /** Every wire, in the order they came. */
     public List<Wire> wires() {
         return wires;
     }
 
+    /** The part of an identity; empty when there is none. */
     public Optional<Part> find(PartId id) {
         return Optional.ofNullable(partById.get(id));
     }
 
+    /** The wire of an identity; empty when there is none. */
     public Optional<Wire> find(WireId id) {
         return Optional.ofNullable(wireById.get(id));
     }
 
+    /** The circuit of an identity; empty when there is none. */
     public Optional<Circuit> find(CircuitId id) {
         return Optional.ofNullable(circuitById.get(id));
     }
@@ -133,6 +140,7 @@ public final class Design {
         return find(id).orElseThrow(() -> new IllegalArgumentException("no circuit " + id));
     }
 
+    /** The wires of a circuit, in the order they came; none when there is no such circuit. */
     public List<Wire> wiresOf(CircuitId circuit) {
         return wires.stream().filter(wire -> wire.circuit().equals(circuit)).toList();
     }
@@ -156,22 +164,31 @@ public final class Design {
         return mountedOn.getOrDefault(earth, List.of());
     }
 
+    /**
+     * The same with other parts; refused as {@link InvalidJob} where a wire would hang in the air.
+     */
     public Design withParts(List<Part> changed) {
         return new Design(vehicle, rules, circuits, changed, wires);
     }
 
+    /**
+     * The same with other wires; refused as {@link InvalidJob} where an end would hang in the air.
+     */
     public Design withWires(List<Wire> changed) {
         return new Design(vehicle, rules, circuits, parts, changed);
     }
 
+    /** The same with other circuits; refused as {@link InvalidJob} where a wire would have none. */
     public Design withCircuits(List<Circuit> changed) {
         return new Design(vehicle, rules, changed, parts, wires);
     }
 
+    /** The same on another vehicle. */
     public Design withVehicle(Vehicle changed) {
         return new Design(changed, rules, circuits, parts, wires);
     }
 
+    /** The same in another house. */
     public Design withRules(HouseRules changed) {
         return new Design(vehicle, changed, circuits, parts, wires);
     }

@@ -81,10 +81,12 @@ public sealed interface GuardKind extends Kind {
             Positive.require("fuse marking", marking);
         }
 
+        /** The pin on the side of the feed. */
         public String in() {
             return name + "a";
         }
 
+        /** The pin on the side of the load. */
         public String out() {
             return name + "b";
         }

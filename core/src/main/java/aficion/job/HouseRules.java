@@ -65,6 +65,7 @@ public record HouseRules(
         }
     }
 
+    /** The volts a circuit of that rule may lose, as a share of the vehicle's. */
     public Ratio drop(Circuit.Drops drops) {
         return switch (drops) {
             case STRICT -> strictDrop;
@@ -97,6 +98,7 @@ public record HouseRules(
         return with(changed, colours, schools, law);
     }
 
+    /** The same with wires coloured otherwise. */
     public HouseRules withColours(Colouring changed) {
         return withColouring(Optional.of(changed));
     }

@@ -14,6 +14,7 @@ public final class InvalidJob extends IllegalArgumentException {
         this.problems = List.copyOf(problems);
     }
 
+    /** What is wrong, each with its place. */
     public List<JobProblem> problems() {
         return problems;
     }

@@ -31,6 +31,7 @@ public record Job(Design design, Work work) {
         return new Job(changed, work.of(changed));
     }
 
+    /** The same design with other work noted. */
     public Job with(Work changed) {
         return new Job(design, changed);
     }

@@ -74,6 +74,7 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
             return new Pass(one, other, Optional.empty());
         }
 
+        /** A way through a contact that may be open. */
         public static Pass contact(String one, String other, Amps rating) {
             return new Pass(one, other, Optional.of(rating));
         }

@@ -70,18 +70,22 @@ public record Part(
         return kind.pins().stream().map(pin -> new Terminal(id, pin)).toList();
     }
 
+    /** The same as a part of another kind; refused where its case pin would be gone. */
     public Part withKind(Kind changed) {
         return new Part(id, name, zone, mount, changed, fitting(changed));
     }
 
+    /** The same bolted to an earth point. */
     public Part withMount(PartId earth) {
         return new Part(id, name, zone, Optional.of(earth), kind, studs);
     }
 
+    /** The same by another name. */
     public Part withName(String changed) {
         return new Part(id, changed, zone, mount, kind, studs);
     }
 
+    /** The same in another place. */
     public Part withZone(Zone changed) {
         return new Part(id, name, changed, mount, kind, studs);
     }

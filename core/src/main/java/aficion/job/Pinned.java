@@ -12,6 +12,7 @@ public record Pinned(boolean size, boolean colour, boolean length) {
         LENGTH
     }
 
+    /** Whether the user has settled that. */
     public boolean holds(Trait trait) {
         return switch (trait) {
             case SIZE -> size;

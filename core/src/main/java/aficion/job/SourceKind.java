@@ -101,6 +101,7 @@ public sealed interface SourceKind extends Kind {
             EXTERNAL
         }
 
+        /** How it is woken. */
         public Style wakes() {
             return style.orElse(Style.LAMP);
         }

@@ -45,38 +45,47 @@ public record Wire(
         this(id, number, circuit, from, to, cut, laid, Optional.empty(), Optional.empty());
     }
 
+    /** The conductor it is cut from. */
     public Conductor conductor() {
         return cut.conductor();
     }
 
+    /** The size it is bought by. */
     public WireSize size() {
         return cut.size();
     }
 
+    /** Its cover. */
     public Insulation insulation() {
         return cut.cover();
     }
 
+    /** Its colour, with its tracer. */
     public WireColour colour() {
         return cut.colour();
     }
 
+    /** How long it is, measured or assumed, metres. */
     public RunLength length() {
         return laid.length();
     }
 
+    /** The hottest place it runs through. */
     public Zone zone() {
         return laid.zone();
     }
 
+    /** The bundle it lies in; empty where it runs alone. */
     public Optional<String> bundle() {
         return laid.bundle();
     }
 
+    /** What it has to spare where it moves, metres; empty where nothing is said. */
     public Optional<Metres> slack() {
         return laid.slack();
     }
 
+    /** Where its ends sit, the first end first. */
     public List<Terminal> terminals() {
         return List.of(from.terminal(), to.terminal());
     }
@@ -91,46 +100,57 @@ public record Wire(
         return from.terminal().equals(terminal) ? to : from;
     }
 
+    /** Whether the user has settled that. */
     public boolean holds(Pinned.Trait trait) {
         return pinned.orElse(Pinned.NONE).holds(trait);
     }
 
+    /** The same by another number. */
     public Wire withNumber(String changed) {
         return like(id, changed, from, to);
     }
 
+    /** The same with another first end. */
     public Wire withFrom(End changed) {
         return like(id, number, changed, to);
     }
 
+    /** The same with another second end. */
     public Wire withTo(End changed) {
         return like(id, number, from, changed);
     }
 
+    /** The same cut from another reel. */
     public Wire withCut(Cut changed) {
         return new Wire(id, number, circuit, from, to, changed, laid, unguarded, pinned);
     }
 
+    /** The same of another size. */
     public Wire withSize(WireSize changed) {
         return withCut(cut.of(changed));
     }
 
+    /** The same in another cover. */
     public Wire withInsulation(Insulation changed) {
         return withCut(cut.of(changed));
     }
 
+    /** The same in another colour. */
     public Wire withColour(WireColour changed) {
         return withCut(cut.of(changed));
     }
 
+    /** The same laid otherwise. */
     public Wire withLaid(Laid changed) {
         return new Wire(id, number, circuit, from, to, cut, changed, unguarded, pinned);
     }
 
+    /** The same of another length, metres. */
     public Wire withLength(RunLength changed) {
         return withLaid(laid.along(changed));
     }
 
+    /** The same with another reason to go without a guard, or none. */
     public Wire withUnguarded(Optional<Unguarded> changed) {
         return new Wire(id, number, circuit, from, to, cut, laid, changed, pinned);
     }

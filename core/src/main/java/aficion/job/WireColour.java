@@ -6,6 +6,7 @@ import java.util.Optional;
 /** Main colour of a wire and the tracer along it, when it has one. */
 public record WireColour(Colour base, Optional<Colour> tracer) {
 
+    /** A colour without a tracer. */
     public static WireColour plain(Colour base) {
         return new WireColour(base, Optional.empty());
     }

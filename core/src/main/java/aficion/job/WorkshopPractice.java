@@ -71,6 +71,7 @@ public enum WorkshopPractice {
         }
     }
 
+    /** The question it answers. */
     public Question question() {
         return question;
     }

@@ -63,6 +63,7 @@ public sealed interface Branch {
      * @param whole false when it is open from the start
      */
     record FuseBranch(int a, int b, FuseType type, Amps marking, boolean whole) implements Branch {
+        /** What it resists while it is whole, ohms. */
         public double ohms() {
             return type.resistance(marking).value();
         }
@@ -87,6 +88,7 @@ public sealed interface Branch {
             return KNEE * ratedVolts;
         }
 
+        /** What it resists stone cold, ohms. */
         public double coldOhms() {
             return COLD_SHARE * ratedVolts / ratedAmps;
         }

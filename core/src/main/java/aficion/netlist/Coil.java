@@ -45,6 +45,7 @@ public record Coil(
         return new Coil(a, b, pickUp, -1, series, perAmp, other, delay, holds);
     }
 
+    /** The same that moves so many seconds after its volts have come. */
     public Coil after(double seconds) {
         return new Coil(a, b, pickUp, dropOut, series, perAmp, reset, seconds, holds);
     }

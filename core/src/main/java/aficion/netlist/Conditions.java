@@ -96,30 +96,36 @@ public record Conditions(
         return levels.getOrDefault(name, 0.5);
     }
 
+    /** The same with a control in a position; at its rest where nothing is said. */
     public Conditions with(String control, String position) {
         var changed = new TreeMap<>(positions);
         changed.put(control, position);
         return new Conditions(changed, levels, engine, charge, air, pulled, before);
     }
 
+    /** The same with a level at a share of its range, 0 to 1. */
     public Conditions withLevel(String level, double value) {
         var changed = new TreeMap<>(levels);
         changed.put(level, value);
         return new Conditions(positions, changed, engine, charge, air, pulled, before);
     }
 
+    /** The same at another speed of the engine, turns a minute. */
     public Conditions withEngine(Rpm changed) {
         return new Conditions(positions, levels, changed, charge, air, pulled, before);
     }
 
+    /** The same with the batteries charged to a share, 0 to 1. */
     public Conditions withCharge(Ratio changed) {
         return new Conditions(positions, levels, engine, changed, air, pulled, before);
     }
 
+    /** The same in warmer or colder air. */
     public Conditions withAir(Celsius changed) {
         return new Conditions(positions, levels, engine, charge, changed, pulled, before);
     }
 
+    /** The same with a guard taken out, or put back. */
     public Conditions withPulled(FuseSeat seat, boolean out) {
         var changed = new HashSet<>(pulled);
         if (out) {

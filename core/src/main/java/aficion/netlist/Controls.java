@@ -39,6 +39,7 @@ public record Controls(List<Control> controls, List<String> levels) {
             positions = List.copyOf(positions);
         }
 
+        /** The name of the position it rests in. */
         public String rest() {
             return positions.getFirst().name();
         }
@@ -57,6 +58,7 @@ public record Controls(List<Control> controls, List<String> levels) {
                     .orElse(rest());
         }
 
+        /** The position of a name; empty when it has none. */
         public Optional<Position> position(String wanted) {
             return positions.stream()
                     .filter(position -> position.name().equals(wanted))
@@ -160,6 +162,7 @@ public record Controls(List<Control> controls, List<String> levels) {
         };
     }
 
+    /** The control of a name; empty when there is none. */
     public Optional<Control> find(String name) {
         return controls.stream().filter(control -> control.name().equals(name)).findFirst();
     }

@@ -186,6 +186,7 @@ public final class Netlist {
         return Joints.reached(design, start);
     }
 
+    /** The design it was made of. */
     public Design design() {
         return design;
     }
@@ -205,10 +206,12 @@ public final class Netlist {
         return slots.size();
     }
 
+    /** The node a branch counts from. */
     public int a(int branch) {
         return slots.get(branch).a();
     }
 
+    /** The node a branch counts to. */
     public int b(int branch) {
         return slots.get(branch).b();
     }
@@ -248,6 +251,7 @@ public final class Netlist {
         return Arrays.stream(movedBy[coil]);
     }
 
+    /** The part a coil sits in. */
     public PartId coilPart(int coil) {
         return coils.get(coil).part();
     }

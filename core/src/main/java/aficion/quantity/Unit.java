@@ -23,6 +23,7 @@ public enum Unit {
         this.symbol = symbol;
     }
 
+    /** How it is written, such as {@code mm²}. */
     public String symbol() {
         return symbol;
     }

@@ -30,6 +30,7 @@ public record SimulationResult(List<Trace> traces, List<SimulationEvent> happeni
             this.values = values;
         }
 
+        /** What was recorded. */
         public Probe probe() {
             return probe;
         }

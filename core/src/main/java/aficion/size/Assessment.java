@@ -31,6 +31,7 @@ public record Assessment(
         Guards guarding,
         List<Bundle> bundles) {
 
+    /** Works out everything, from every operating state; takes a while for a large design. */
     public static Assessment of(Design design) {
         var solver = new Solver(Netlist.of(design));
         var worst = WorstCase.of(solver);
@@ -43,10 +44,12 @@ public record Assessment(
                 bundles(design, worst));
     }
 
+    /** The sizing of a wire; empty when no state could be solved. */
     public Optional<WireSizing> sizing(WireId wire) {
         return Optional.ofNullable(sizings.get(wire));
     }
 
+    /** What stands between a wire and the source. */
     public Guard guard(WireId wire) {
         return guarding.of(wire);
     }

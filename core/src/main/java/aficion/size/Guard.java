@@ -42,6 +42,7 @@ public sealed interface Guard {
             return new Fitted(new FuseSeat(part.id(), seat.way()), seat.type(), seat.marking());
         }
 
+        /** What it carries for good, amps. */
         public Amps carries() {
             return type.carries(marking);
         }

@@ -26,6 +26,7 @@ import java.util.Optional;
  *     without
  */
 public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> volts) {
+    /** What sources give and batteries take in a state. */
     public static Supply of(OperatingPoint point) {
         double battery = 0;
         double across = 0;

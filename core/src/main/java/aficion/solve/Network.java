@@ -114,6 +114,7 @@ public final class Network {
         }
     }
 
+    /** What it is made of. */
     public Netlist netlist() {
         return netlist;
     }
@@ -164,14 +165,17 @@ public final class Network {
         begin(branch);
     }
 
+    /** A branch as it is described now. */
     public Branch branch(int index) {
         return branches[index];
     }
 
+    /** A coil as it is described now. */
     public Coil coil(int index) {
         return coils[index];
     }
 
+    /** Number of coils. */
     public int coils() {
         return coils.length;
     }
@@ -202,6 +206,7 @@ public final class Network {
         return strong && !reset;
     }
 
+    /** Whether a coil is pulled in. */
     public boolean pulled(int coil) {
         return pulled[coil];
     }
@@ -212,6 +217,7 @@ public final class Network {
         refresh(branch);
     }
 
+    /** Whether a fuse is whole. */
     public boolean whole(int branch) {
         return whole[branch];
     }
@@ -222,6 +228,7 @@ public final class Network {
         refresh(branch);
     }
 
+    /** Whether a blinking contact is closed. */
     public boolean closed(int branch) {
         return closed[branch];
     }

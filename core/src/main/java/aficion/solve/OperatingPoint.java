@@ -125,10 +125,12 @@ public final class OperatingPoint {
         return Math.abs(given - taken) <= POWER_SHARE * Math.max(given, 1e-3);
     }
 
+    /** What it was found for. */
     public Netlist netlist() {
         return netlist;
     }
 
+    /** The conditions it holds under. */
     public Conditions conditions() {
         return conditions;
     }

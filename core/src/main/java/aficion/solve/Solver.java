@@ -73,6 +73,7 @@ public final class Solver {
                         .toArray();
     }
 
+    /** What it solves. */
     public Netlist netlist() {
         return network.netlist();
     }

@@ -17,6 +17,7 @@ public record Effect(Fault fault, Conditions state, List<Consequence> consequenc
         }
     }
 
+    /** The worst it does. */
     public Consequence.Danger danger() {
         return consequences.getFirst().danger();
     }

@@ -23,6 +23,7 @@ import java.util.List;
 public final class Ends {
     private Ends() {}
 
+    /** The end that a terminal takes where its part is. */
     public static End on(Design design, Terminal terminal) {
         return on(design.part(terminal.part()), terminal.pin());
     }

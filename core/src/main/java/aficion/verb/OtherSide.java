@@ -100,6 +100,9 @@ public final class OtherSide {
         return Map.copyOf(all);
     }
 
+    /**
+     * The other side of a part that has one by its name; refused where that says none, or is there.
+     */
     public static Attempt of(Design design, PartId part) {
         var one = design.part(part);
         var name = mirrored(one.name());

@@ -22,6 +22,7 @@ public record History(List<Made> past, Job present, List<Made> future) {
         future = List.copyOf(future);
     }
 
+    /** A history that begins with a job. */
     public static History of(Job job) {
         return new History(List.of(), job, List.of());
     }

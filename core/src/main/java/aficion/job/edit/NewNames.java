@@ -61,6 +61,7 @@ public final class NewNames {
                 hand.action(), control, hand.pins(), hand.positions(), hand.rating());
     }
 
+    /** An identity that no wire has. */
     public static WireId wire(Design design) {
         return wire(design, 0);
     }
@@ -80,6 +81,7 @@ public final class NewNames {
         return String.format(Locale.ROOT, "%d.%02d", circuit, wire);
     }
 
+    /** The next free number of a circuit, such as {@code 5.13}. */
     public static String number(Design design, CircuitId circuit) {
         return number(design, circuit, 0);
     }
