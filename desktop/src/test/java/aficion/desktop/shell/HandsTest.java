@@ -298,6 +298,25 @@ class HandsTest extends WindowTest {
         assertThat(byId("meter")).isEmpty();
     }
 
+    @Test
+    void aProbeOnAPartThatIsTriedBrokenReadsWhatIsThere() {
+        focusOn(HEADLAMPS);
+        onScreen(() -> {
+            bench.set("key", "run");
+            bench.set("lights", "head");
+        });
+        interact(() -> wire("5.09").requestFocus());
+        push(KeyCode.M);
+        clickOn(pin("K1.87"));
+        until(() -> text("meter-volts").startsWith("12."));
+        onScreen(() -> bench.selection().set(new Selection.OfPart(new PartId("K1"))));
+        key(KeyCode.Q);
+        until(() -> bench.trial().get().isPresent());
+        until(() -> !text("meter-volts").startsWith("12."));
+        clickOn(node("trial-end"));
+        until(() -> text("meter-volts").startsWith("12."));
+    }
+
     /** The headlamps begin cold: their first current is many times what they take for good. */
     @Test
     void theRecorderShowsTheInrushOfTheHeadlamps() {

@@ -247,6 +247,47 @@ class PlanningTest extends WindowTest {
     }
 
     @Test
+    void anAnswerThatIsWrongPutsNothingIn() {
+        push(KeyCode.INSERT);
+        write("recipe-search", "work lamp");
+        until(() -> !((Button) node("recipe-insert")).isDisabled());
+        var watts =
+                all((Parent) node("recipes"))
+                        .filter(TextField.class::isInstance)
+                        .map(TextField.class::cast)
+                        .filter(field -> String.valueOf(field.getId()).startsWith("question-"))
+                        .findFirst()
+                        .orElseThrow();
+        var usual = watts.getText();
+
+        interact(() -> watts.setText("many"));
+        assertThat(((Button) node("recipe-insert")).isDisabled()).isTrue();
+        assertThat(text("recipe-brings")).doesNotContain("parts");
+        interact(() -> watts.setText(usual));
+        until(() -> !((Button) node("recipe-insert")).isDisabled());
+        push(KeyCode.ESCAPE);
+        until(() -> !isOpen("recipes"));
+    }
+
+    /** Undo meanwhile is a step like any other; what comes then still comes to its end. */
+    @Test
+    void undoWhileANewJobFillsLeavesNothingDead() {
+        push(KeyCode.CONTROL, KeyCode.N);
+        write("new-job-name", "Quill");
+        write("new-job-year", "1970");
+        clickOn(node("new-job-begin"));
+        for (int i = 0; i < 5; i++) {
+            interact(bench::undo);
+        }
+        until(() -> !isOpen("new-job") || !((Button) node("new-job-begin")).isDisabled());
+        if (isOpen("new-job")) {
+            push(KeyCode.ESCAPE);
+            until(() -> !isOpen("new-job"));
+        }
+        assertThat(bench.design().vehicle().name()).isEqualTo("Quill");
+    }
+
+    @Test
     void whatTheVehicleLacksIsSaidInWords() {
         push(KeyCode.INSERT);
         write("recipe-search", "hazard");
