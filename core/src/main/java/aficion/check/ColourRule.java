@@ -22,7 +22,7 @@ final class ColourRule implements Rule {
         }
         var purposes = Purposes.of(design);
         return design.wires().stream()
-                .filter(wire -> purposes.containsKey(wire.id()) && !wire.holds(Trait.COLOUR))
+                .filter(wire -> purposes.containsKey(wire.id()) && !wire.isSettled(Trait.COLOUR))
                 .flatMap(wire ->
                         colouring.get().colour(purposes.get(wire.id())).stream()
                                 .filter(wanted -> !wears(colouring.get(), wire, wanted))

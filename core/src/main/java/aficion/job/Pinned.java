@@ -13,7 +13,7 @@ public record Pinned(boolean size, boolean colour, boolean length) {
     }
 
     /** Whether the user has settled that. */
-    public boolean holds(Trait trait) {
+    public boolean settles(Trait trait) {
         return switch (trait) {
             case SIZE -> size;
             case COLOUR -> colour;

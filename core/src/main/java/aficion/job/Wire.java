@@ -101,8 +101,8 @@ public record Wire(
     }
 
     /** Whether the user has settled that. */
-    public boolean holds(Pinned.Trait trait) {
-        return pinned.orElse(Pinned.NONE).holds(trait);
+    public boolean isSettled(Pinned.Trait trait) {
+        return pinned.orElse(Pinned.NONE).settles(trait);
     }
 
     /** The same by another number. */

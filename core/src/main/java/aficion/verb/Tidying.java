@@ -49,7 +49,7 @@ public final class Tidying {
         var edits = new ArrayList<Edit>();
         for (var wire : design.wiresOf(circuit)) {
             var purpose = purposes.get(wire.id());
-            if (purpose != null && !wire.holds(Trait.COLOUR)) {
+            if (purpose != null && !wire.isSettled(Trait.COLOUR)) {
                 colouring
                         .get()
                         .colour(purpose)
@@ -65,7 +65,7 @@ public final class Tidying {
         var edits = new ArrayList<Edit>();
         for (var wire : assessment.design().wiresOf(circuit)) {
             var sizing = assessment.sizings().get(wire.id());
-            if (sizing != null && !wire.holds(Trait.SIZE)) {
+            if (sizing != null && !wire.isSettled(Trait.SIZE)) {
                 HouseSize.of(assessment, sizing)
                         .filter(wanted -> !wanted.size().equals(wire.size()))
                         .ifPresent(

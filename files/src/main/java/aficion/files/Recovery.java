@@ -26,13 +26,13 @@ public final class Recovery implements AutoCloseable {
 
     private final Path folder;
     private final Path own;
-    private Optional<Held> held = Optional.empty();
+    private Optional<JobLock> held = Optional.empty();
 
     /**
      * What a program that no longer runs has left behind; nobody else is offered it as long as it
      * is held.
      */
-    public record Left(Path copy, Job job, Optional<Path> file, Instant at, Held held) {}
+    public record Left(Path copy, Job job, Optional<Path> file, Instant at, JobLock held) {}
 
     public Recovery(Path folder) {
         this.folder = folder;
@@ -55,7 +55,7 @@ public final class Recovery implements AutoCloseable {
      */
     public synchronized void keep(Job job, Optional<Path> file) throws IOException {
         if (held.isEmpty()) {
-            held = Held.of(beside(own, LOCK));
+            held = JobLock.of(beside(own, LOCK));
         }
         if (file.isPresent()) {
             WholeFile.write(beside(own, BESIDE), file.get().toAbsolutePath().toString());
@@ -76,17 +76,17 @@ public final class Recovery implements AutoCloseable {
         discard(left.copy(), Optional.of(left.held()));
     }
 
-    private static void discard(Path copy, Optional<Held> held) throws IOException {
+    private static void discard(Path copy, Optional<JobLock> held) throws IOException {
         Files.deleteIfExists(copy);
         Files.deleteIfExists(beside(copy, BESIDE));
-        held.ifPresent(Held::close);
+        held.ifPresent(JobLock::close);
         Files.deleteIfExists(beside(copy, LOCK));
     }
 
     /** Ends like a program that is killed: the copy stays for the next one. */
     @Override
     public synchronized void close() {
-        held.ifPresent(Held::close);
+        held.ifPresent(JobLock::close);
         held = Optional.empty();
     }
 
@@ -102,7 +102,7 @@ public final class Recovery implements AutoCloseable {
         try (var copies = Files.newDirectoryStream(folder, "*" + JobStore.SUFFIX)) {
             for (var copy : copies) {
                 try {
-                    var lock = Held.of(beside(copy, LOCK));
+                    var lock = JobLock.of(beside(copy, LOCK));
                     if (lock.isPresent()) {
                         read(copy, lock.get()).ifPresent(found::add);
                     }
@@ -115,7 +115,7 @@ public final class Recovery implements AutoCloseable {
         return found;
     }
 
-    private static Optional<Left> read(Path copy, Held lock) throws IOException {
+    private static Optional<Left> read(Path copy, JobLock lock) throws IOException {
         try {
             var job = JobStore.open(copy).job();
             var at = Files.getLastModifiedTime(copy).toInstant();

@@ -42,10 +42,10 @@ public final class UserState {
     }
 
     /** Holds a job open, by whatever name or link; empty when another window has it. */
-    public Optional<Held> hold(Path job) throws IOException {
+    public Optional<JobLock> lock(Path job) throws IOException {
         var real = JobStore.real(job).toString();
         var name = UUID.nameUUIDFromBytes(real.getBytes(StandardCharsets.UTF_8));
-        return Held.of(folder.resolve(name + ".lock"));
+        return JobLock.of(folder.resolve(name + ".lock"));
     }
 
     private Path liked() {

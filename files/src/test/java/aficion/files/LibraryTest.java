@@ -313,12 +313,12 @@ class LibraryTest {
         var userState = new UserState(folder.resolve("desk"), new Library(folder));
         var design = Files.writeString(folder.resolve("a.aficion"), "");
         var other = Files.writeString(folder.resolve("b.aficion"), "");
-        var held = userState.hold(design).orElseThrow();
+        var held = userState.lock(design).orElseThrow();
 
-        assertThat(userState.hold(design)).isEmpty();
-        assertThat(userState.hold(folder.resolve("desk/../a.aficion"))).isEmpty();
+        assertThat(userState.lock(design)).isEmpty();
+        assertThat(userState.lock(folder.resolve("desk/../a.aficion"))).isEmpty();
         held.close();
-        assertThat(userState.hold(design)).isPresent();
+        assertThat(userState.lock(design)).isPresent();
 
         userState.remember(design);
         userState.remember(other);

@@ -133,11 +133,11 @@ class RecoveryTest {
         var link = Files.createSymbolicLink(folder.resolve("link.aficion"), file);
         var userState = new UserState(folder.resolve("desk"), new Library(folder));
 
-        try (var held = userState.hold(link).orElseThrow()) {
+        try (var held = userState.lock(link).orElseThrow()) {
             assertThat(held).isNotNull();
-            assertThat(userState.hold(file)).isEmpty();
+            assertThat(userState.lock(file)).isEmpty();
         }
-        assertThat(userState.hold(file)).isPresent();
+        assertThat(userState.lock(file)).isPresent();
     }
 
     @Test

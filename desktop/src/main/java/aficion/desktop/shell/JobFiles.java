@@ -5,8 +5,8 @@ import aficion.desktop.workbench.Workbench;
 import aficion.diagram.VehicleDiagram.Placed;
 import aficion.files.DemoJobs;
 import aficion.files.FileNames;
-import aficion.files.Held;
 import aficion.files.JobFileException;
+import aficion.files.JobLock;
 import aficion.files.JobStore;
 import aficion.files.Library;
 import aficion.files.RecipeMaker;
@@ -43,7 +43,7 @@ public final class JobFiles {
 
     private final UserPrompts prompts;
     private final UserState userState;
-    private Optional<Held> held = Optional.empty();
+    private Optional<JobLock> lock = Optional.empty();
 
     /**
      * How the user is asked; tests answer in place of a person where the platform has no file
@@ -101,7 +101,7 @@ public final class JobFiles {
     /** The same for a bench that goes on where this one is. */
     JobFiles with(Workbench next) {
         var files = new JobFiles(next, prompts, userState);
-        files.held = held;
+        files.lock = lock;
         return files;
     }
 
@@ -111,12 +111,12 @@ public final class JobFiles {
 
     /** Holds the job's file no longer. */
     void letGo() {
-        held.ifPresent(Held::close);
-        held = Optional.empty();
+        lock.ifPresent(JobLock::close);
+        lock = Optional.empty();
     }
 
     /** What is done with a file that this window holds. */
-    private interface Holding {
+    private interface Locked {
         void with(Path path) throws JobFileException;
     }
 
@@ -124,13 +124,13 @@ public final class JobFiles {
      * Does something with a file and holds it from then on; says so and refuses when another window
      * has it. Where it cannot be done, the file held before stays held.
      */
-    private boolean holding(Path path, Holding holding) throws JobFileException {
+    private boolean locked(Path path, Locked locked) throws JobFileException {
         boolean mine =
-                held.isPresent() && bench.document().get().path().filter(path::equals).isPresent();
-        Optional<Held> taken = Optional.empty();
+                lock.isPresent() && bench.document().get().path().filter(path::equals).isPresent();
+        Optional<JobLock> taken = Optional.empty();
         try {
             if (!mine) {
-                taken = userState.hold(path);
+                taken = userState.lock(path);
                 if (taken.isEmpty()) {
                     prompts.tell(
                             Words.of("problem.held.title", path.getFileName()),
@@ -142,14 +142,14 @@ public final class JobFiles {
             LOG.warn("a job cannot be held for this window", e);
         }
         try {
-            holding.with(path);
+            locked.with(path);
         } catch (JobFileException e) {
-            taken.ifPresent(Held::close);
+            taken.ifPresent(JobLock::close);
             throw e;
         }
         if (!mine) {
             letGo();
-            held = taken;
+            lock = taken;
         }
         remember(path);
         return true;
@@ -211,7 +211,7 @@ public final class JobFiles {
     /** Opens a file; says what is wrong with it when it cannot be read. */
     public boolean open(Path path) {
         try {
-            return holding(path, bench::open);
+            return locked(path, bench::open);
         } catch (JobFileException e) {
             prompts.tell(
                     Words.of("problem.open.title", path.getFileName()),
@@ -238,7 +238,7 @@ public final class JobFiles {
 
     private boolean save(Path path) {
         try {
-            return holding(path, bench::save);
+            return locked(path, bench::save);
         } catch (JobFileException e) {
             boolean changed = e.trouble() instanceof JobFileException.ChangedOutside;
             prompts.tell(

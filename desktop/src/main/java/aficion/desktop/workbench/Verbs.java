@@ -278,7 +278,7 @@ public final class Verbs {
     }
 
     private Attempt settle(WireId wire, Trait trait) {
-        boolean held = bench.design().wire(wire).holds(trait);
+        boolean held = bench.design().wire(wire).isSettled(trait);
         return new Possible(new WireEdit.Pin(wire, trait, !held));
     }
 

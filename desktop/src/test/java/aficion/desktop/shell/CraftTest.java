@@ -83,11 +83,11 @@ class CraftTest extends WindowTest {
         push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
         settle();
         assertThat(userState.recent()).containsExactly(path);
-        assertThat(userState.hold(path)).isEmpty();
+        assertThat(userState.lock(path)).isEmpty();
 
         var other = folder.resolve("other.aficion");
         JobStore.save(other, bench.job(), Optional.empty());
-        var elsewhere = userState.hold(other).orElseThrow();
+        var elsewhere = userState.lock(other).orElseThrow();
         answers.open = Optional.of(other);
         push(KeyCode.CONTROL, KeyCode.O);
         settle();
@@ -102,7 +102,7 @@ class CraftTest extends WindowTest {
         clickOn("tern.aficion");
         settle();
         assertThat(bench.document().get().path()).contains(path);
-        userState.hold(other).orElseThrow().close();
+        userState.lock(other).orElseThrow().close();
     }
 
     @Test

@@ -12,20 +12,20 @@ import java.util.Optional;
  * Something that one window holds: a lock of the operating system on a file, which ends with the
  * program that holds it, however that ends.
  */
-public final class Held implements AutoCloseable {
+public final class JobLock implements AutoCloseable {
     private final FileChannel channel;
 
-    private Held(FileChannel channel) {
+    private JobLock(FileChannel channel) {
         this.channel = channel;
     }
 
     /** Holds a file, which is made where it is missing; empty when another window has it. */
-    static Optional<Held> of(Path file) throws IOException {
+    static Optional<JobLock> of(Path file) throws IOException {
         Files.createDirectories(file.getParent());
         var channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
         try {
             if (channel.tryLock() != null) {
-                return Optional.of(new Held(channel));
+                return Optional.of(new JobLock(channel));
             }
         } catch (OverlappingFileLockException sameProgram) {
             // Another window of this program has it.
