@@ -10,7 +10,6 @@ import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
-import java.util.ArrayDeque;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -117,21 +116,8 @@ final class ConnectionRule implements Rule {
         }
 
         private BitSet reach(List<Terminal> starts, Part without) {
-            var reached = new BitSet(netlist.nodes());
-            var open = new ArrayDeque<Integer>();
-            starts.stream().map(netlist::node).forEach(open::add);
-            open.forEach(reached::set);
-            while (!open.isEmpty()) {
-                int node = open.remove();
-                for (int branch : netlist.meeting(node)) {
-                    int next = netlist.a(branch) == node ? netlist.b(branch) : netlist.a(branch);
-                    if (leads(branch, without) && !reached.get(next)) {
-                        reached.set(next);
-                        open.add(next);
-                    }
-                }
-            }
-            return reached;
+            return netlist.reached(
+                    starts.stream().map(netlist::node).toList(), branch -> leads(branch, without));
         }
 
         private boolean leads(int branch, Part without) {

@@ -3,9 +3,6 @@ package aficion.check;
 import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Design;
-import aficion.job.GuardKind;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
@@ -38,7 +35,7 @@ final class PartingRule implements Rule {
         var solver = new Solver(assessment.netlist());
         var found = new LinkedHashSet<Finding>();
         for (var source : assessment.design().parts()) {
-            var out = output(source);
+            var out = source.kind().chargingPin();
             if (out.isEmpty()) {
                 continue;
             }
@@ -59,23 +56,6 @@ final class PartingRule implements Rule {
                                                     found)));
         }
         return found.stream();
-    }
-
-    private static Optional<String> output(Part part) {
-        return switch (part.kind()) {
-            case SourceKind.Alternator _, SourceKind.RegulatorRectifier _ -> Optional.of("B+");
-            case SourceKind.Dynamo _ -> Optional.of("D");
-            case SourceKind.Battery _,
-                    SourceKind.BenchSupply _,
-                    SourceKind.FieldRegulator _,
-                    SourceKind.ControlBox _,
-                    SourceKind.Flywheel _,
-                    GuardKind _,
-                    ControlKind _,
-                    LoadKind _,
-                    JoinKind _ ->
-                    Optional.empty();
-        };
     }
 
     /** The points at which a source charges the battery. */
@@ -175,45 +155,17 @@ final class PartingRule implements Rule {
     }
 
     private static boolean gives(OperatingPoint point, Part source) {
-        return switch (source.kind()) {
-            case SourceKind.RegulatorRectifier _ -> true;
-            case SourceKind.Battery _,
-                    SourceKind.BenchSupply _,
-                    SourceKind.Alternator _,
-                    SourceKind.FieldRegulator _,
-                    SourceKind.Dynamo _,
-                    SourceKind.ControlBox _,
-                    SourceKind.Flywheel _,
-                    GuardKind _,
-                    ControlKind _,
-                    LoadKind _,
-                    JoinKind _ ->
-                    point.through(source.id(), "output")
-                            .filter(amps -> Math.abs(amps.value()) > GIVES)
-                            .isPresent();
-        };
+        return source.kind() instanceof SourceKind.RegulatorRectifier
+                || point.through(source.id(), "output")
+                        .filter(amps -> Math.abs(amps.value()) > GIVES)
+                        .isPresent();
     }
 
     /** Whether a source still makes volts of its own. */
     private static boolean alive(OperatingPoint point, Part source) {
-        var netlist = point.netlist();
-        return switch (source.kind()) {
-            case SourceKind.RegulatorRectifier _ -> true;
-            case SourceKind.Battery _,
-                    SourceKind.BenchSupply _,
-                    SourceKind.Alternator _,
-                    SourceKind.FieldRegulator _,
-                    SourceKind.Dynamo _,
-                    SourceKind.ControlBox _,
-                    SourceKind.Flywheel _,
-                    GuardKind _,
-                    ControlKind _,
-                    LoadKind _,
-                    JoinKind _ -> {
-                var output = netlist.inside(source.id()).get("output");
-                yield output != null && point.conducts(output);
-            }
-        };
+        var output = point.netlist().inside(source.id()).get("output");
+        return source.kind() instanceof SourceKind.RegulatorRectifier
+                || output != null && point.conducts(output);
     }
 
     /** The switch that was moved, or the relay that let go with it. */

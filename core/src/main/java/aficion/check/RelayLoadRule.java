@@ -1,11 +1,7 @@
 package aficion.check;
 
 import aficion.job.ControlKind;
-import aficion.job.GuardKind;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
-import aficion.job.SourceKind;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
@@ -53,40 +49,10 @@ final class RelayLoadRule implements Rule {
     }
 
     private static boolean runs(Assessment assessment, Part part, IntToDoubleFunction amps) {
-        return switch (part.kind()) {
-            case LoadKind.Motor motor ->
-                    Math.abs(amps.applyAsDouble(assessment.netlist().inside(part.id()).get("body")))
-                            > RUNS * motor.running().value();
-            case LoadKind.WiperMotor motor ->
-                    Math.abs(amps.applyAsDouble(assessment.netlist().inside(part.id()).get("body")))
-                            > RUNS * motor.running().value();
-            case LoadKind.TwoSpeedMotor motor ->
-                    Stream.of("53", "53b")
-                            .mapToDouble(role ->
-                                    Math.abs(
-                                            amps.applyAsDouble(
-                                                    assessment
-                                                            .netlist()
-                                                            .inside(part.id())
-                                                            .get(role))))
-                            .anyMatch(drawn -> drawn > RUNS * motor.low().value());
-            case SourceKind _,
-                    GuardKind _,
-                    ControlKind _,
-                    LoadKind.Lamp _,
-                    LoadKind.WarningLamp _,
-                    LoadKind.Starter _,
-                    LoadKind.IgnitionCoil _,
-                    LoadKind.Gauge _,
-                    LoadKind.Ammeter _,
-                    LoadKind.Voltmeter _,
-                    LoadKind.Load _,
-                    LoadKind.LedLamp _,
-                    LoadKind.Buzzer _,
-                    LoadKind.Heater _,
-                    LoadKind.Magneto _,
-                    JoinKind _ ->
-                    false;
-        };
+        var inside = assessment.netlist().inside(part.id());
+        return part.kind().turning().entrySet().stream()
+                .anyMatch(turns ->
+                        Math.abs(amps.applyAsDouble(inside.get(turns.getKey())))
+                                > RUNS * turns.getValue().value());
     }
 }

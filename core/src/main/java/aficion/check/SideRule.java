@@ -1,12 +1,7 @@
 package aficion.check;
 
-import aficion.job.ControlKind;
 import aficion.job.Design;
-import aficion.job.GuardKind;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
-import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
@@ -42,29 +37,7 @@ final class SideRule implements Rule {
     }
 
     private static Stream<Terminal> feeds(Part part) {
-        return switch (part.kind()) {
-            case LoadKind.Lamp(_, var filaments) ->
-                    filaments.stream().map(filament -> part.terminal(filament.pin()));
-            case LoadKind.LedLamp _ -> Stream.of(part.terminal("+"));
-            case SourceKind _,
-                    GuardKind _,
-                    ControlKind _,
-                    LoadKind.WarningLamp _,
-                    LoadKind.Motor _,
-                    LoadKind.WiperMotor _,
-                    LoadKind.TwoSpeedMotor _,
-                    LoadKind.Starter _,
-                    LoadKind.IgnitionCoil _,
-                    LoadKind.Gauge _,
-                    LoadKind.Ammeter _,
-                    LoadKind.Voltmeter _,
-                    LoadKind.Load _,
-                    LoadKind.Buzzer _,
-                    LoadKind.Heater _,
-                    LoadKind.Magneto _,
-                    JoinKind _ ->
-                    Stream.empty();
-        };
+        return part.kind().lightPins().stream().map(part::terminal);
     }
 
     private static Optional<Crossed> crossed(Design design, Terminal feed) {

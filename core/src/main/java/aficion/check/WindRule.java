@@ -1,13 +1,8 @@
 package aficion.check;
 
-import aficion.job.ControlKind;
 import aficion.job.Design;
-import aficion.job.GuardKind;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.SourceKind;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.OperatingStates;
@@ -43,39 +38,12 @@ final class WindRule implements Rule {
         var solver = new Solver(assessment.netlist());
         var wants = Wants.of(assessment.design());
         return assessment.design().parts().stream()
-                .filter(part -> part.zone().meetsWind() && isMagnet(part))
+                .filter(part -> part.zone().meetsWind() && part.kind().hasMagnet())
                 .flatMap(part -> {
                     var turned = turned(assessment, solver, part);
                     return Stream.concat(
                             keepsFed(assessment, turned), feeds(part, wants, turned).stream());
                 });
-    }
-
-    private static boolean isMagnet(Part part) {
-        return switch (part.kind()) {
-            case LoadKind.Motor motor ->
-                    motor.excitation().orElse(LoadKind.Excitation.MAGNET)
-                            == LoadKind.Excitation.MAGNET;
-            case LoadKind.TwoSpeedMotor _ -> true;
-            case SourceKind _,
-                    GuardKind _,
-                    ControlKind _,
-                    LoadKind.Lamp _,
-                    LoadKind.WarningLamp _,
-                    LoadKind.WiperMotor _,
-                    LoadKind.Starter _,
-                    LoadKind.IgnitionCoil _,
-                    LoadKind.Gauge _,
-                    LoadKind.Ammeter _,
-                    LoadKind.Voltmeter _,
-                    LoadKind.Load _,
-                    LoadKind.LedLamp _,
-                    LoadKind.Buzzer _,
-                    LoadKind.Heater _,
-                    LoadKind.Magneto _,
-                    JoinKind _ ->
-                    false;
-        };
     }
 
     /** The states in which a motor that is turned gives current. */
@@ -166,7 +134,7 @@ final class WindRule implements Rule {
         for (var state : states) {
             for (var want : wants) {
                 if (!want.part().equals(motor)
-                        && !isMagnet(want.part())
+                        && !want.part().kind().hasMagnet()
                         && !want.part().kind().ignites()
                         && !want.metIn(state.still)
                         && want.metIn(state.turned)) {

@@ -1,12 +1,9 @@
 package aficion.diagram;
 
 import aficion.job.ControlKind;
-import aficion.job.GuardKind;
 import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import java.util.List;
@@ -31,48 +28,12 @@ final class Orientation {
      * it on the left.
      */
     Outline turned(Part part, Outline outline) {
-        return switch (part.kind()) {
-            case ControlKind.Relay _ when isFedFromBeside(part.terminal("86")) ->
-                    outline.exchanged("86", "85");
-            case LoadKind.Ammeter _, LoadKind.WarningLamp _, JoinKind.Resistor _, GuardKind.Fuse _
-                    when isFedOnTheRight(part) ->
-                    outline.exchanged(part.kind().pins().getFirst(), part.kind().pins().getLast());
-            case SourceKind _,
-                    GuardKind.Fuse _,
-                    GuardKind.FuseBox _,
-                    ControlKind.Switch _,
-                    ControlKind.Relay _,
-                    ControlKind.LatchingRelay _,
-                    ControlKind.LevelSwitch _,
-                    ControlKind.Flasher _,
-                    ControlKind.Module _,
-                    ControlKind.Points _,
-                    ControlKind.IgnitionBox _,
-                    LoadKind.Lamp _,
-                    LoadKind.WarningLamp _,
-                    LoadKind.Motor _,
-                    LoadKind.WiperMotor _,
-                    LoadKind.TwoSpeedMotor _,
-                    LoadKind.Starter _,
-                    LoadKind.IgnitionCoil _,
-                    LoadKind.Gauge _,
-                    LoadKind.Ammeter _,
-                    LoadKind.Voltmeter _,
-                    LoadKind.Load _,
-                    LoadKind.LedLamp _,
-                    LoadKind.Buzzer _,
-                    LoadKind.Heater _,
-                    LoadKind.Magneto _,
-                    JoinKind.Splice _,
-                    JoinKind.Connector _,
-                    JoinKind.EarthPoint _,
-                    JoinKind.Resistor _,
-                    JoinKind.Diode _,
-                    JoinKind.Stabiliser _,
-                    JoinKind.Sender _,
-                    JoinKind.Capacitor _ ->
-                    outline;
-        };
+        if (part.kind() instanceof ControlKind.Relay && isFedFromBeside(part.terminal("86"))) {
+            return outline.exchanged("86", "85");
+        }
+        return part.kind().alikeBothWays() && isFedOnTheRight(part)
+                ? outline.exchanged(part.kind().pins().getFirst(), part.kind().pins().getLast())
+                : outline;
     }
 
     /** Whether it is a joint behind something of its own column: it stands in the channel then. */

@@ -32,6 +32,9 @@ public record Pen(Ink ink, Look look, Optional<Colour> colour) {
         CORE,
         /** The tracer along it, dashed. */
         TRACER,
+        /** The dark edge of a feed that circuits share, and the feed in its colour. */
+        TRUNK_CASE,
+        TRUNK_CORE,
         /** Where wires meet on their way. */
         DOT,
         EARTH,

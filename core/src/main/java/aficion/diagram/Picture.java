@@ -11,6 +11,7 @@ import aficion.diagram.Mark.Anchor;
 import aficion.diagram.Pen.Ink;
 import aficion.diagram.Pen.Look;
 import aficion.diagram.Phrase.Plain;
+import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Wire;
@@ -30,6 +31,7 @@ public final class Picture {
     private static final double CORNER = 5;
     private static final double BARE = 7;
     private static final double DOT = 4.5;
+    private static final double TAKE_OFF = 3.5;
 
     private Picture() {}
 
@@ -83,6 +85,37 @@ public final class Picture {
                 .ifPresent(tracer -> marks.add(new Mark.Line(points, Pen.of(Ink.TRACER, tracer))));
         stroke.dots().forEach(dot -> marks.add(new Mark.Ring(dot, DOT, Pen.of(Ink.DOT))));
         return marks;
+    }
+
+    /** A feed that circuits share, with what takes off from it, named where it does not reach. */
+    public static List<Mark> trunk(Trunk trunk, Wire wire) {
+        var marks =
+                new ArrayList<>(
+                        feed(
+                                wire,
+                                new Point(trunk.x(), trunk.top()),
+                                new Point(trunk.x(), trunk.bottom())));
+        for (var takeOff : trunk.takeOffs()) {
+            var from = new Point(trunk.x(), takeOff.y());
+            marks.addAll(feed(wire, from, new Point(takeOff.to(), takeOff.y())));
+            marks.add(new Mark.Ring(from, TAKE_OFF, Pen.of(Ink.DOT)));
+            if (!takeOff.reaches()) {
+                marks.add(
+                        new Mark.Word(
+                                new Point(takeOff.to() + 8, takeOff.y()),
+                                Anchor.LEFT,
+                                new Plain(trunk.terminal().toString()),
+                                Pen.of(Ink.TEXT, Look.DIM)));
+            }
+        }
+        return marks;
+    }
+
+    private static List<Mark> feed(Wire wire, Point from, Point to) {
+        var way = List.of(from, to);
+        return List.of(
+                new Mark.Line(way, Pen.of(Ink.TRUNK_CASE)),
+                new Mark.Line(way, Pen.of(Ink.TRUNK_CORE, wire.colour().base())));
     }
 
     /** The words at a wire, a part or an earth, with paper behind them where they cross a wire. */

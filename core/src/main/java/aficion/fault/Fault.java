@@ -16,11 +16,16 @@ public sealed interface Fault {
     /** What a joint or an earth gone bad adds, slight and serious (docs/SOURCES.md). */
     List<Ohms> BAD = List.of(new Ohms(0.1), new Ohms(1));
 
+    /** Something of one wire. */
+    sealed interface OfWire extends Fault {
+        WireId wire();
+    }
+
     /** A wire that is broken. */
-    record Broken(WireId wire) implements Fault {}
+    record Broken(WireId wire) implements OfWire {}
 
     /** A wire that lies bare against the body. */
-    record Chafed(WireId wire, Place place) implements Fault {}
+    record Chafed(WireId wire, Place place) implements OfWire {}
 
     /** Where along a wire, from its first end to its second. */
     enum Place {
@@ -30,7 +35,7 @@ public sealed interface Fault {
     }
 
     /** A joint of a wire that has gone bad by that much. */
-    record BadJoint(WireId wire, Ohms more) implements Fault {}
+    record BadJoint(WireId wire, Ohms more) implements OfWire {}
 
     /** All leads of one terminal sit at another, and the other way round. */
     record Exchanged(Terminal one, Terminal other) implements Fault {}

@@ -229,6 +229,11 @@ public sealed interface ControlKind extends Kind {
         }
 
         @Override
+        public Optional<String> feels() {
+            return Optional.of(level);
+        }
+
+        @Override
         public List<Pass> passes() {
             return List.of(Pass.contact("1", "31", rating));
         }

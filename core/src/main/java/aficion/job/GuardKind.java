@@ -24,6 +24,11 @@ public sealed interface GuardKind extends Kind {
         }
 
         @Override
+        public boolean alikeBothWays() {
+            return true;
+        }
+
+        @Override
         public List<Seat> seats() {
             return List.of(new Seat("", "1", "2", family, marking));
         }

@@ -76,6 +76,11 @@ public sealed interface JoinKind extends Kind {
         public List<String> pins() {
             return List.of("1", "2");
         }
+
+        @Override
+        public boolean alikeBothWays() {
+            return true;
+        }
     }
 
     /** Silicon diode, anode A to cathode K. */
@@ -146,6 +151,11 @@ public sealed interface JoinKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("T", "31");
+        }
+
+        @Override
+        public Optional<String> feels() {
+            return Optional.of(level);
         }
 
         @Override

@@ -3,6 +3,7 @@ package aficion.job;
 import aficion.catalogue.FuseType;
 import aficion.quantity.Amps;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -49,6 +50,36 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
     /** Whether the spark needs it. */
     default boolean ignites() {
         return false;
+    }
+
+    /** The level that it follows, such as that of the fuel; empty for what feels none. */
+    default Optional<String> feels() {
+        return Optional.empty();
+    }
+
+    /** Whether it is the same both ways round, so that its leads may be exchanged. */
+    default boolean alikeBothWays() {
+        return false;
+    }
+
+    /** The branches inside that turn, by what they are, each with what it draws while it runs. */
+    default Map<String, Amps> turning() {
+        return Map.of();
+    }
+
+    /** Whether a magnet turns in it: then it gives current where something else turns it. */
+    default boolean hasMagnet() {
+        return false;
+    }
+
+    /** The pins that are fed for it to give light. */
+    default List<String> lightPins() {
+        return List.of();
+    }
+
+    /** The pin that charging current comes from; empty for what does not charge. */
+    default Optional<String> chargingPin() {
+        return Optional.empty();
     }
 
     /**

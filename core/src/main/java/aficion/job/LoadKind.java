@@ -8,6 +8,7 @@ import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -38,6 +39,11 @@ public sealed interface LoadKind extends Kind {
         }
 
         @Override
+        public List<String> lightPins() {
+            return filaments.stream().map(Filament::pin).toList();
+        }
+
+        @Override
         public boolean consumes() {
             return true;
         }
@@ -61,6 +67,11 @@ public sealed interface LoadKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("1", "2");
+        }
+
+        @Override
+        public boolean alikeBothWays() {
+            return true;
         }
 
         @Override
@@ -95,6 +106,16 @@ public sealed interface LoadKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("+", "31");
+        }
+
+        @Override
+        public Map<String, Amps> turning() {
+            return Map.of("body", running);
+        }
+
+        @Override
+        public boolean hasMagnet() {
+            return excitation.orElse(Excitation.MAGNET) == Excitation.MAGNET;
         }
 
         @Override
@@ -150,6 +171,16 @@ public sealed interface LoadKind extends Kind {
         }
 
         @Override
+        public Map<String, Amps> turning() {
+            return Map.of("body", running);
+        }
+
+        @Override
+        public Optional<String> feels() {
+            return Optional.of(level);
+        }
+
+        @Override
         public Set<String> sparePins() {
             return Set.of("53a", "31b");
         }
@@ -189,6 +220,16 @@ public sealed interface LoadKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("53", "53b", "31");
+        }
+
+        @Override
+        public Map<String, Amps> turning() {
+            return Map.of("53", low, "53b", low);
+        }
+
+        @Override
+        public boolean hasMagnet() {
+            return true;
         }
 
         @Override
@@ -339,6 +380,11 @@ public sealed interface LoadKind extends Kind {
         }
 
         @Override
+        public boolean alikeBothWays() {
+            return true;
+        }
+
+        @Override
         public List<Pass> passes() {
             return List.of(Pass.contact("A", "B", range));
         }
@@ -398,6 +444,11 @@ public sealed interface LoadKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("+", "31");
+        }
+
+        @Override
+        public List<String> lightPins() {
+            return List.of("+");
         }
 
         @Override

@@ -117,6 +117,11 @@ public sealed interface SourceKind extends Kind {
         }
 
         @Override
+        public Optional<String> chargingPin() {
+            return Optional.of("B+");
+        }
+
+        @Override
         public Set<String> sparePins() {
             return wakes() == Style.SWITCHED ? Set.of("L", "S", "W") : Set.of("W");
         }
@@ -158,6 +163,11 @@ public sealed interface SourceKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("D", "F", "31");
+        }
+
+        @Override
+        public Optional<String> chargingPin() {
+            return Optional.of("D");
         }
     }
 
@@ -264,6 +274,11 @@ public sealed interface SourceKind extends Kind {
         @Override
         public List<String> pins() {
             return Stream.concat(inputs().stream(), Stream.of("B+", "B-", "S")).toList();
+        }
+
+        @Override
+        public Optional<String> chargingPin() {
+            return Optional.of("B+");
         }
 
         @Override

@@ -4,12 +4,8 @@ import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Design;
-import aficion.job.GuardKind;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Position;
-import aficion.job.SourceKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -112,7 +108,7 @@ public record Controls(List<Control> controls, List<String> levels) {
         Map<String, Control> controls = new LinkedHashMap<>();
         Set<String> levels =
                 parts.stream()
-                        .flatMap(part -> level(part).stream())
+                        .flatMap(part -> part.kind().feels().stream())
                         .collect(Collectors.toCollection(LinkedHashSet::new));
         for (var part : parts) {
             if (part.kind()
@@ -121,45 +117,6 @@ public record Controls(List<Control> controls, List<String> levels) {
             }
         }
         return new Controls(List.copyOf(controls.values()), List.copyOf(levels));
-    }
-
-    private static Optional<String> level(Part part) {
-        return switch (part.kind()) {
-            case JoinKind.Sender sender -> Optional.of(sender.level());
-            case ControlKind.LevelSwitch contact -> Optional.of(contact.level());
-            case LoadKind.WiperMotor wiper -> Optional.of(wiper.level());
-            case SourceKind _,
-                    GuardKind _,
-                    ControlKind.Switch _,
-                    ControlKind.Relay _,
-                    ControlKind.LatchingRelay _,
-                    ControlKind.Flasher _,
-                    ControlKind.Module _,
-                    ControlKind.Points _,
-                    ControlKind.IgnitionBox _,
-                    LoadKind.Lamp _,
-                    LoadKind.WarningLamp _,
-                    LoadKind.Motor _,
-                    LoadKind.TwoSpeedMotor _,
-                    LoadKind.Starter _,
-                    LoadKind.IgnitionCoil _,
-                    LoadKind.Gauge _,
-                    LoadKind.Ammeter _,
-                    LoadKind.Voltmeter _,
-                    LoadKind.Load _,
-                    LoadKind.LedLamp _,
-                    LoadKind.Buzzer _,
-                    LoadKind.Heater _,
-                    LoadKind.Magneto _,
-                    JoinKind.Splice _,
-                    JoinKind.Connector _,
-                    JoinKind.EarthPoint _,
-                    JoinKind.Resistor _,
-                    JoinKind.Diode _,
-                    JoinKind.Stabiliser _,
-                    JoinKind.Capacitor _ ->
-                    Optional.empty();
-        };
     }
 
     /** The control of a name; empty when there is none. */

@@ -8,6 +8,8 @@ import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.Aspect;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -17,6 +19,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -219,6 +222,23 @@ public final class Netlist {
     /** The branches that end at a node, in order; not to be changed. */
     public int[] meeting(int node) {
         return meeting[node];
+    }
+
+    /** The nodes that some branches lead to from others, those themselves among them. */
+    public BitSet reached(Collection<Integer> starts, IntPredicate through) {
+        var seen = new BitSet(nodes);
+        starts.forEach(seen::set);
+        var open = Arrays.copyOf(seen.stream().toArray(), nodes);
+        for (int at = 0, met = seen.cardinality(); at < met; at++) {
+            for (int branch : meeting[open[at]]) {
+                int next = a(branch) == open[at] ? b(branch) : a(branch);
+                if (!seen.get(next) && through.test(branch)) {
+                    seen.set(next);
+                    open[met++] = next;
+                }
+            }
+        }
+        return seen;
     }
 
     /** A branch as it is under the conditions. */

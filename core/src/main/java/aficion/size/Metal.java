@@ -57,28 +57,7 @@ public final class Metal {
 
     /** The nodes that metal would join to one if everything were closed but some branches. */
     public BitSet closed(int start, IntPredicate without) {
-        return reached(start, branch -> closing[branch] && !without.test(branch));
-    }
-
-    /** The nodes that some branches lead to from one. */
-    private BitSet reached(int start, IntPredicate through) {
-        var seen = new BitSet(netlist.nodes());
-        var open = new int[netlist.nodes()];
-        seen.set(start);
-        open[0] = start;
-        for (int at = 0, met = 1; at < met; at++) {
-            int node = open[at];
-            for (int i : netlist.meeting(node)) {
-                if (through.test(i)) {
-                    int next = netlist.a(i) == node ? netlist.b(i) : netlist.a(i);
-                    if (!seen.get(next)) {
-                        seen.set(next);
-                        open[met++] = next;
-                    }
-                }
-            }
-        }
-        return seen;
+        return netlist.reached(List.of(start), branch -> closing[branch] && !without.test(branch));
     }
 
     private boolean isFuse(int branch) {
@@ -172,7 +151,9 @@ public final class Metal {
 
         /** Whether metal but for one branch leads from one node to another. */
         public boolean together(int one, int other, int without) {
-            return reached(one, branch -> branch != without && joins(point, branch)).get(other);
+            return netlist.reached(
+                            List.of(one), branch -> branch != without && joins(point, branch))
+                    .get(other);
         }
 
         /** Whether a source that keeps its volts is shorted. */

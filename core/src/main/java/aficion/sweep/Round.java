@@ -169,10 +169,10 @@ final class Round {
     }
 
     /** What may be worse of broken wires, bad joints and lost earths than is known of them. */
-    private List<Poorer> matters(List<Poorer> asking) {
+    private List<Poorer> matters(List<Poorer> mine) {
         var matters = new ArrayList<Poorer>();
         int asked = Branch.NONE;
-        for (var each : asking) {
+        for (var each : mine) {
             var known = known(each.fault());
             if (known == Danger.BURNS || Math.abs(network.amps(each.branch())) <= NOTHING) {
                 continue;

@@ -46,11 +46,13 @@ import aficion.quantity.SquareMillimetres;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import aficion.words.Wording;
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.Nulls;
+import com.fasterxml.jackson.annotation.PropertyAccessor;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -84,6 +86,10 @@ final class JobMapping {
 
     static JsonMapper mapper() {
         return JsonMapper.builder()
+                // What a record is made of is written, and nothing that it answers besides.
+                .changeDefaultVisibility(visible ->
+                        visible.withVisibility(
+                                PropertyAccessor.IS_GETTER, JsonAutoDetect.Visibility.NONE))
                 .annotationIntrospector(new PrimitivesRequired())
                 .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                 .enable(

@@ -497,7 +497,7 @@ public final class Speech {
     }
 
     /** What gives way of a wire that has been named already. */
-    public String whatIf(Fault fault) {
+    public String whatIf(Fault.OfWire fault) {
         return switch (fault) {
             case Fault.Broken _ -> Words.of("whatIf.Broken");
             case Fault.Chafed(var wire, var place) ->
@@ -506,18 +506,6 @@ public final class Speech {
                             design.wire(wire).from().terminal(),
                             design.wire(wire).to().terminal());
             case Fault.BadJoint(_, var more) -> Words.of("whatIf.BadJoint", say(more));
-            case Fault.EarthLost _,
-                    Fault.Exchanged _,
-                    Fault.Touching _,
-                    Fault.PoorEarth _,
-                    Fault.Blown _,
-                    Fault.DeadCoil _,
-                    Fault.Stuck _,
-                    Fault.Burnt _,
-                    Fault.Dead _,
-                    Fault.DeadPart _,
-                    Fault.Another _ ->
-                    fault(fault);
         };
     }
 

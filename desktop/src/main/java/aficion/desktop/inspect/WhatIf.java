@@ -44,37 +44,19 @@ final class WhatIf extends VBox {
     private void show(List<Effect> effects) {
         trial.setDisable(false);
         found.getChildren().clear();
-        effects.stream()
-                .filter(effect -> concerns(effect.fault()))
-                .forEach(effect -> found.getChildren().add(line(effect)));
+        for (var effect : effects) {
+            if (effect.fault() instanceof Fault.OfWire gone && gone.wire().equals(wire)) {
+                found.getChildren().add(line(effect, gone));
+            }
+        }
         if (found.getChildren().isEmpty()) {
             found.getChildren().add(Texts.wrapped(Words.of("whatIf.nothing"), "quiet"));
         }
     }
 
-    private boolean concerns(Fault fault) {
-        return switch (fault) {
-            case Fault.Broken(var id) -> id.equals(wire);
-            case Fault.Chafed(var id, _) -> id.equals(wire);
-            case Fault.BadJoint(var id, _) -> id.equals(wire);
-            case Fault.EarthLost _,
-                    Fault.Exchanged _,
-                    Fault.Touching _,
-                    Fault.PoorEarth _,
-                    Fault.Blown _,
-                    Fault.DeadCoil _,
-                    Fault.Stuck _,
-                    Fault.Burnt _,
-                    Fault.Dead _,
-                    Fault.DeadPart _,
-                    Fault.Another _ ->
-                    false;
-        };
-    }
-
-    private VBox line(Effect effect) {
+    private VBox line(Effect effect, Fault.OfWire gone) {
         var speech = bench.speech();
-        var title = Texts.wrapped(speech.whatIf(effect.fault()), "strong");
+        var title = Texts.wrapped(speech.whatIf(gone), "strong");
         var head = new HBox(8, Marks.of(severity(effect.danger())), title);
         head.setAlignment(Pos.CENTER_LEFT);
         var says =

@@ -37,13 +37,12 @@ public final class AficionApp extends Application {
      * Opens the window with a job: a file, {@code demo:} and a name, or nothing; until it closes.
      */
     public static void open(List<String> jobs) {
-        var demo = jobs.stream().findFirst().orElse(FIRST);
-        if (demo.startsWith(DEMO)) {
-            reading =
-                    CompletableFuture.supplyAsync(
-                            () -> DemoJobs.find(demo.substring(DEMO.length())));
-        }
+        jobs.stream().filter(job -> job.startsWith(DEMO)).findFirst().ifPresent(AficionApp::read);
         launch(AficionApp.class, jobs.toArray(String[]::new));
+    }
+
+    private static void read(String demo) {
+        reading = CompletableFuture.supplyAsync(() -> DemoJobs.find(demo.substring(DEMO.length())));
     }
 
     /** A bench with the words of the program in the user's units. */
@@ -67,6 +66,9 @@ public final class AficionApp extends Application {
         new BenchWindow(stage, files, userState, safekeeping::follow, safekeeping::close).show();
         var jobs = getParameters().getRaw();
         boolean first = jobs.isEmpty() && !preferences.toured();
+        if (first) {
+            read(FIRST);
+        }
         open(bench, files, first ? List.of(FIRST) : jobs);
         safekeeping.offer(prompts);
         LOG.info("window shown after {} ms", ManagementFactory.getRuntimeMXBean().getUptime());

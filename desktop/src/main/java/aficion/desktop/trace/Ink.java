@@ -97,6 +97,8 @@ final class Ink {
                     case CASE -> "case";
                     case CORE -> "core";
                     case TRACER -> "tracer";
+                    case TRUNK_CASE -> "trunk-case";
+                    case TRUNK_CORE -> "trunk-core";
                     case DOT -> "dot";
                     case EARTH -> "earth-sign";
                     case JUMP -> "jump";

@@ -1,15 +1,13 @@
 package aficion.desktop.trace;
 
-import aficion.desktop.theme.Theme;
+import aficion.diagram.Picture;
 import aficion.diagram.VehicleDiagram;
 import aficion.diagram.VehicleDiagram.Placed;
-import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.diagram.VehicleLayout;
 import aficion.job.Design;
 import aficion.words.Words;
 import java.util.List;
 import javafx.scene.Group;
-import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 
 /** The whole vehicle: every circuit's path on its own paper, along the trunks of shared feeds. */
@@ -24,7 +22,10 @@ final class WholeDrawing extends Group {
         this.made = made;
         this.design = design;
         made.circuits().forEach(this::paper);
-        made.trunks().forEach(this::trunk);
+        made.trunks()
+                .forEach(trunk ->
+                        ground.getChildren()
+                                .addAll(Ink.of(Picture.trunk(trunk, design.wire(trunk.wire())))));
         getChildren().add(ground);
         getChildren().addAll(paths);
     }
@@ -56,35 +57,5 @@ final class WholeDrawing extends Group {
                         Words.of("whole.title", circuit.number(), circuit.name()));
         name.getStyleClass().setAll("whole-title");
         ground.getChildren().addAll(line, name);
-    }
-
-    private void trunk(Trunk trunk) {
-        var colour = Theme.colour(design.wire(trunk.wire()).colour().base());
-        stroke(trunk.x(), trunk.top(), trunk.x(), trunk.bottom(), colour);
-        for (var takeOff : trunk.takeOffs()) {
-            stroke(trunk.x(), takeOff.y(), takeOff.to(), takeOff.y(), colour);
-            var dot = new Circle(trunk.x(), takeOff.y(), 3.5);
-            dot.getStyleClass().add("trunk-dot");
-            ground.getChildren().add(dot);
-            if (!takeOff.reaches()) {
-                ground.getChildren()
-                        .add(
-                                Ink.text(
-                                        takeOff.to() + 8,
-                                        takeOff.y(),
-                                        trunk.terminal().toString(),
-                                        "dim"));
-            }
-        }
-    }
-
-    private void stroke(
-            double x1, double y1, double x2, double y2, javafx.scene.paint.Color colour) {
-        var outside = Ink.line(x1, y1, x2, y2);
-        outside.getStyleClass().setAll("trunk-case");
-        var inside = Ink.line(x1, y1, x2, y2);
-        inside.getStyleClass().setAll("trunk-core");
-        inside.setStroke(colour);
-        ground.getChildren().addAll(outside, inside);
     }
 }

@@ -16,9 +16,6 @@ final class PaperMarks {
     /** How far along its tangent the handle of a quarter circle lies (cubic Bézier). */
     private static final double QUARTER = 0.5523;
 
-    /** Where the baseline of words lies below the middle of their height, share of their size. */
-    private static final double BASELINE = 0.33;
-
     private static final int ROUND = 1;
 
     /** The least size of words, in points. */
@@ -159,7 +156,13 @@ final class PaperMarks {
         page.setNonStrokingColor(new Color(pen.fill()));
         page.setFont(paper.font(Face.CONDENSED), size);
         page.setTextMatrix(
-                new Matrix(1, 0, 0, -1, (float) x, (float) (word.at().y() + BASELINE * size)));
+                new Matrix(
+                        1,
+                        0,
+                        0,
+                        -1,
+                        (float) x,
+                        (float) (word.at().y() + PrintPen.BASELINE * size)));
         page.showText(text);
         page.endText();
     }

@@ -5,9 +5,9 @@ import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Mark;
 import aficion.diagram.Pen;
+import aficion.diagram.Phrase;
 import aficion.diagram.Picture;
 import aficion.diagram.VehicleDiagram;
-import aficion.diagram.VehicleDiagram.Trunk;
 import aficion.diagram.VehicleLayout;
 import aficion.job.Design;
 import aficion.words.DrawingWords;
@@ -26,9 +26,6 @@ import javax.xml.stream.XMLStreamWriter;
  */
 public final class PathSvg {
     private static final int BAND = 0xF5F2EA;
-
-    /** Where the baseline of words lies below the middle of their height, share of their size. */
-    private static final double BASELINE = 0.33;
 
     private static final String FONT = "Barlow Condensed, Arial Narrow, sans-serif";
 
@@ -68,15 +65,14 @@ public final class PathSvg {
                 var circuit = design.circuit(placed.diagram().circuit());
                 svg.text(
                         10,
-                        6 - VehicleLayout.TITLE / 2,
+                        1 - VehicleLayout.TITLE / 2,
                         Words.of("search.circuit", circuit.number(), circuit.name()),
-                        PrintPen.INK,
-                        15);
+                        PrintPen.words(PrintPen.INK, 15));
                 svg.path(placed.diagram());
                 svg.xml.writeEndElement();
             }
             for (var trunk : whole.trunks()) {
-                svg.trunk(trunk);
+                svg.draw(Picture.trunk(trunk, design.wire(trunk.wire())));
             }
             return svg.end();
         } catch (XMLStreamException e) {
@@ -122,16 +118,19 @@ public final class PathSvg {
             if (top == 0) {
                 text(
                         band.x() + 10,
-                        16,
+                        12,
                         Words.of("lane", band.lane()).toUpperCase(Locale.ROOT),
-                        PrintPen.QUIET,
-                        12);
+                        PrintPen.words(PrintPen.QUIET, 12));
             }
         }
     }
 
     private void path(Diagram diagram) throws XMLStreamException {
-        for (var mark : Picture.of(design, diagram)) {
+        draw(Picture.of(design, diagram));
+    }
+
+    private void draw(List<Mark> marks) throws XMLStreamException {
+        for (var mark : marks) {
             draw(mark, PrintPen.of(mark.pen()));
         }
     }
@@ -200,7 +199,7 @@ public final class PathSvg {
     private void word(Mark.Word word, PrintPen pen) throws XMLStreamException {
         xml.writeStartElement("text");
         attribute("x", number(word.at().x()));
-        attribute("y", number(word.at().y() + BASELINE * pen.size()));
+        attribute("y", number(word.at().y() + PrintPen.BASELINE * pen.size()));
         attribute("font-size", number(pen.size()));
         attribute("fill", hex(pen.fill()));
         attribute(
@@ -214,50 +213,19 @@ public final class PathSvg {
         xml.writeEndElement();
     }
 
-    private void trunk(Trunk trunk) throws XMLStreamException {
-        var colour = design.wire(trunk.wire()).colour().base().rgb();
-        feed(
-                List.of(new Point(trunk.x(), trunk.top()), new Point(trunk.x(), trunk.bottom())),
-                colour);
-        for (var takeOff : trunk.takeOffs()) {
-            var from = new Point(trunk.x(), takeOff.y());
-            feed(List.of(from, new Point(takeOff.to(), takeOff.y())), colour);
-            draw(new Mark.Ring(from, 3.5, Pen.of(Pen.Ink.DOT)), PrintPen.of(Pen.of(Pen.Ink.DOT)));
-            if (!takeOff.reaches()) {
-                text(
-                        takeOff.to() + 3,
-                        takeOff.y() + 4,
-                        trunk.terminal().toString(),
-                        PrintPen.QUIET,
-                        12);
-            }
-        }
-    }
-
-    /** A feed that circuits share, thicker than a wire. */
-    private void feed(List<Point> points, int colour) throws XMLStreamException {
-        corners("polyline", points, new PrintPen(PrintPen.INK, 5, PrintPen.NONE, 0, 0, 0));
-        corners("polyline", points, new PrintPen(colour, 3.4, PrintPen.NONE, 0, 0, 0));
-    }
-
     private void paper(Box box, int fill) throws XMLStreamException {
-        xml.writeEmptyElement("rect");
-        attribute("x", number(box.x()));
-        attribute("y", number(box.y()));
-        attribute("width", number(box.width()));
-        attribute("height", number(box.height()));
-        attribute("fill", hex(fill));
+        draw(new Mark.Plate(box, 0, Pen.of(Pen.Ink.BACK)), PrintPen.filled(fill));
     }
 
-    private void text(double x, double y, String words, int colour, double size)
-            throws XMLStreamException {
-        xml.writeStartElement("text");
-        attribute("x", number(x));
-        attribute("y", number(y));
-        attribute("font-size", number(size));
-        attribute("fill", hex(colour));
-        write(words);
-        xml.writeEndElement();
+    /** Words by their left edge and the middle of their height. */
+    private void text(double x, double y, String words, PrintPen pen) throws XMLStreamException {
+        word(
+                new Mark.Word(
+                        new Point(x, y),
+                        Mark.Anchor.LEFT,
+                        new Phrase.Plain(words),
+                        Pen.of(Pen.Ink.TEXT)),
+                pen);
     }
 
     private static String number(double value) {

@@ -2,6 +2,7 @@ package aficion.files.sheet;
 
 import aficion.catalogue.Colour;
 import aficion.diagram.Pen;
+import aficion.words.DrawingWords;
 
 /**
  * How a pen of a drawing looks in print, in the units of the drawing.
@@ -15,11 +16,15 @@ import aficion.diagram.Pen;
  */
 record PrintPen(int stroke, double width, int fill, double dash, double gap, double size) {
     static final int NONE = -1;
+
+    /** Where the baseline of words lies below the middle of their height, share of their size. */
+    static final double BASELINE = 0.33;
+
     static final int INK = 0x1F2A33;
     static final int QUIET = 0x56616A;
     static final int PAPER = 0xFFFFFF;
     private static final int WRONG = 0xA32A1E;
-    private static final double TEXT = 12.5;
+    private static final double TEXT = DrawingWords.SIZE;
     private static final double PIN = 11;
 
     static PrintPen of(Pen pen) {
@@ -33,6 +38,8 @@ record PrintPen(int stroke, double width, int fill, double dash, double gap, dou
             case BODY -> shape(INK, 1.3, PAPER);
             case CASE -> line(INK, 4.4);
             case CORE -> line(colour(pen), 3);
+            case TRUNK_CASE -> line(INK, 5);
+            case TRUNK_CORE -> line(colour(pen), 3.4);
             case TRACER -> new PrintPen(colour(pen), 2.2, NONE, 9, 7, 0);
             case EARTH -> line(INK, 1.8);
             case JUMP -> shape(QUIET, 1, PAPER);
@@ -62,7 +69,12 @@ record PrintPen(int stroke, double width, int fill, double dash, double gap, dou
         return new PrintPen(stroke, width, fill, 0, 0, 0);
     }
 
-    private static PrintPen words(int colour, double size) {
+    /** Paper of some colour. */
+    static PrintPen filled(int colour) {
+        return shape(NONE, 0, colour);
+    }
+
+    static PrintPen words(int colour, double size) {
         return new PrintPen(NONE, 0, colour, 0, 0, size);
     }
 
