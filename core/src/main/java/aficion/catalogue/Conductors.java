@@ -5,7 +5,11 @@ import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.SquareMillimetres;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The conductors that are sold, by standard, in order of section. */
 public final class Conductors {
@@ -20,6 +24,11 @@ public final class Conductors {
     private static final List<Conductor> GAUGE =
             Table.read("gauges.csv", row -> gauge(row, Standard.GAUGE, AUTOMOTIVE_SHARE));
 
+    private static final Map<WireSize, Conductor> BY_SIZE =
+            Stream.of(METRIC, AWG, GAUGE)
+                    .flatMap(List::stream)
+                    .collect(Collectors.toMap(Conductor::size, Function.identity()));
+
     private Conductors() {}
 
     /** All sizes of one standard, thinnest first. */
@@ -33,6 +42,11 @@ public final class Conductors {
 
     /** The conductor of that size, when it is sold. */
     public static Optional<Conductor> find(WireSize size) {
+        return Optional.ofNullable(BY_SIZE.get(size)).or(() -> search(size));
+    }
+
+    /** Finds a size that is written otherwise than in the table: 1.50 for 1.5. */
+    private static Optional<Conductor> search(WireSize size) {
         return of(size.standard()).stream()
                 .filter(conductor -> same(conductor.size(), size))
                 .findFirst();

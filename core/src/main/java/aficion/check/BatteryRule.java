@@ -7,7 +7,6 @@ import aficion.job.edit.Edit;
 import aficion.netlist.Conditions;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -16,8 +15,7 @@ final class BatteryRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
-        if (!(new Solver(assessment.netlist()).demand(Conditions.REST)
-                instanceof Outcome.Solved(var point))) {
+        if (!(assessment.answers().demand(Conditions.REST) instanceof Outcome.Solved(var point))) {
             return Stream.empty();
         }
         var bond = assessment.worst().metal().in(point);

@@ -5,7 +5,6 @@ import aficion.job.Part;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
-import aficion.netlist.Netlist;
 import aficion.quantity.Watts;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
@@ -40,7 +39,7 @@ final class FlasherRule implements Rule {
 
     private static Stream<Finding> wrong(
             Assessment assessment, Part part, ControlKind.Flasher flasher) {
-        var solver = new Solver(Netlist.of(assessment.design()));
+        var solver = assessment.answers().solver();
         double made = flasher.load().value();
         return states(assessment, part).stream()
                 .flatMap(state -> load(solver, state, part, flasher).stream())

@@ -11,8 +11,8 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.size.Assessment;
 import aficion.size.GaugeReading;
+import aficion.solve.Answers;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -34,28 +34,28 @@ final class GaugeRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
+        var answers = assessment.answers();
         return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof LoadKind.Gauge gauge
                                 ? Stream.concat(
-                                        unsteady(assessment, solver, part, gauge).stream(),
-                                        moved(assessment, solver, part, gauge).stream())
+                                        unsteady(assessment, answers, part, gauge).stream(),
+                                        moved(assessment, answers, part, gauge).stream())
                                 : Stream.empty());
     }
 
     private static Optional<Finding> unsteady(
-            Assessment assessment, Solver solver, Part part, LoadKind.Gauge gauge) {
+            Assessment assessment, Answers answers, Part part, LoadKind.Gauge gauge) {
         if (gauge.movement().orElse(LoadKind.Gauge.Movement.THERMAL)
                 != LoadKind.Gauge.Movement.THERMAL) {
             return Optional.empty();
         }
-        return on(assessment, solver, part, gauge)
+        return on(assessment, answers, part, gauge)
                 .map(state -> state.withEngine(new Rpm(0)))
                 .flatMap(state -> {
-                    var still = reads(solver, state, part, gauge);
+                    var still = reads(answers, state, part, gauge);
                     var charging =
-                            reads(solver, state.withEngine(OperatingStates.ROAD), part, gauge);
+                            reads(answers, state.withEngine(OperatingStates.ROAD), part, gauge);
                     return still.filter(reading -> reading > READS)
                             .flatMap(before -> charging.map(after -> after / before - 1));
                 })
@@ -65,18 +65,18 @@ final class GaugeRule implements Rule {
 
     /** The state in which a gauge reads most. */
     private static Optional<Conditions> on(
-            Assessment assessment, Solver solver, Part part, LoadKind.Gauge gauge) {
+            Assessment assessment, Answers answers, Part part, LoadKind.Gauge gauge) {
         return assessment
                 .worst()
                 .steady(part.id(), "body")
                 .map(peak -> peak.point().conditions())
-                .filter(state -> reads(solver, state, part, gauge).isPresent());
+                .filter(state -> reads(answers, state, part, gauge).isPresent());
     }
 
     private static Optional<Finding> moved(
-            Assessment assessment, Solver solver, Part part, LoadKind.Gauge gauge) {
+            Assessment assessment, Answers answers, Part part, LoadKind.Gauge gauge) {
         var controls = Controls.of(assessment.design());
-        return on(assessment, solver, part, gauge)
+        return on(assessment, answers, part, gauge)
                 .flatMap(state -> {
                     var quiet = state;
                     for (var control : controls.controls()) {
@@ -85,7 +85,7 @@ final class GaugeRule implements Rule {
                         }
                     }
                     var alone = quiet;
-                    return reads(solver, alone, part, gauge)
+                    return reads(answers, alone, part, gauge)
                             .flatMap(before ->
                                     controls.controls().stream()
                                             .filter(each -> each.action() != Action.KEY)
@@ -99,7 +99,7 @@ final class GaugeRule implements Rule {
                                             .flatMap(each ->
                                                     mover(
                                                             assessment,
-                                                            solver,
+                                                            answers,
                                                             each,
                                                             part,
                                                             gauge,
@@ -111,12 +111,12 @@ final class GaugeRule implements Rule {
 
     private static Optional<Finding> mover(
             Assessment assessment,
-            Solver solver,
+            Answers answers,
             Conditions state,
             Part part,
             LoadKind.Gauge gauge,
             double before) {
-        if (!(solver.demand(state) instanceof Outcome.Solved(var point))) {
+        if (!(answers.demand(state) instanceof Outcome.Solved(var point))) {
             return Optional.empty();
         }
         double moves = Math.abs(GaugeReading.of(point, part, gauge).value() - before);
@@ -139,8 +139,8 @@ final class GaugeRule implements Rule {
     }
 
     private static Optional<Double> reads(
-            Solver solver, Conditions state, Part part, LoadKind.Gauge gauge) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
+            Answers answers, Conditions state, Part part, LoadKind.Gauge gauge) {
+        return answers.demand(state) instanceof Outcome.Solved(var point)
                 ? Optional.of(GaugeReading.of(point, part, gauge).value())
                 : Optional.empty();
     }

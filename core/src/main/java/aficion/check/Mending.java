@@ -1,6 +1,5 @@
 package aficion.check;
 
-import aficion.job.Design;
 import aficion.job.Figures;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
@@ -21,11 +20,11 @@ public final class Mending {
     /** So many edits are one remedy at the most. */
     private static final int MOST = 8;
 
-    private final Design design;
+    private final Assessment before;
     private final Set<About> known;
 
     private Mending(Assessment before) {
-        this.design = before.design();
+        this.before = before;
         this.known =
                 Findings.of(before).stream()
                         .filter(Mending::harms)
@@ -103,12 +102,12 @@ public final class Mending {
 
     /** The finding itself, or the first that edits bring; empty where they mend and do no harm. */
     private Optional<Finding> left(Finding finding, List<Edit> edits) {
-        var now = design;
+        var now = before.design();
         for (var edit : edits) {
             now = edit.apply(now);
         }
         var about = finding.about();
-        return Findings.of(Assessment.of(now)).stream()
+        return Findings.of(before.after(now)).stream()
                 .filter(each ->
                         each.about().equals(about) || harms(each) && !known.contains(each.about()))
                 .findFirst();

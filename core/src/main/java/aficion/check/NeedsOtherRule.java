@@ -7,8 +7,8 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.size.Assessment;
+import aficion.solve.Answers;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -20,10 +20,10 @@ final class NeedsOtherRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
+        var answers = assessment.answers();
         return assessment.design().parts().stream()
                 .filter(NeedsOtherRule::stops)
-                .flatMap(part -> found(assessment, solver, part).stream());
+                .flatMap(part -> found(assessment, answers, part).stream());
     }
 
     private static boolean stops(Part part) {
@@ -31,26 +31,26 @@ final class NeedsOtherRule implements Rule {
                 && filaments.stream().anyMatch(filament -> filament.pin().equals(STOP));
     }
 
-    private static Optional<Finding> found(Assessment assessment, Solver solver, Part part) {
+    private static Optional<Finding> found(Assessment assessment, Answers answers, Part part) {
         return assessment
                 .worst()
                 .largest(part.id(), STOP)
                 .map(peak -> peak.point().conditions())
-                .filter(state -> lit(solver, state, part))
-                .flatMap(state -> other(assessment, solver, state, part))
+                .filter(state -> lit(answers, state, part))
+                .flatMap(state -> other(assessment, answers, state, part))
                 .map(name -> new PathFinding.NeedsOther(part.id(), STOP, name));
     }
 
     /** What has to be on beside the stop switch, where two things have to be. */
     private static Optional<String> other(
-            Assessment assessment, Solver solver, Conditions state, Part part) {
+            Assessment assessment, Answers answers, Conditions state, Part part) {
         var controls = Controls.of(assessment.design());
         var needed = new ArrayList<Control>();
         for (var control : controls.controls()) {
             boolean moved = !Controls.position(control, state).equals(control.rest());
             if (moved
                     && control.action() != Action.KEY
-                    && !lit(solver, state.with(control.name(), control.rest()), part)) {
+                    && !lit(answers, state.with(control.name(), control.rest()), part)) {
                 needed.add(control);
             }
         }
@@ -58,7 +58,7 @@ final class NeedsOtherRule implements Rule {
                 controls.levels().stream()
                         .filter(state.levels()::containsKey)
                         .anyMatch(name ->
-                                !lit(solver, state.withLevel(name, 1 - state.level(name)), part));
+                                !lit(answers, state.withLevel(name, 1 - state.level(name)), part));
         return needed.size() + (level ? 1 : 0) < 2
                 ? Optional.empty()
                 : needed.stream()
@@ -68,8 +68,8 @@ final class NeedsOtherRule implements Rule {
                         .map(Control::name);
     }
 
-    private static boolean lit(Solver solver, Conditions state, Part part) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
+    private static boolean lit(Answers answers, Conditions state, Part part) {
+        return answers.demand(state) instanceof Outcome.Solved(var point)
                 && point.light(part.id(), STOP).filter(light -> light.value() > LIT).isPresent();
     }
 }

@@ -167,7 +167,7 @@ final class NeverWorksRule implements Rule {
                 continue;
             }
             var edit = new PartEdit.Exchange(relay.id(), pair.get(0), pair.get(1));
-            var after = Assessment.of(edit.apply(design));
+            var after = assessment.after(edit.apply(design));
             var still = dead(after).keySet();
             var mended =
                     left.stream()

@@ -7,7 +7,6 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -43,10 +42,10 @@ final class ParkRule implements Rule {
     /** Whether it runs with its blades there in some position of the key. */
     private static boolean runs(
             Assessment assessment, Part part, LoadKind.WiperMotor wiper, double level) {
-        var solver = new Solver(assessment.netlist());
+        var answers = assessment.answers();
         int body = assessment.netlist().inside(part.id()).get("body");
         return keys(assessment.design()).stream()
-                .map(key -> solver.demand(key.withLevel(wiper.level(), level)))
+                .map(key -> answers.demand(key.withLevel(wiper.level(), level)))
                 .anyMatch(outcome ->
                         outcome instanceof Outcome.Solved(var point)
                                 && Math.abs(point.branchAmps(body))

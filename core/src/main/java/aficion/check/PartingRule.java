@@ -12,9 +12,9 @@ import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.size.Metal;
+import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
@@ -32,7 +32,7 @@ final class PartingRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
+        var answers = assessment.answers();
         var found = new LinkedHashSet<Finding>();
         for (var source : assessment.design().parts()) {
             var out = source.kind().chargingPin();
@@ -42,7 +42,7 @@ final class PartingRule implements Rule {
             running(assessment, source, out.get())
                     .forEach(running ->
                             moved(assessment, running.conditions()).stream()
-                                    .flatMap(parted -> demanded(solver, parted))
+                                    .flatMap(parted -> demanded(answers, parted))
                                     .filter(parted -> alive(parted, source))
                                     .filter(parted ->
                                             !charges(assessment, parted, source, out.get()))
@@ -80,8 +80,8 @@ final class PartingRule implements Rule {
                 .toList();
     }
 
-    private static Stream<OperatingPoint> demanded(Solver solver, Conditions state) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
+    private static Stream<OperatingPoint> demanded(Answers answers, Conditions state) {
+        return answers.demand(state) instanceof Outcome.Solved(var point)
                 ? Stream.of(point)
                 : Stream.empty();
     }

@@ -33,7 +33,7 @@ public record Preview(List<Finding> mended, List<Finding> brought, List<Wire> ch
         var design = before.design();
         var next = edit.apply(design);
         var was = open(before, work);
-        var is = open(Assessment.of(next), work);
+        var is = open(before.after(next), work);
         var old = new HashSet<>(design.wires());
         return new Preview(
                 less(was, is),

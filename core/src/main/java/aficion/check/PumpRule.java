@@ -5,8 +5,8 @@ import aficion.job.Part;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.size.Assessment;
+import aficion.solve.Answers;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -20,11 +20,11 @@ final class PumpRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
+        var answers = assessment.answers();
         return assessment.design().parts().stream()
                 .filter(PumpRule::isFuelPump)
                 .flatMap(part ->
-                        running(assessment, solver, part)
+                        running(assessment, answers, part)
                                 .map(state -> new PathFinding.PumpRuns(part.id(), state))
                                 .stream());
     }
@@ -36,7 +36,7 @@ final class PumpRule implements Rule {
         return turns && name.contains("pump") && (name.contains("fuel") || name.contains("petrol"));
     }
 
-    private static Optional<Conditions> running(Assessment assessment, Solver solver, Part part) {
+    private static Optional<Conditions> running(Assessment assessment, Answers answers, Part part) {
         var controls = Controls.of(assessment.design());
         return controls.key().stream()
                 .flatMap(key ->
@@ -51,7 +51,7 @@ final class PumpRule implements Rule {
                     return empty;
                 })
                 .filter(state ->
-                        solver.demand(state) instanceof Outcome.Solved(var point)
+                        answers.demand(state) instanceof Outcome.Solved(var point)
                                 && point.across(part.id(), "body")
                                         .filter(volts ->
                                                 Math.abs(volts.value())

@@ -4,7 +4,6 @@ import aficion.job.ControlKind;
 import aficion.job.Part;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Solver;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.Stream;
 
@@ -32,7 +31,7 @@ final class RelayLoadRule implements Rule {
         if (!point.conducts(contact)) {
             return 0;
         }
-        var solver = new Solver(netlist);
+        var solver = assessment.answers().solver();
         solver.arrive(point.conditions());
         if (!solver.movesCoils()) {
             return 0;

@@ -7,9 +7,9 @@ import aficion.netlist.OperatingStates;
 import aficion.quantity.Rpm;
 import aficion.size.Assessment;
 import aficion.size.Supply;
+import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -27,13 +27,13 @@ final class SourceRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
+        var answers = assessment.answers();
         return assessment.design().parts().stream()
                 .filter(SourceRule::charges)
                 .limit(1)
                 .flatMap(part ->
                         SPEEDS.stream()
-                                .flatMap(speed -> found(assessment, solver, part, speed).stream())
+                                .flatMap(speed -> found(assessment, answers, part, speed).stream())
                                 .limit(1));
     }
 
@@ -45,13 +45,13 @@ final class SourceRule implements Rule {
 
     /** The heaviest state at a speed, where the battery pays in it; not where it never charges. */
     private static Optional<Finding> found(
-            Assessment assessment, Solver solver, Part source, Rpm speed) {
+            Assessment assessment, Answers answers, Part source, Rpm speed) {
         return assessment.worst().bases().stream()
                 .filter(base -> Supply.of(base).generated().value() > PAYS)
                 .map(OperatingPoint::conditions)
                 .filter(state -> state.engine().value() > 0 && state.charge().value() == 1)
                 .filter(state -> !OperatingStates.isOff(assessment.netlist().controls(), state))
-                .flatMap(state -> supply(solver, state.withEngine(speed)).stream())
+                .flatMap(state -> supply(answers, state.withEngine(speed)).stream())
                 .max(Comparator.comparingDouble(supply -> supply.drawn().value()))
                 .filter(supply -> supply.battery().value() > PAYS)
                 .map(supply ->
@@ -59,8 +59,8 @@ final class SourceRule implements Rule {
                                 source.id(), supply.drawn(), supply.generated(), speed));
     }
 
-    private static Optional<Supply> supply(Solver solver, Conditions state) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
+    private static Optional<Supply> supply(Answers answers, Conditions state) {
+        return answers.demand(state) instanceof Outcome.Solved(var point)
                 ? Optional.of(Supply.of(point))
                 : Optional.empty();
     }

@@ -4,12 +4,10 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
-import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.stream.Stream;
 
 /**
@@ -26,11 +24,11 @@ final class StartRule implements Rule {
         if (key.isEmpty()) {
             return Stream.empty();
         }
-        var solver = new Solver(Netlist.of(design));
+        var answers = assessment.answers();
         var points =
                 key.get().positions().stream()
                         .map(position ->
-                                solver.solve(
+                                answers.solve(
                                         Conditions.REST.with(key.get().name(), position.name())))
                         .filter(Outcome.Solved.class::isInstance)
                         .map(outcome -> ((Outcome.Solved) outcome).point())

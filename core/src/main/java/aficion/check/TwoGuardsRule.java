@@ -6,9 +6,9 @@ import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.size.Metal;
+import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -40,7 +40,7 @@ final class TwoGuardsRule implements Rule {
     private static final class Trial {
         private final Netlist netlist;
         private final Metal metal;
-        private final Solver solver;
+        private final Answers answers;
         private final List<FuseSeat> seats;
         private final List<Conditions> states;
         private final Map<Conditions, Optional<Metal.Bond>> tried = new HashMap<>();
@@ -49,7 +49,7 @@ final class TwoGuardsRule implements Rule {
         Trial(Assessment assessment, List<FuseSeat> seats) {
             this.netlist = assessment.netlist();
             this.metal = assessment.worst().metal();
-            this.solver = new Solver(netlist);
+            this.answers = assessment.answers();
             this.seats = seats;
             this.states =
                     assessment.worst().bases().stream()
@@ -125,7 +125,7 @@ final class TwoGuardsRule implements Rule {
         }
 
         private Optional<Metal.Bond> pulled(Conditions state) {
-            return solver.demand(state) instanceof Outcome.Solved(var point)
+            return answers.demand(state) instanceof Outcome.Solved(var point)
                     ? Optional.of(metal.in(point))
                     : Optional.empty();
         }

@@ -13,7 +13,6 @@ import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -63,8 +62,7 @@ final class VoltageRule implements Rule {
      */
     private static Stream<Finding> batteries(Assessment assessment) {
         var design = assessment.design();
-        if (!(new Solver(assessment.netlist()).demand(Conditions.REST)
-                instanceof Outcome.Solved(var point))) {
+        if (!(assessment.answers().demand(Conditions.REST) instanceof Outcome.Solved(var point))) {
             return Stream.empty();
         }
         return design.parts().stream()

@@ -35,7 +35,7 @@ final class WindRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = new Solver(assessment.netlist());
+        var solver = assessment.answers().solver();
         var wants = Wants.of(assessment.design());
         return assessment.design().parts().stream()
                 .filter(part -> part.zone().meetsWind() && part.kind().hasMagnet())

@@ -45,6 +45,19 @@ public record Wire(
         this(id, number, circuit, from, to, cut, laid, Optional.empty(), Optional.empty());
     }
 
+    /** Whether it is the same wire of the same circuit between the same terminals. */
+    public boolean isLedAs(Wire other) {
+        return id.equals(other.id)
+                && circuit.equals(other.circuit)
+                && from.terminal().equals(other.from.terminal())
+                && to.terminal().equals(other.to.terminal());
+    }
+
+    /** Whether it has the same length of the same size of copper. */
+    public boolean isAsLongAndThickAs(Wire other) {
+        return size().equals(other.size()) && length().metres().equals(other.length().metres());
+    }
+
     /** The conductor it is cut from. */
     public Conductor conductor() {
         return cut.conductor();

@@ -7,6 +7,7 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.Aspect;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
@@ -46,7 +47,7 @@ public final class Netlist {
     private final List<Slot> slots;
     private final List<CoilSlot> coils;
     private final Map<PartId, Map<String, Integer>> inside;
-    private final Map<Integer, Place> placeOf = new HashMap<>();
+    private final Map<Integer, Place> placeOf;
 
     /**
      * A branch to be.
@@ -102,6 +103,7 @@ public final class Netlist {
         this.branchOf = branchOf;
         this.inside = inside;
         this.wireOf = new HashMap<>();
+        this.placeOf = new HashMap<>();
         branchOf.forEach((wire, branch) -> wireOf.put(branch, wire));
         inside.forEach((part, roles) ->
                 roles.forEach((role, branch) -> placeOf.put(branch, new Place(part, role))));
@@ -115,6 +117,25 @@ public final class Netlist {
         this.meeting = meeting();
         this.cranking = starters();
         this.controls = Controls.of(design);
+    }
+
+    /** The same topology with other values in some of its wires. */
+    private Netlist(Netlist same, Design design, List<Slot> slots) {
+        this.design = design;
+        this.nodes = same.nodes;
+        this.nodeOf = same.nodeOf;
+        this.slots = List.copyOf(slots);
+        this.coils = same.coils;
+        this.branchOf = same.branchOf;
+        this.inside = same.inside;
+        this.wireOf = same.wireOf;
+        this.placeOf = same.placeOf;
+        this.sources = same.sources;
+        this.bending = same.bending;
+        this.movedBy = same.movedBy;
+        this.meeting = same.meeting;
+        this.cranking = same.cranking;
+        this.controls = same.controls;
     }
 
     private static Map<PartId, Map<String, Integer>> unmodifiable(
@@ -176,6 +197,41 @@ public final class Netlist {
         return new NetlistBuilder(design).build();
     }
 
+    /**
+     * A design that differs from this one in what its wires are cut from and how they are laid, on
+     * the same topology; empty where it differs in more.
+     */
+    public Optional<Netlist> with(Design next) {
+        var wires = next.wires();
+        if (!next.vehicle().equals(design.vehicle())
+                || !next.rules().equals(design.rules())
+                || !next.circuits().equals(design.circuits())
+                || !next.parts().equals(design.parts())
+                || wires.size() != design.wires().size()) {
+            return Optional.empty();
+        }
+        var values = new ArrayList<>(slots);
+        for (int i = 0; i < wires.size(); i++) {
+            var wire = wires.get(i);
+            var was = design.wires().get(i);
+            if (!wire.isLedAs(was)) {
+                return Optional.empty();
+            }
+            if (!wire.isAsLongAndThickAs(was)) {
+                int branch = branchOf.get(wire.id());
+                values.set(branch, NetlistBuilder.wire(next, wire, a(branch), b(branch)));
+            }
+        }
+        return Optional.of(new Netlist(this, next, values));
+    }
+
+    /** The wires that are another resistance than in a netlist of the same topology. */
+    public int[] changedFrom(Netlist earlier) {
+        return IntStream.range(0, wires())
+                .filter(i -> slots.get(i) != earlier.slots.get(i))
+                .toArray();
+    }
+
     /** The terminals joined to one by wires, splices and connectors, itself first. */
     public static Set<Terminal> joined(Design design, Terminal start) {
         return Joints.joined(design, start);
@@ -207,6 +263,11 @@ public final class Netlist {
     /** Number of branches. */
     public int size() {
         return slots.size();
+    }
+
+    /** Number of wires, which are the first of its branches. */
+    public int wires() {
+        return branchOf.size();
     }
 
     /** The node a branch counts from. */
@@ -246,6 +307,11 @@ public final class Netlist {
         return slots.get(branch).under().apply(conditions);
     }
 
+    /** What a wire resists under the conditions with the joints at its ends, ohms. */
+    public double ohms(int wire, Conditions conditions) {
+        return ((Branch.Resistance) branch(wire, conditions)).ohms();
+    }
+
     /** The branches that follow an aspect of the conditions, in order. */
     public IntStream heeding(Aspect aspect) {
         return IntStream.range(0, slots.size()).filter(i -> slots.get(i).heeds().contains(aspect));
@@ -269,6 +335,11 @@ public final class Netlist {
     /** The branches that a coil may open or close. */
     public IntStream movedBy(int coil) {
         return Arrays.stream(movedBy[coil]);
+    }
+
+    /** Number of coils. */
+    public int coils() {
+        return coils.size();
     }
 
     /** The part a coil sits in. */

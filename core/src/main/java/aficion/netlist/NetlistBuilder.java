@@ -71,25 +71,24 @@ final class NetlistBuilder {
     }
 
     private void wire(Wire wire) {
-        double cold = wire.conductor().perMetre().value() * wire.length().metres().value();
-        double joints = 2 * design.rules().joint().value();
         int a = nodeOf.get(wire.from().terminal());
         int b = nodeOf.get(wire.to().terminal());
-        int index =
-                add(
-                        new Netlist.Slot(
-                                a,
-                                b,
-                                false,
-                                List.of(),
-                                Set.of(Aspect.AIR),
-                                conditions ->
-                                        new Branch.Resistance(
-                                                a,
-                                                b,
-                                                cold * Conductor.warmth(conditions.air().value())
-                                                        + joints)));
-        branchOf.put(wire.id(), index);
+        branchOf.put(wire.id(), add(wire(design, wire, a, b)));
+    }
+
+    /** What a wire between two nodes is: its copper as warm as the air, and what joins its ends. */
+    static Netlist.Slot wire(Design design, Wire wire, int a, int b) {
+        double cold = wire.conductor().perMetre().value() * wire.length().metres().value();
+        double joints = 2 * design.rules().joint().value();
+        return new Netlist.Slot(
+                a,
+                b,
+                false,
+                List.of(),
+                Set.of(Aspect.AIR),
+                conditions ->
+                        new Branch.Resistance(
+                                a, b, cold * Conductor.warmth(conditions.air().value()) + joints));
     }
 
     private void mount(Part part, PartId earth) {

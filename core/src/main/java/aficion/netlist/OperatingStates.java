@@ -28,6 +28,9 @@ import java.util.stream.Stream;
 public final class OperatingStates {
     static final int MOST = 512;
 
+    /** Amps from which one position loads a source more than another. */
+    private static final double MORE = 1e-3;
+
     /** Engine speed at which an alternator gives what it can on the road. */
     public static final Rpm ROAD = new Rpm(3000);
 
@@ -217,7 +220,7 @@ public final class OperatingStates {
             double most = load.apply(state);
             for (var tried : mover.from(state).toList()) {
                 double drawn = load.apply(tried);
-                if (drawn > most) {
+                if (drawn > most + MORE) {
                     most = drawn;
                     best = tried;
                 }

@@ -50,6 +50,7 @@ import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Puts a recipe into a design: names what is new, finds what it is to be joined to, and lets the
@@ -77,6 +78,7 @@ public final class Insertion {
     private final Set<Place> lacking = new HashSet<>();
     private final Map<Place, Terminal> found = new HashMap<>();
     private Design now;
+    private @Nullable Assessment assessed;
 
     /** Whether a recipe fits into a job. */
     public sealed interface Fit {
@@ -140,7 +142,7 @@ public final class Insertion {
         }
         choose();
         if (design.rules().workBy(WorkshopPractice.LARGEST_SIZE)) {
-            tidy(Tidying.resize(Assessment.of(now), circuit.id()));
+            tidy(Tidying.resize(assessed(), circuit.id()));
         }
         tidy(Tidying.recolour(now, circuit.id()));
         return new Fit.Fits(
@@ -372,7 +374,7 @@ public final class Insertion {
         var tried = new HashSet<Edit>();
         for (int round = 0; round < MOST_ROUNDS; round++) {
             var mending =
-                    Findings.of(Assessment.of(now)).stream()
+                    Findings.of(assessed()).stream()
                             .filter(finding -> !before.contains(finding.about()))
                             .flatMap(finding ->
                                     finding.remedies().stream()
@@ -387,6 +389,12 @@ public final class Insertion {
             }
             mending.stream().filter(this::chooses).forEach(this::make);
         }
+    }
+
+    /** What is worked out of the design as it is now; from what was before where that holds. */
+    private Assessment assessed() {
+        assessed = assessed == null ? Assessment.of(now) : assessed.after(now);
+        return assessed;
     }
 
     /**

@@ -8,7 +8,7 @@ import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
-import aficion.solve.Solver;
+import aficion.solve.Answers;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -19,13 +19,14 @@ import java.util.Set;
  * All that is worked out of one design, once: its worst case, the sizing of every wire and the
  * guard of every wire.
  *
+ * @param answers what its netlist answers, states solved once
  * @param sizings by wire, in the order of the design
  * @param guarding what guards what
  * @param bundles how warm each bundle gets at its worst
  */
 public record Assessment(
         Design design,
-        Netlist netlist,
+        Answers answers,
         WorstCase worst,
         Map<WireId, WireSizing> sizings,
         Guards guarding,
@@ -33,15 +34,40 @@ public record Assessment(
 
     /** Works out everything, from every operating state; takes a while for a large design. */
     public static Assessment of(Design design) {
-        var solver = new Solver(Netlist.of(design));
-        var worst = WorstCase.of(solver);
+        var answers = new Answers(Netlist.of(design));
+        var worst = WorstCase.of(answers);
         return new Assessment(
                 design,
-                solver.netlist(),
+                answers,
                 worst,
                 Sizing.of(design, worst),
                 Guards.in(design),
                 bundles(design, worst));
+    }
+
+    /**
+     * The same for what has become of the design. Where only wires are cut or laid otherwise, what
+     * they have no part in is not worked out again.
+     */
+    public Assessment after(Design next) {
+        return netlist().with(next).map(this::after).orElseGet(() -> of(next));
+    }
+
+    private Assessment after(Netlist next) {
+        var answers = this.answers.of(next);
+        var worst = this.worst.after(answers);
+        return new Assessment(
+                next.design(),
+                answers,
+                worst,
+                Sizing.of(next.design(), worst, this),
+                Guards.in(next.design()),
+                bundles(next.design(), worst));
+    }
+
+    /** The netlist of the design. */
+    public Netlist netlist() {
+        return answers.netlist();
     }
 
     /** The sizing of a wire; empty when no state could be solved. */
@@ -75,7 +101,7 @@ public record Assessment(
      * battery: what a short behind it draws comes back here.
      */
     public Optional<Guard.Fitted> returned(Wire wire) {
-        return worst.returns(netlist.branch(wire))
+        return worst.returns(netlist().branch(wire))
                 ? guarding.first().stream()
                         .max(Comparator.comparingDouble(fuse -> fuse.carries().value()))
                 : Optional.empty();

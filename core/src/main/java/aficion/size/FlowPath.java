@@ -54,6 +54,11 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
                 point);
     }
 
+    /** The same way in the same state, told of another netlist. */
+    FlowPath in(OperatingPoint next) {
+        return new FlowPath(wires, joints, cranks, next);
+    }
+
     private static boolean turns(OperatingPoint point) {
         return point.netlist()
                 .cranking()

@@ -94,14 +94,24 @@ public final class HeatBalance {
                 SOURCE);
     }
 
-    /** How warm the conductor gets that carries the current for good; never above 400 °C. */
+    /**
+     * How warm the conductor gets that carries the current for good; never above 400 °C. Sought is
+     * the warmth of its surface, from which that of its copper follows.
+     */
     public static Celsius temperature(Conductor conductor, Celsius ambient, Amps current) {
         double cold = conductor.perMetre().value() * current.value() * current.value();
-        return new Celsius(
+        double outside = conductor.outside().value();
+        double wall = wall(conductor);
+        double surface =
                 zero(
-                        hot -> shed(conductor, ambient.value(), hot) - cold * Conductor.warmth(hot),
+                        at -> {
+                            double shed = fromSurface(outside, ambient.value(), at);
+                            return shed - cold * Conductor.warmth(at + shed * wall);
+                        },
                         ambient.value(),
-                        HOTTEST));
+                        HOTTEST);
+        double hot = surface + fromSurface(outside, ambient.value(), surface) * wall;
+        return new Celsius(Math.min(hot, HOTTEST));
     }
 
     /** Watts a metre sheds when its copper is that hot. */

@@ -44,12 +44,54 @@ public final class Sizing {
         return sized;
     }
 
+    /**
+     * The same after an earlier assessment: what it has found of a wire and still holds is kept.
+     */
+    static Map<WireId, WireSizing> of(Design design, WorstCase worst, Assessment earlier) {
+        var sized = new LinkedHashMap<WireId, WireSizing>();
+        worst.any()
+                .map(point -> new Sizing(design, worst, point))
+                .ifPresent(sizing ->
+                        design.wires()
+                                .forEach(wire ->
+                                        sized.put(
+                                                wire.id(),
+                                                sizing.kept(wire, earlier)
+                                                        .orElseGet(() -> sizing.size(wire)))));
+        return sized;
+    }
+
+    private Optional<WireSizing> kept(Wire wire, Assessment earlier) {
+        var peak = peak(worst, wire);
+        return earlier.sizing(wire.id())
+                .filter(known -> known.wire().equals(wire))
+                .filter(_ -> isSame(worst.steady(wire), earlier.worst().steady(wire)))
+                .filter(_ -> isSame(worst.held(wire), earlier.worst().held(wire)))
+                .filter(known -> known.path().wires().stream().allMatch(this::stands))
+                .flatMap(known -> peak.map(each -> known.in(each.point())));
+    }
+
+    private boolean stands(Wire wire) {
+        return design.wire(wire.id()).equals(wire);
+    }
+
+    private static boolean isSame(Optional<WorstCase.Peak> now, Optional<WorstCase.Peak> then) {
+        return now.isEmpty() ? then.isEmpty() : then.filter(now.get()::isSameAs).isPresent();
+    }
+
+    /** The largest current of a wire, lasting or held. */
+    private static Optional<WorstCase.Peak> peak(WorstCase worst, Wire wire) {
+        var steady = worst.steady(wire);
+        var held = worst.held(wire);
+        return magnitude(held).value() > magnitude(steady).value() ? held : steady;
+    }
+
     private WireSizing size(Wire wire) {
         var steady = worst.steady(wire);
         var held = worst.held(wire);
         var steadyAmps = magnitude(steady);
         var heldAmps = magnitude(held);
-        var peak = heldAmps.value() > steadyAmps.value() ? held : steady;
+        var peak = peak(worst, wire);
         var path =
                 FlowPath.through(peak.map(WorstCase.Peak::point).orElse(rest), wire, worst.metal());
         var current = new Amps(Math.max(steadyAmps.value(), heldAmps.value()));
@@ -65,7 +107,7 @@ public final class Sizing {
         Predicate<Conductor> little =
                 conductor -> {
                     var freed = new Amps(current.value() * freed(wire, conductor, current));
-                    return drop(wire, conductor, freed, path).limit().orElseThrow().kept();
+                    return losesLittle(wire, conductor, freed, path);
                 };
         Predicate<Conductor> strong =
                 conductor ->
@@ -83,6 +125,17 @@ public final class Sizing {
                 needed,
                 reason(sizes, needed, cool, little),
                 Allowance.of(design, wire, path).kept(path));
+    }
+
+    /** Whether it loses no more than it may; mostly told by how warm it is at least and at most. */
+    private boolean losesLittle(Wire wire, Conductor conductor, Amps current, FlowPath path) {
+        double allowed = Allowance.of(design, wire, path).wires();
+        double cold = current.value() * conductor.perMetre().value() * path.length().value();
+        double least = cold * Conductor.warmth(wire.zone().ambient().value());
+        double most = cold * Conductor.warmth(wire.insulation().limit().value());
+        return most <= allowed
+                || least <= allowed
+                        && drop(wire, conductor, current, path).limit().orElseThrow().kept();
     }
 
     private static WireSizing.Reason reason(

@@ -4,6 +4,7 @@ import aficion.catalogue.Conductor;
 import aficion.job.Wire;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
+import aficion.solve.OperatingPoint;
 import aficion.working.Working;
 import java.util.Optional;
 
@@ -39,6 +40,21 @@ public record WireSizing(
         HEAT,
         DROP,
         STRENGTH
+    }
+
+    /** The same in the same state, told of another netlist. */
+    WireSizing in(OperatingPoint point) {
+        return new WireSizing(
+                wire,
+                steady,
+                held,
+                carries,
+                carriesShortly,
+                drop,
+                path.in(point),
+                needed,
+                reason,
+                wayKept);
     }
 
     /** Whether it stays cool enough. */

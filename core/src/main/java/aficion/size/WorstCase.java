@@ -11,9 +11,9 @@ import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
+import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
@@ -39,6 +39,9 @@ import org.jspecify.annotations.Nullable;
  * wires: it is a {@link Short}, and what its guards leave of it is judged.
  */
 public final class WorstCase {
+    private final Answers answers;
+    private final Set<Conditions> heaviest;
+    private final Set<Conditions> states;
     private final Netlist netlist;
     private final Map<String, List<Wire>> bundles;
     private final Metal metal;
@@ -58,7 +61,12 @@ public final class WorstCase {
     private @Nullable Set<Integer> returning;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
-    public record Peak(Amps amps, OperatingPoint point) {}
+    public record Peak(Amps amps, OperatingPoint point) {
+        /** Whether it is the same current in the same state, be it of another netlist. */
+        boolean isSameAs(Peak other) {
+            return amps.equals(other.amps) && point.isSameAs(other.point);
+        }
+    }
 
     /** A state that has no operating point. */
     public record Trouble(Conditions conditions, Outcome outcome) {}
@@ -78,11 +86,17 @@ public final class WorstCase {
         }
     }
 
+    /** A state that was solved, and what metal joins in it. */
+    private record State(OperatingPoint point, Metal.Bond bond) {}
+
     /** The lasting state in which the wires of a bundle lose most. */
     private record Warmest(double lost, OperatingPoint point) {}
 
-    private WorstCase(Netlist netlist) {
-        this.netlist = netlist;
+    private WorstCase(Answers answers, Set<Conditions> heaviest, Set<Conditions> states) {
+        this.answers = answers;
+        this.heaviest = heaviest;
+        this.states = states;
+        this.netlist = answers.netlist();
         this.bundles = Bundle.of(netlist.design());
         this.metal = new Metal(netlist);
         this.steady = new Peak[netlist.size()];
@@ -100,60 +114,83 @@ public final class WorstCase {
         this.together = new BitSet();
     }
 
-    /** Solves every state of a design; {@code solver} is of that design's netlist. */
-    public static WorstCase of(Solver solver) {
-        var worst = new WorstCase(solver.netlist());
-        var bases = worst.heaviest(solver);
-        for (var base : bases) {
-            for (var state : OperatingStates.withSources(worst.netlist.controls(), base)) {
-                worst.demanded(solver, state).ifPresent(worst.bases::add);
-            }
-        }
-        for (var state : states(solver, bases)) {
-            worst.demanded(solver, state).ifPresent(point -> worst.take(state, point));
-        }
-        for (var trouble : List.copyOf(worst.troubles)) {
-            worst.takeBuzzing(solver, trouble);
-        }
-        worst.rate();
+    /** Asks every state of a design. */
+    static WorstCase of(Answers answers) {
+        var heaviest = heaviest(answers);
+        return of(answers, heaviest, states(answers.netlist(), heaviest));
+    }
+
+    /** The same of answers for another netlist of the same topology. */
+    WorstCase after(Answers next) {
+        var heaviest = heaviest(next);
+        return of(
+                next,
+                heaviest,
+                heaviest.equals(this.heaviest) ? states : states(next.netlist(), heaviest));
+    }
+
+    private static WorstCase of(Answers answers, Set<Conditions> heaviest, Set<Conditions> states) {
+        var worst = new WorstCase(answers, heaviest, states);
+        worst.take();
         return worst;
     }
 
+    private void take() {
+        for (var base : heaviest) {
+            for (var state : OperatingStates.withSources(netlist.controls(), base)) {
+                demanded(state).map(State::point).ifPresent(bases::add);
+            }
+        }
+        for (var state : states) {
+            demanded(state).ifPresent(this::take);
+        }
+        for (var trouble : List.copyOf(troubles)) {
+            takeBuzzing(trouble);
+        }
+        rate();
+    }
+
     /** What is asked in a state; what the guards leave of it where metal shorts a battery. */
-    private Optional<OperatingPoint> demanded(Solver solver, Conditions state) {
-        var demand = believed(state, solver.demand(state));
-        var way = demand.flatMap(point -> metal.in(point).way());
+    private Optional<State> demanded(Conditions conditions) {
+        var demand = believed(conditions, answers.demand(conditions));
+        var way = demand.flatMap(state -> state.bond.way());
         if (way.isEmpty()) {
             return demand;
         }
         if (shorts.stream().noneMatch(known -> known.way().equals(way.get()))) {
-            shorts.add(new Short(state, way.get(), demand.orElseThrow()));
+            shorts.add(new Short(conditions, way.get(), demand.orElseThrow().point));
         }
-        return believed(state, solver.solve(state)).filter(point -> !metal.in(point).shorted());
+        return believed(conditions, answers.solve(conditions))
+                .filter(state -> !state.bond.shorted());
     }
 
     /** Takes what is asked while relays that buzz are in, and while they are out. */
-    private void takeBuzzing(Solver solver, Trouble trouble) {
+    private void takeBuzzing(Trouble trouble) {
         if (trouble.outcome() instanceof Outcome.Chattering(var relays)) {
             for (boolean in : List.of(true, false)) {
-                if (solver.demand(trouble.conditions(), relays, in)
-                                instanceof Outcome.Solved(var point)
-                        && !metal.in(point).shorted()) {
-                    take(trouble.conditions(), point);
+                if (answers.demand(trouble.conditions(), relays, in)
+                        instanceof Outcome.Solved(var point)) {
+                    var state = new State(point, metal.in(point));
+                    if (!state.bond.shorted()) {
+                        take(state);
+                    }
                 }
             }
         }
     }
 
-    private Optional<OperatingPoint> believed(Conditions state, Outcome outcome) {
+    private Optional<State> believed(Conditions conditions, Outcome outcome) {
         if (outcome instanceof Outcome.Solved(var point)) {
-            return Optional.of(point);
+            return Optional.of(new State(point, metal.in(point)));
         }
-        troubles.add(new Trouble(state, outcome));
+        troubles.add(new Trouble(conditions, outcome));
         return Optional.empty();
     }
 
-    private void take(Conditions state, OperatingPoint point) {
+    private void take(State solved) {
+        var point = solved.point;
+        var state = point.conditions();
+        var bond = solved.bond;
         boolean isHeld = OperatingStates.isHeld(netlist.controls(), state);
         raise(isHeld ? held : steady, point);
         if (!isHeld) {
@@ -165,7 +202,6 @@ public final class WorstCase {
         if (OperatingStates.isAtRest(netlist.controls(), state) && !point.holdsForAWhile()) {
             raise(rest, point);
         }
-        var bond = metal.in(point);
         for (int node = 0; node < netlist.nodes(); node++) {
             if (bond.earthed(node)) {
                 earthed.set(node);
@@ -254,13 +290,13 @@ public final class WorstCase {
     }
 
     /** Every state a design is judged in, each once. */
-    public static Set<Conditions> states(Solver solver) {
-        return states(solver, new WorstCase(solver.netlist()).heaviest(solver));
+    public static Set<Conditions> states(Netlist netlist) {
+        return states(netlist, heaviest(new Answers(netlist)));
     }
 
-    private static Set<Conditions> states(Solver solver, Set<Conditions> bases) {
-        var design = solver.netlist().design();
-        var controls = solver.netlist().controls();
+    private static Set<Conditions> states(Netlist netlist, Set<Conditions> bases) {
+        var design = netlist.design();
+        var controls = netlist.controls();
         var states = new LinkedHashSet<Conditions>();
         for (var circuit : design.circuits()) {
             for (var basis : bases) {
@@ -301,18 +337,21 @@ public final class WorstCase {
     }
 
     /** At rest; and for each position of the key everything else where it loads the source most. */
-    private Set<Conditions> heaviest(Solver solver) {
-        var design = netlist.design();
-        var bases = new LinkedHashSet<>(List.of(Conditions.REST));
+    private static Set<Conditions> heaviest(Answers answers) {
+        var netlist = answers.netlist();
+        var metal = new Metal(netlist);
+        var heaviest = new LinkedHashSet<>(List.of(Conditions.REST));
         for (var key : keys(netlist.controls())) {
-            bases.add(OperatingStates.heaviest(design, key, state -> drawn(solver, state)));
+            heaviest.add(
+                    OperatingStates.heaviest(
+                            netlist.design(), key, state -> drawn(answers, metal, state)));
         }
-        return bases;
+        return heaviest;
     }
 
     /** What is asked of the sources in a state; nothing where it is a short. */
-    private double drawn(Solver solver, Conditions state) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
+    private static double drawn(Answers answers, Metal metal, Conditions state) {
+        return answers.demand(state) instanceof Outcome.Solved(var point)
                         && !metal.in(point).shorted()
                 ? Supply.of(point).drawn().value()
                 : 0;

@@ -23,6 +23,7 @@ public final class Network {
     private static final Aspect[] ASPECTS = Aspect.values();
 
     private final Netlist netlist;
+    private final Pattern pattern;
     private final Accuracy accuracy;
     private final int size;
     private final int[] a;
@@ -79,7 +80,13 @@ public final class Network {
 
     /** The same, to be solved as accurately as that. */
     public Network(Netlist netlist, Conditions conditions, Accuracy accuracy) {
+        this(netlist, conditions, accuracy, new Pattern(netlist));
+    }
+
+    /** The same of a netlist whose pattern is known. */
+    Network(Netlist netlist, Conditions conditions, Accuracy accuracy, Pattern pattern) {
         this.accuracy = accuracy;
+        this.pattern = pattern;
         this.netlist = netlist;
         size = netlist.size();
         branches = new Branch[size];
@@ -93,7 +100,6 @@ public final class Network {
         whole = standing.whole;
         closed = standing.closed;
         settled = standing.settled;
-        var pattern = new Pattern(netlist, coils.length);
         heeding = pattern.heeding;
         movedBy = pattern.movedBy;
         conducts = new boolean[size];
@@ -121,6 +127,10 @@ public final class Network {
 
     Accuracy accuracy() {
         return accuracy;
+    }
+
+    Pattern pattern() {
+        return pattern;
     }
 
     /** Takes on other conditions; coils, fuses and settled resistances stay as they are. */

@@ -69,6 +69,30 @@ public final class OperatingPoint {
         }
     }
 
+    /** The same volts and amps, told of a netlist of the same topology that they also hold for. */
+    private OperatingPoint(OperatingPoint same, Netlist netlist) {
+        this.netlist = netlist;
+        this.conditions = same.conditions;
+        this.branches = same.branches;
+        this.amps = same.amps;
+        this.conducting = same.conducting;
+        this.whole = same.whole;
+        this.settled = same.settled;
+        this.pulled = same.pulled;
+        this.volts = same.volts;
+        this.floating = same.floating;
+    }
+
+    /** The same volts and amps of a netlist for which they hold as well. */
+    OperatingPoint of(Netlist next) {
+        return new OperatingPoint(this, next);
+    }
+
+    /** Whether another point is this one, be it told of another netlist. */
+    public boolean isSameAs(OperatingPoint other) {
+        return amps == other.amps;
+    }
+
     /** The point a network stands at, where it is believed. */
     public static Optional<OperatingPoint> of(Conditions conditions, Network network) {
         return checked(conditions, network) instanceof Outcome.Solved(var point)

@@ -37,7 +37,7 @@ final class Pattern {
     /** By coil, the branches it moves. */
     final int[][] movedBy;
 
-    Pattern(Netlist netlist, int coils) {
+    Pattern(Netlist netlist) {
         int size = netlist.size();
         a = new int[size];
         b = new int[size];
@@ -74,8 +74,8 @@ final class Pattern {
         for (var aspect : aspects) {
             heeding[aspect.ordinal()] = netlist.heeding(aspect).toArray();
         }
-        movedBy = new int[coils][];
-        for (int coil = 0; coil < coils; coil++) {
+        movedBy = new int[netlist.coils()][];
+        for (int coil = 0; coil < movedBy.length; coil++) {
             movedBy[coil] = netlist.movedBy(coil).toArray();
         }
     }

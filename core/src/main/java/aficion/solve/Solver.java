@@ -10,6 +10,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds the operating point of a netlist. Coils begin at rest and move until none wants to move;
@@ -56,6 +57,9 @@ public final class Solver {
 
     private boolean oneAtATime;
 
+    /** The most that each wire has carried on the way to rest, where that is kept. */
+    private float @Nullable [] most;
+
     public Solver(Netlist netlist) {
         this(new Network(netlist, Conditions.REST));
     }
@@ -71,6 +75,25 @@ public final class Solver {
                 IntStream.range(0, network.netlist().size())
                         .filter(i -> network.branch(i) instanceof Branch.FuseBranch)
                         .toArray();
+    }
+
+    /** A solver of another netlist of the same topology, which is not ordered anew. */
+    Solver of(Netlist next) {
+        return new Solver(
+                new Network(next, Conditions.REST, network.accuracy(), network.pattern()));
+    }
+
+    /** Notes from now on the most that each wire carries, at rest and on the way to it, in amps. */
+    void note(float[] most) {
+        this.most = most;
+    }
+
+    private void note() {
+        if (most != null) {
+            for (int i = 0; i < most.length; i++) {
+                most[i] = Math.max(most[i], (float) Math.abs(network.amps(i)));
+            }
+        }
     }
 
     /** What it solves. */
@@ -194,6 +217,7 @@ public final class Solver {
             if (!network.solve()) {
                 return Rest.LOST;
             }
+            note();
             if (coilsMoved()) {
                 if (!seen.add(coils())) {
                     if (oneAtATime) {

@@ -5,7 +5,6 @@ import aficion.job.JoinKind;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.size.WorstCase;
-import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -72,7 +71,7 @@ public final class Sweep {
 
     /** The same over all operating states of the design, to its end. */
     public List<Effect> effects() {
-        return effects(WorstCase.states(new Solver(netlist)), _ -> true);
+        return effects(WorstCase.states(netlist), _ -> true);
     }
 
     /** Every broken wire, bad joint and lost earth, in the order of the job. */

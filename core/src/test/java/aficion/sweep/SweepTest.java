@@ -10,7 +10,6 @@ import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.size.WorstCase;
-import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -186,7 +185,7 @@ class SweepTest {
     @Test
     void itTellsHowFarItIsAndStopsWhenAsked() {
         var netlist = Netlist.of(lamp(10, "1mm2").build());
-        var states = WorstCase.states(new Solver(netlist));
+        var states = WorstCase.states(netlist);
         var sweep = Sweep.of(netlist);
         var told = new ArrayList<Double>();
 

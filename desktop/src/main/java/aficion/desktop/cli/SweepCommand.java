@@ -3,7 +3,6 @@ package aficion.desktop.cli;
 import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
 import aficion.size.WorstCase;
-import aficion.solve.Solver;
 import aficion.sweep.Consequence;
 import aficion.sweep.Effect;
 import aficion.sweep.Sweep;
@@ -36,9 +35,7 @@ final class SweepCommand extends Commands.Printing {
         var loaded = job.load().design();
         var netlist = Netlist.of(loaded);
         var states =
-                state.isGiven()
-                        ? List.of(state.conditions(loaded))
-                        : WorstCase.states(new Solver(netlist));
+                state.isGiven() ? List.of(state.conditions(loaded)) : WorstCase.states(netlist);
         var effects = Sweep.of(netlist).effects(states, _ -> true);
         var speech = new Speech(loaded, UserUnits.METRIC);
         effects.stream()

@@ -75,7 +75,7 @@ final class Engine implements AutoCloseable {
         Assessment assessment(Design design) {
             var kept = assessment;
             if (kept == null || kept.design() != design) {
-                kept = Assessment.of(design);
+                kept = kept == null ? Assessment.of(design) : kept.after(design);
                 assessment = kept;
             }
             return kept;
