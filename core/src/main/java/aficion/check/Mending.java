@@ -1,5 +1,8 @@
 package aficion.check;
 
+import aficion.check.finding.About;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.job.Figures;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;

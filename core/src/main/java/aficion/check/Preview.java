@@ -1,5 +1,7 @@
 package aficion.check;
 
+import aficion.check.finding.About;
+import aficion.check.finding.Finding;
 import aficion.job.Wire;
 import aficion.job.Work;
 import aficion.job.edit.Edit;

@@ -2,8 +2,8 @@ package aficion.recipe;
 
 import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
-import aficion.check.Finding;
 import aficion.check.Findings;
+import aficion.check.finding.Finding;
 import aficion.identify.Feed;
 import aficion.identify.Feeds;
 import aficion.job.Circuit;

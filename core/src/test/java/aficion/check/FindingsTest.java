@@ -2,6 +2,8 @@ package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;

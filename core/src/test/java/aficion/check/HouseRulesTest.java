@@ -3,6 +3,7 @@ package aficion.check;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.FuseType;
+import aficion.check.finding.Finding;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.Insulation;
 import aficion.catalogue.Zone;
+import aficion.check.finding.Finding;
+import aficion.check.finding.PathFinding;
+import aficion.check.finding.Severity;
 import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;

@@ -1,8 +1,8 @@
 package aficion.files;
 
-import aficion.check.Finding;
 import aficion.check.Findings;
-import aficion.check.Severity;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.job.Design;
 import aficion.size.Assessment;
 import java.io.IOException;

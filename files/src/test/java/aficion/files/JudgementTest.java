@@ -2,9 +2,9 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.check.Finding;
 import aficion.check.Findings;
-import aficion.check.Severity;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.job.Design;
 import aficion.job.Work;
 import aficion.quantity.UserUnits;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
 import aficion.check.Findings;
-import aficion.check.Severity;
+import aficion.check.finding.Severity;
 import aficion.files.PartsBook.Entry;
 import aficion.files.PartsBook.Group;
 import aficion.job.Circuit;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.ColourScheme;
 import aficion.catalogue.Purpose;
-import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Preview;
+import aficion.check.finding.Finding;
 import aficion.identify.Purposes;
 import aficion.job.Colouring;
 import aficion.job.Design;

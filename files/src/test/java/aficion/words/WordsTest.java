@@ -9,11 +9,11 @@ import aficion.catalogue.Insulation;
 import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
-import aficion.check.Finding;
-import aficion.check.FitFinding;
-import aficion.check.PathFinding;
-import aficion.check.Severity;
-import aficion.check.SourceFinding;
+import aficion.check.finding.Finding;
+import aficion.check.finding.FitFinding;
+import aficion.check.finding.PathFinding;
+import aficion.check.finding.Severity;
+import aficion.check.finding.SourceFinding;
 import aficion.diagram.Lane;
 import aficion.files.DemoJobs;
 import aficion.files.JobFileException;
@@ -258,7 +258,8 @@ class WordsTest {
     @Test
     void everyFindingHasANameOfItsOwnInFiles() throws IOException {
         var names = new Properties();
-        try (var stream = Finding.class.getResourceAsStream("/aficion/check/findings.properties")) {
+        try (var stream =
+                Finding.class.getResourceAsStream("/aficion/check/finding/findings.properties")) {
             names.load(stream);
         }
 

@@ -1,7 +1,7 @@
 package aficion.desktop.cli;
 
 import aficion.check.Findings;
-import aficion.check.Severity;
+import aficion.check.finding.Severity;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;

@@ -1,8 +1,8 @@
 package aficion.desktop.inspect;
 
-import aficion.check.Finding;
 import aficion.check.Findings;
-import aficion.check.Subject;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Subject;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Assessed;
 import aficion.desktop.workbench.Selection;

@@ -1,9 +1,9 @@
 package aficion.desktop.inspect;
 
-import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Preview;
-import aficion.check.Severity;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.desktop.theme.Marks;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;

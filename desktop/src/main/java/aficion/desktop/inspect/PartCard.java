@@ -1,7 +1,7 @@
 package aficion.desktop.inspect;
 
 import aficion.catalogue.FuseType;
-import aficion.check.Subject;
+import aficion.check.finding.Subject;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;

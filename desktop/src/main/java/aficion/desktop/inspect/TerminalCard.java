@@ -1,6 +1,6 @@
 package aficion.desktop.inspect;
 
-import aficion.check.Subject;
+import aficion.check.finding.Subject;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;

@@ -1,7 +1,7 @@
 package aficion.desktop.inspect;
 
 import aficion.catalogue.Conductors;
-import aficion.check.Subject;
+import aficion.check.finding.Subject;
 import aficion.desktop.theme.Swatches;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Verbs;

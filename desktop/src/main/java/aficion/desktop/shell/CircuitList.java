@@ -1,6 +1,6 @@
 package aficion.desktop.shell;
 
-import aficion.check.Severity;
+import aficion.check.finding.Severity;
 import aficion.desktop.theme.Marks;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Assessed;

@@ -1,6 +1,6 @@
 package aficion.desktop.theme;
 
-import aficion.check.Severity;
+import aficion.check.finding.Severity;
 import aficion.job.Work;
 import java.util.Set;
 import javafx.scene.Group;

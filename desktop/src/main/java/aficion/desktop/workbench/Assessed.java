@@ -1,8 +1,8 @@
 package aficion.desktop.workbench;
 
-import aficion.check.Finding;
 import aficion.check.Findings;
-import aficion.check.Severity;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Work;

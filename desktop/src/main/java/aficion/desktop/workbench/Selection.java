@@ -1,6 +1,6 @@
 package aficion.desktop.workbench;
 
-import aficion.check.Subject;
+import aficion.check.finding.Subject;
 import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;

@@ -1,9 +1,9 @@
 package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
-import aficion.check.Finding;
 import aficion.check.Findings;
 import aficion.check.Mending;
+import aficion.check.finding.Finding;
 import aficion.diagram.Diagram;
 import aficion.diagram.DrawingOptions;
 import aficion.diagram.Lettering;

@@ -2,7 +2,7 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.check.Finding;
+import aficion.check.finding.Finding;
 import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
 import aficion.job.Colouring;

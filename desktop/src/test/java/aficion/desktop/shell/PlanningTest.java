@@ -2,8 +2,8 @@ package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.check.Finding;
-import aficion.check.Severity;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
 import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
 import aficion.files.RecipeBook;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
-import aficion.check.Finding;
+import aficion.check.finding.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;

@@ -1,4 +1,0 @@
-package aficion.check;
-
-/** What is wrong with what, whatever the figures. */
-public record About(String rule, Subject subject) {}

@@ -1,9 +1,0 @@
-package aficion.check;
-
-/** How much a finding matters, worst first. */
-public enum Severity {
-    DANGER,
-    FIX,
-    ADVISE,
-    NOTE
-}

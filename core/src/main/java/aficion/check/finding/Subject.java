@@ -1,0 +1,46 @@
+package aficion.check.finding;
+
+import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import java.util.List;
+
+/** What a finding is about. */
+public sealed interface Subject {
+
+    record OfWire(WireId wire) implements Subject {}
+
+    record OfPart(PartId part) implements Subject {}
+
+    record OfTerminal(Terminal terminal) implements Subject {}
+
+    /** The name it is kept under: a wire's identity, a part or a terminal. */
+    default String place() {
+        return switch (this) {
+            case OfWire(var wire) -> wire.value();
+            case OfPart(var part) -> part.value();
+            case OfTerminal(var terminal) -> terminal.toString();
+        };
+    }
+
+    /** The circuits it belongs to, in working order. */
+    default List<CircuitId> circuits(Design design) {
+        return switch (this) {
+            case OfWire(var wire) -> List.of(design.wire(wire).circuit());
+            case OfPart(var part) -> of(design, part);
+            case OfTerminal(var terminal) -> of(design, terminal.part());
+        };
+    }
+
+    private static List<CircuitId> of(Design design, PartId part) {
+        return design.wires().stream()
+                .filter(wire ->
+                        wire.terminals().stream()
+                                .anyMatch(terminal -> terminal.part().equals(part)))
+                .map(wire -> wire.circuit())
+                .distinct()
+                .toList();
+    }
+}

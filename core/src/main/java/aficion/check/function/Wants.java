@@ -1,0 +1,138 @@
+package aficion.check.function;
+
+import aficion.job.ControlKind;
+import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.SourceKind;
+import aficion.job.Terminal;
+import aficion.netlist.Netlist;
+import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * What a part has to get in some state to be of any use: so many volts across one of its branches.
+ *
+ * @param feed the pin it is fed at
+ * @param back the pin it returns at
+ */
+public record Wants(Part part, String role, double volts, String feed, String back) {
+    /** The share of its rated volts below which a thing does nothing to speak of. */
+    private static final double LEAST = 0.3;
+
+    /** The share of the system's volts that a coil behind a quick electronic box still sees. */
+    private static final double COIL = 0.02;
+
+    /** What the parts of a design want, those without a wire at their feed left out. */
+    public static List<Wants> of(Design design) {
+        return design.parts().stream()
+                .flatMap(part -> of(design, part))
+                .filter(want -> !design.wiresAt(want.part.terminal(want.feed)).isEmpty())
+                .toList();
+    }
+
+    private static Stream<Wants> of(Design design, Part part) {
+        double system = design.vehicle().system().value();
+        return switch (part.kind()) {
+            case LoadKind.Lamp(var test, var filaments) ->
+                    filaments.stream()
+                            .map(filament ->
+                                    want(part, filament.pin(), test.value(), filament.pin()));
+            case LoadKind.WarningLamp lamp ->
+                    Stream.of(new Wants(part, "1", LEAST * lamp.test().value(), "1", "2"));
+            case LoadKind.LedLamp lamp -> Stream.of(want(part, "body", lamp.rated().value(), "+"));
+            case LoadKind.Buzzer buzzer -> Stream.of(want(part, "+", buzzer.rated().value(), "+"));
+            case LoadKind.Motor motor -> Stream.of(want(part, "body", motor.rated().value(), "+"));
+            case LoadKind.WiperMotor motor ->
+                    Stream.of(want(part, "body", motor.rated().value(), "53"));
+            case LoadKind.TwoSpeedMotor motor ->
+                    Stream.of("53", "53b").map(pin -> want(part, pin, motor.rated().value(), pin));
+            case LoadKind.Starter _ -> Stream.of(want(part, "motor", 0.5 * system, "30"));
+            case LoadKind.IgnitionCoil _ -> coil(design, part, system);
+            case LoadKind.Load load -> Stream.of(want(part, "body", load.rated().value(), "+"));
+            case LoadKind.Heater _ -> Stream.of(want(part, "body", system, "+"));
+            case LoadKind.Voltmeter _ -> Stream.of(want(part, "body", system, "+"));
+            case LoadKind.Gauge(var winding, var full, _, _) ->
+                    Stream.of(
+                            new Wants(
+                                    part, "body", 0.1 * winding.value() * full.value(), "B", "T"));
+            case ControlKind.Relay relay ->
+                    Stream.of(
+                            new Wants(
+                                    part,
+                                    "coil",
+                                    relay.pickUp().value() * relay.rated().value(),
+                                    "86",
+                                    "85"));
+            case ControlKind.LatchingRelay relay ->
+                    Stream.of(want(part, "set", 2 * relay.rated().value(), "S"));
+            case ControlKind.Module module ->
+                    Stream.of(want(part, "rest", module.rated().value(), "15"));
+            case ControlKind.IgnitionBox box ->
+                    Stream.of(
+                            want(
+                                    part,
+                                    box.form() == ControlKind.IgnitionBox.Form.DISCHARGE
+                                            ? "body"
+                                            : "rest",
+                                    system,
+                                    "15"));
+            case SourceKind _,
+                    GuardKind _,
+                    ControlKind.Switch _,
+                    ControlKind.LevelSwitch _,
+                    ControlKind.Flasher _,
+                    ControlKind.Points _,
+                    LoadKind.Ammeter _,
+                    LoadKind.Magneto _,
+                    JoinKind _ ->
+                    Stream.empty();
+        };
+    }
+
+    private static Wants want(Part part, String role, double rated, String feed) {
+        return new Wants(part, role, LEAST * rated, feed, "31");
+    }
+
+    /** A discharge box makes the current of its coil itself. */
+    private static Stream<Wants> coil(Design design, Part part, double system) {
+        boolean charged =
+                Set.of("15", "1").stream()
+                        .flatMap(pin -> Netlist.joined(design, part.terminal(pin)).stream())
+                        .map(terminal -> design.part(terminal.part()).kind())
+                        .anyMatch(kind ->
+                                kind instanceof ControlKind.IgnitionBox box
+                                        && box.form() == ControlKind.IgnitionBox.Form.DISCHARGE);
+        return charged
+                ? Stream.empty()
+                : Stream.of(new Wants(part, "body", COIL * system, "15", "1"));
+    }
+
+    /** Whether it gets it in some state. */
+    boolean met(Assessment assessment) {
+        return assessment
+                .worst()
+                .volts(part.id(), role)
+                .filter(span -> span.largest() >= volts)
+                .isPresent();
+    }
+
+    /** Whether it gets it in a state. */
+    public boolean metIn(OperatingPoint point) {
+        var branch = point.netlist().inside(part.id()).get(role);
+        return branch != null && Math.abs(point.branchVolts(branch)) >= volts;
+    }
+
+    Terminal feedEnd() {
+        return part.terminal(feed);
+    }
+
+    Terminal backEnd() {
+        return part.terminal(back);
+    }
+}

@@ -1,0 +1,85 @@
+package aficion.check.ignition;
+
+import aficion.check.finding.Finding;
+import aficion.check.finding.Rule;
+import aficion.check.finding.SourceFinding;
+import aficion.job.ControlKind;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.size.Assessment;
+import aficion.size.WorstCase;
+import aficion.solve.OperatingPoint;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * Coils and their ballast: a coil made for one that draws more than points stand without it (about
+ * 4 A, docs/SOURCES.md, here with the volts of charging and of a still engine), in the lasting
+ * positions of the key; and a ballast that stays in while the starter turns.
+ */
+public final class CoilRule implements Rule {
+    private static final double POINTS_STAND = 5.5;
+    private static final double SAME = 0.02;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.design().parts().stream()
+                .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
+                .flatMap(part ->
+                        Stream.concat(
+                                overfed(assessment, part).stream(),
+                                ballastInStart(assessment, part).stream()));
+    }
+
+    private static Optional<Finding> overfed(Assessment assessment, Part coil) {
+        boolean points =
+                meets(assessment, coil, kind -> kind instanceof ControlKind.Points).isPresent();
+        return assessment
+                .worst()
+                .steady(coil.id(), "body")
+                .map(peak -> Math.abs(peak.amps().value()))
+                .filter(amps -> points && amps > POINTS_STAND)
+                .map(amps ->
+                        new SourceFinding.CoilOverfed(
+                                coil.id(), new Amps(amps), new Amps(POINTS_STAND)));
+    }
+
+    private static Optional<Finding> ballastInStart(Assessment assessment, Part coil) {
+        var ballast = meets(assessment, coil, kind -> kind instanceof JoinKind.Resistor);
+        return ballast.flatMap(resistor ->
+                cranking(assessment)
+                        .filter(point -> through(point, coil) > SAME)
+                        .filter(point ->
+                                Math.abs(through(point, coil) - through(point, resistor)) < SAME)
+                        .findFirst()
+                        .map(_ -> new SourceFinding.BallastInStart(coil.id(), resistor.id())));
+    }
+
+    private static Stream<OperatingPoint> cranking(Assessment assessment) {
+        return assessment.design().parts().stream()
+                .filter(part -> part.kind() instanceof LoadKind.Starter)
+                .flatMap(part -> assessment.worst().held(part.id(), "motor").stream())
+                .map(WorstCase.Peak::point);
+    }
+
+    private static double through(OperatingPoint point, Part part) {
+        return point.through(part.id(), "body").map(Amps::value).map(Math::abs).orElse(0.0);
+    }
+
+    private static Optional<Part> meets(Assessment assessment, Part coil, Predicate<Kind> wanted) {
+        var design = assessment.design();
+        return coil.terminals().stream()
+                .flatMap(pin -> Netlist.joined(design, pin).stream())
+                .map(Terminal::part)
+                .distinct()
+                .map(design::part)
+                .filter(part -> wanted.test(part.kind()))
+                .findFirst();
+    }
+}

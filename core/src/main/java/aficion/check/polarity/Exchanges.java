@@ -1,0 +1,30 @@
+package aficion.check.polarity;
+
+import aficion.job.Design;
+import aficion.job.Part;
+import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import java.util.List;
+
+/** The remedy for a part connected the wrong way round. */
+public final class Exchanges {
+    private Exchanges() {}
+
+    /** Exchanges two feeds, where wires lead to both. */
+    static List<Edit> feeds(Design design, Part part, String one, String other) {
+        boolean wired =
+                !design.wiresAt(part.terminal(one)).isEmpty()
+                        && !design.wiresAt(part.terminal(other)).isEmpty();
+        return wired ? List.of(new PartEdit.Exchange(part.id(), one, other)) : List.of();
+    }
+
+    /** Exchanges two terminals, where wires and not the part's case lead to both. */
+    static List<Edit> of(Design design, Part part, String one, String other) {
+        boolean wired =
+                !design.wiresAt(part.terminal(one)).isEmpty()
+                        && !design.wiresAt(part.terminal(other)).isEmpty();
+        return wired && part.mount().isEmpty()
+                ? List.of(new PartEdit.Exchange(part.id(), one, other))
+                : List.of();
+    }
+}

@@ -1,0 +1,69 @@
+package aficion.check.polarity;
+
+import aficion.check.finding.Finding;
+import aficion.check.finding.PathFinding;
+import aficion.check.finding.Rule;
+import aficion.job.Design;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.netlist.Netlist;
+import aficion.size.Assessment;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Lamps whose two filaments are fed the other way round than those of their like: the one that
+ * agrees less with the terminal numbers of what feeds it is named.
+ */
+public final class LampPinsRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var design = assessment.design();
+        var lamps = design.parts().stream().filter(part -> pins(part).size() == 2).toList();
+        return lamps.stream()
+                .flatMap(lamp ->
+                        lamps.stream()
+                                .filter(other -> pins(other).equals(pins(lamp)))
+                                .filter(other -> lamps.indexOf(other) > lamps.indexOf(lamp))
+                                .flatMap(other -> crossed(design, lamp, other).stream()))
+                .distinct();
+    }
+
+    private static List<String> pins(Part part) {
+        return part.kind() instanceof LoadKind.Lamp(_, var filaments)
+                ? filaments.stream().map(LoadKind.Filament::pin).toList()
+                : List.of();
+    }
+
+    private static Optional<Finding> crossed(Design design, Part lamp, Part other) {
+        var one = pins(lamp).getFirst();
+        var two = pins(lamp).getLast();
+        boolean crossed =
+                Netlist.joined(design, lamp.terminal(one)).contains(other.terminal(two))
+                        && Netlist.joined(design, lamp.terminal(two)).contains(other.terminal(one));
+        return crossed
+                ? Stream.of(other, lamp)
+                        .min(Comparator.comparing(each -> agreement(design, each)))
+                        .map(wrong ->
+                                new PathFinding.FilamentsExchanged(
+                                        wrong.id(),
+                                        one,
+                                        two,
+                                        Exchanges.feeds(design, wrong, one, two)))
+                : Optional.empty();
+    }
+
+    /** How many terminals of the same number its filaments meet. */
+    private static long agreement(Design design, Part lamp) {
+        return pins(lamp).stream()
+                .mapToLong(pin ->
+                        Netlist.joined(design, lamp.terminal(pin)).stream()
+                                .map(Terminal::pin)
+                                .filter(pin::equals)
+                                .count())
+                .sum();
+    }
+}

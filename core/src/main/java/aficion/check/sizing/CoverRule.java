@@ -1,0 +1,72 @@
+package aficion.check.sizing;
+
+import aficion.catalogue.Insulation;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Rule;
+import aficion.job.ControlKind;
+import aficion.job.ControlKind.IgnitionBox.Form;
+import aficion.job.Design;
+import aficion.job.Terminal;
+import aficion.job.Wire;
+import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
+import aficion.quantity.Volts;
+import aficion.size.Assessment;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Covers that do not hold the volts of their wire: those between a discharge ignition box and its
+ * coil (hundreds of volts, docs/SOURCES.md).
+ */
+public final class CoverRule implements Rule {
+    /** What a discharge box puts on its coil (typical). */
+    private static final Volts DISCHARGE = new Volts(400);
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var design = assessment.design();
+        var charged = charged(design);
+        return design.wires().stream()
+                .filter(wire -> charged.contains(wire.from().terminal()))
+                .filter(wire -> wire.insulation().holds().value() < DISCHARGE.value())
+                .map(wire ->
+                        new Finding.CoverTooWeak(
+                                wire.id(), wire.insulation().holds(), DISCHARGE, better(wire)));
+    }
+
+    /** The terminals that wires join to the output of a discharge box. */
+    private static Set<Terminal> charged(Design design) {
+        var found = new HashSet<Terminal>();
+        for (var part : design.parts()) {
+            if (part.kind() instanceof ControlKind.IgnitionBox box
+                    && box.form() == Form.DISCHARGE) {
+                found.add(part.terminal("1"));
+            }
+        }
+        boolean grown = !found.isEmpty();
+        while (grown) {
+            grown = false;
+            for (var wire : design.wires()) {
+                if (wire.terminals().stream().anyMatch(found::contains)) {
+                    grown |= found.addAll(wire.terminals());
+                }
+            }
+        }
+        return found;
+    }
+
+    /** The cover that holds enough and comes closest in warmth. */
+    private static List<Edit> better(Wire wire) {
+        return Stream.of(Insulation.values())
+                .filter(cover -> cover.holds().value() >= DISCHARGE.value())
+                .filter(cover -> cover.limit().value() >= wire.insulation().limit().value())
+                .min(Comparator.comparingDouble(cover -> cover.limit().value()))
+                .<Edit>map(cover -> new WireEdit.Insulate(wire.id(), cover))
+                .stream()
+                .toList();
+    }
+}
