@@ -19,8 +19,8 @@ final class LabelPlacer {
     private static final double LIFT = 5;
     private static final double CLEAR = 3.5;
 
-    private final List<Box> taken = new ArrayList<>();
-    private final List<Box> lines = new ArrayList<>();
+    private final Shelves taken = new Shelves();
+    private final Shelves lines = new Shelves();
 
     void take(Box box) {
         taken.add(box);
@@ -87,9 +87,7 @@ final class LabelPlacer {
     }
 
     private boolean isFree(Box box) {
-        return box.x() >= 0
-                && taken.stream().noneMatch(box::overlaps)
-                && lines.stream().noneMatch(box::overlaps);
+        return box.x() >= 0 && taken.isFree(box) && lines.isFree(box);
     }
 
     private static Stream<Box> spots(Stroke stroke, double width) {
@@ -157,9 +155,8 @@ final class LabelPlacer {
     private Box leastInTheWay(List<Box> places) {
         return places.stream()
                 .min(
-                        Comparator.comparingLong(box ->
-                                2 * taken.stream().filter(box::overlaps).count()
-                                        + lines.stream().filter(box::overlaps).count()))
+                        Comparator.comparingInt(
+                                box -> 2 * taken.overlapping(box) + lines.overlapping(box)))
                 .orElseThrow();
     }
 

@@ -1,6 +1,8 @@
 package aficion.diagram;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,13 +15,20 @@ import java.util.Set;
  * Runs strokes along a grid: shortest way first, few bends, few crossings, never through a body and
  * never on top of another stroke. Strokes that share a key share their way from there (a trunk).
  *
- * <p>A* over nodes and headings with the Manhattan distance to the goals as bound.
+ * <p>A* over nodes and headings with the Manhattan distance to the goals as bound. A search that
+ * has come to {@value #PATIENCE} places, more than a drawing of fifty wires asks for, goes on
+ * greedily: it takes the goal {@value #HURRY} times as seriously as the way behind it (weighted A*,
+ * I. Pohl, 1970), so that no stroke costs more than its own length; and it ends at once where the
+ * goal is walled in.
  */
 final class Router {
     private static final int STEP = 2;
     private static final int BEND = 9;
     private static final int CROSSING = 60;
     private static final int CLOSE = 5;
+
+    private static final int PATIENCE = 20_000;
+    private static final int HURRY = 5;
 
     /** A line before the first column or behind the last leads the eye astray. */
     private static final int OUTSIDE = 2;
@@ -42,11 +51,15 @@ final class Router {
     private final int[] before;
     private final int[] reached;
 
+    /** The search that went on from a place and heading. */
+    private final int[] left;
+
     /** The search that a place was last a start or a goal of. */
     private final int[] starting;
 
     private final int[] ending;
     private int searches;
+    private int tried;
 
     /**
      * @param edge the first column of the grid behind everything that is drawn
@@ -61,6 +74,7 @@ final class Router {
         this.cost = new int[columns * rows * 4];
         this.before = new int[columns * rows * 4];
         this.reached = new int[columns * rows * 4];
+        this.left = new int[columns * rows * 4];
         this.starting = new int[columns * rows];
         this.ending = new int[columns * rows];
     }
@@ -116,19 +130,34 @@ final class Router {
     }
 
     private Optional<List<Integer>> search(Set<Integer> starts, Set<Integer> ends) {
-        searches++;
-        starts.forEach(start -> starting[start] = searches);
-        ends.forEach(end -> ending[end] = searches);
         var goals = ends.stream().mapToInt(goal -> goal).toArray();
+        var sorted = starts.stream().mapToInt(start -> start).sorted().toArray();
+        var found = search(sorted, goals, 1, PATIENCE);
+        if (found.isEmpty() && tried >= PATIENCE && !isWalledIn(sorted, goals)) {
+            return search(sorted, goals, HURRY, Integer.MAX_VALUE);
+        }
+        return found;
+    }
+
+    private Optional<List<Integer>> search(int[] starts, int[] goals, int weight, int most) {
+        searches++;
+        tried = 0;
+        mark(starts, starting);
+        mark(goals, ending);
         var open = new PriorityQueue<long[]>((one, other) -> Long.compare(one[0], other[0]));
-        for (int start : starts.stream().sorted().toList()) {
+        for (int start : starts) {
             for (int heading = 0; heading < 4; heading++) {
                 reach(start * 4 + heading, 0, -1);
-                open.add(entry(bound(start, goals), start * 4 + heading));
+                open.add(entry(weight * bound(start, goals), start * 4 + heading));
             }
         }
-        while (!open.isEmpty()) {
+        while (!open.isEmpty() && tried < most) {
             int state = (int) open.remove()[1];
+            if (left[state] == searches) {
+                continue;
+            }
+            left[state] = searches;
+            tried++;
             int at = state / 4;
             if (isGoal(at)) {
                 return Optional.of(trace(state));
@@ -141,13 +170,56 @@ final class Router {
                 int price = price(state, next, heading);
                 int there = next * 4 + heading;
                 if (price >= 0
+                        && left[there] != searches
                         && (reached[there] != searches || cost[state] + price < cost[there])) {
                     reach(there, cost[state] + price, state);
-                    open.add(entry(cost[there] + bound(next, goals), there));
+                    open.add(entry(cost[there] + weight * bound(next, goals), there));
                 }
             }
         }
         return Optional.empty();
+    }
+
+    private void mark(int[] places, int[] mark) {
+        for (int place : places) {
+            mark[place] = searches;
+        }
+    }
+
+    /** Whether walls and lines part the goals from the starts; both sides are felt for in turn. */
+    private boolean isWalledIn(int[] starts, int[] goals) {
+        searches++;
+        mark(starts, starting);
+        mark(goals, ending);
+        var here = new ArrayDeque<Integer>();
+        var there = new ArrayDeque<Integer>();
+        Arrays.stream(starts).forEach(here::add);
+        Arrays.stream(goals).forEach(there::add);
+        while (!here.isEmpty() && !there.isEmpty()) {
+            if (meets(here, starting, ending) || meets(there, ending, starting)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Feels one place further; whether the other side has been there. */
+    private boolean meets(ArrayDeque<Integer> open, int[] own, int[] other) {
+        int at = open.remove();
+        for (int heading = 0; heading < 4; heading++) {
+            int next = step(at, heading);
+            if (next < 0 || own[next] == searches) {
+                continue;
+            }
+            if (other[next] == searches) {
+                return true;
+            }
+            if (!blocked[next] && (heading % 2 == 0 ? across : along)[next] == 0) {
+                own[next] = searches;
+                open.add(next);
+            }
+        }
+        return false;
     }
 
     private void reach(int state, int price, int from) {
@@ -231,12 +303,15 @@ final class Router {
     }
 
     private int bound(int at, int[] goals) {
+        int column = at % columns;
+        int row = at / columns;
         int least = Integer.MAX_VALUE;
         for (int goal : goals) {
-            int distance =
-                    Math.abs(at % columns - goal % columns)
-                            + Math.abs(at / columns - goal / columns);
-            least = Math.min(least, distance);
+            int goalRow = goal / columns;
+            int down = Math.abs(row - goalRow);
+            if (down < least) {
+                least = Math.min(least, down + Math.abs(column - goal + goalRow * columns));
+            }
         }
         return least * STEP;
     }

@@ -1,0 +1,57 @@
+package aficion.diagram;
+
+import aficion.diagram.Diagram.Box;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Boxes kept by the height they lie at, so that those in the way of another are found without
+ * looking at all.
+ */
+final class Shelves {
+    /** Height of a shelf, drawing units. */
+    private static final double HIGH = 48;
+
+    private final Map<Integer, List<Box>> shelves = new HashMap<>();
+
+    void add(Box box) {
+        for (int shelf = first(box); shelf <= last(box); shelf++) {
+            shelves.computeIfAbsent(shelf, _ -> new ArrayList<>()).add(box);
+        }
+    }
+
+    /** Whether no box overlaps that one. */
+    boolean isFree(Box box) {
+        for (int shelf = first(box); shelf <= last(box); shelf++) {
+            for (var other : shelves.getOrDefault(shelf, List.of())) {
+                if (box.overlaps(other)) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    /** How many boxes overlap that one. */
+    int overlapping(Box box) {
+        int count = 0;
+        int top = first(box);
+        for (int shelf = top; shelf <= last(box); shelf++) {
+            for (var other : shelves.getOrDefault(shelf, List.of())) {
+                boolean seen = shelf > Math.max(top, first(other));
+                count += !seen && box.overlaps(other) ? 1 : 0;
+            }
+        }
+        return count;
+    }
+
+    private static int first(Box box) {
+        return (int) Math.floor(box.y() / HIGH);
+    }
+
+    private static int last(Box box) {
+        return (int) Math.floor(box.bottom() / HIGH);
+    }
+}
