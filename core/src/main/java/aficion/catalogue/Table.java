@@ -12,7 +12,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /** Reads one data file of the catalogue: comma-separated, {@code #} comments, a header line. */
-final class Table {
+public final class Table {
     private static final CSVFormat FORMAT =
             CSVFormat.DEFAULT
                     .builder()
@@ -26,7 +26,7 @@ final class Table {
     private Table() {}
 
     /** One line of a table, whose cells are read by column name and checked. */
-    static final class Row {
+    public static final class Row {
         private final String file;
         private final CSVRecord cells;
 
@@ -36,11 +36,14 @@ final class Table {
         }
 
         /** Whether anything stands in a column. */
-        boolean has(String column) {
+        public boolean has(String column) {
             return cells.isSet(column) && !cells.get(column).isEmpty();
         }
 
-        String text(String column) {
+        /**
+         * @throws IllegalStateException when nothing stands there
+         */
+        public String text(String column) {
             if (!has(column)) {
                 throw wrong(column, "is missing");
             }
@@ -48,21 +51,24 @@ final class Table {
         }
 
         /** A number within the limits, both included. */
-        double number(String column, double least, double greatest) {
+        public double number(String column, double least, double greatest) {
             return checked(column, text(column), least, greatest);
         }
 
         /** Numbers separated by blanks, each within the limits. */
-        List<Double> numbers(String column, double least, double greatest) {
+        public List<Double> numbers(String column, double least, double greatest) {
             return List.of(text(column).split(" +")).stream()
                     .map(text -> checked(column, text, least, greatest))
                     .toList();
         }
 
         /** The constant of that name, written in lower case. */
-        <E extends Enum<E>> E constant(String column, Class<E> type) {
+        public <E extends Enum<E>> E constant(String column, Class<E> type) {
             for (E constant : type.getEnumConstants()) {
-                if (constant.name().toLowerCase(Locale.ROOT).equals(text(column))) {
+                if (constant.name()
+                        .toLowerCase(Locale.ROOT)
+                        .replace('_', '-')
+                        .equals(text(column).replace('_', '-'))) {
                     return constant;
                 }
             }
@@ -70,7 +76,7 @@ final class Table {
         }
 
         /** Groups separated by blanks, of that many numbers separated by colons. */
-        List<double[]> groups(String column, int size) {
+        public List<double[]> groups(String column, int size) {
             return List.of(text(column).split(" +")).stream()
                     .map(group -> group(column, group, size))
                     .toList();
@@ -101,14 +107,15 @@ final class Table {
             return value;
         }
 
-        IllegalStateException wrong(String column, String what) {
+        /** What is wrong with a cell, with file, record and column. */
+        public IllegalStateException wrong(String column, String what) {
             return new IllegalStateException(
                     file + ", record " + cells.getRecordNumber() + ", " + column + " " + what);
         }
     }
 
     /** Reads a file of the catalogue that ships with the program. */
-    static <T> List<T> read(String file, Function<Row, T> row) {
+    public static <T> List<T> read(String file, Function<Row, T> row) {
         var stream = Table.class.getResourceAsStream(file);
         if (stream == null) {
             throw new IllegalStateException("the catalogue lacks " + file);

@@ -1,5 +1,9 @@
 package aficion.job;
 
+import aficion.catalogue.Zone;
+import aficion.route.RunId;
+import aficion.route.RunLength;
+import aficion.route.Way;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -10,6 +14,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is to be built: the vehicle, the rules it is built by, its circuits, parts and wires.
@@ -22,35 +27,50 @@ public final class Design {
     private final List<Circuit> circuits;
     private final List<Part> parts;
     private final List<Wire> wires;
+    private final Optional<Body> body;
+    private @Nullable Map<RunId, List<Wire>> riders;
     private final Map<CircuitId, Circuit> circuitById;
     private final Map<PartId, Part> partById;
     private final Map<WireId, Wire> wireById;
     private final Map<Terminal, List<Wire>> wiresAt;
     private final Map<PartId, List<Part>> mountedOn;
 
-    /**
-     * @param circuits in working order
-     * @throws InvalidJob when names repeat or a wire or a mount points at nothing; it lists every
-     *     problem
-     */
+    /** A design of which nothing is known of the vehicle's body. */
     public Design(
             Vehicle vehicle,
             HouseRules rules,
             List<Circuit> circuits,
             List<Part> parts,
             List<Wire> wires) {
+        this(vehicle, rules, circuits, parts, wires, Optional.empty());
+    }
+
+    /**
+     * @param circuits in working order
+     * @param wires those that are laid along the body are as long and as hot as it makes them
+     * @throws InvalidJob when names repeat or a wire or a mount points at nothing, or a wire is
+     *     laid along a body that is not there; it lists every problem
+     */
+    public Design(
+            Vehicle vehicle,
+            HouseRules rules,
+            List<Circuit> circuits,
+            List<Part> parts,
+            List<Wire> wires,
+            Optional<Body> body) {
         this.vehicle = vehicle;
         this.rules = rules;
         this.circuits = List.copyOf(circuits);
         this.parts = List.copyOf(parts);
-        this.wires = List.copyOf(wires);
-        var problems = JobProblem.of(circuits, parts, wires);
+        var problems = JobProblem.of(circuits, parts, wires, body);
         if (!problems.isEmpty()) {
             throw new InvalidJob(problems);
         }
         this.circuitById = byId(circuits, Circuit::id);
         this.partById = byId(parts, Part::id);
-        this.wireById = byId(wires, Wire::id);
+        this.body = body.map(each -> each.of(partById));
+        this.wires = wires.stream().map(this::laid).toList();
+        this.wireById = byId(this.wires, Wire::id);
         this.mountedOn = new HashMap<>();
         for (var part : parts) {
             part.mount()
@@ -58,13 +78,22 @@ public final class Design {
                             mountedOn.computeIfAbsent(earth, _ -> new ArrayList<>()).add(part));
         }
         this.wiresAt = new HashMap<>();
-        for (var wire : wires) {
+        for (var wire : this.wires) {
             for (var terminal : wire.terminals()) {
                 wiresAt.computeIfAbsent(terminal, _ -> new ArrayList<>(2)).add(wire);
             }
         }
         wiresAt.replaceAll((_, ending) -> List.copyOf(ending));
         mountedOn.replaceAll((_, cases) -> List.copyOf(cases));
+    }
+
+    /** A wire as the body lays it, where it is laid along it. */
+    private Wire laid(Wire wire) {
+        if (!(wire.laid() instanceof Laid.Routed routed)) {
+            return wire;
+        }
+        var now = way(wire).map(routed::on).orElse(routed);
+        return now.equals(routed) ? wire : wire.withLaid(now);
     }
 
     private static <K, T> Map<K, T> byId(List<T> things, Function<T, K> id) {
@@ -102,6 +131,47 @@ public final class Design {
     /** Every wire, in the order they came. */
     public List<Wire> wires() {
         return wires;
+    }
+
+    /** The vehicle as the harness lies in it, where that has been said. */
+    public Optional<Body> body() {
+        return body;
+    }
+
+    /** How a new wire is laid: along the body where there is one, else as stated. */
+    public Laid laid(RunLength length, Zone zone) {
+        return body.isPresent() ? Laid.Routed.cheapest() : new Laid.Stated(length, zone);
+    }
+
+    /** How a wire gets from end to end along the body; one with a length of its own as well. */
+    public Optional<Way> way(Wire wire) {
+        return body.map(lies ->
+                lies.way(
+                        part(wire.from().terminal().part()),
+                        part(wire.to().terminal().part()),
+                        wire.laid() instanceof Laid.Routed routed
+                                ? routed.via()
+                                : Optional.empty()));
+    }
+
+    /** The wires that ride each run of the body, in the order of both; none where nothing does. */
+    public Map<RunId, List<Wire>> riders() {
+        var known = riders;
+        if (known == null) {
+            var found = new LinkedHashMap<RunId, List<Wire>>();
+            body.ifPresent(lies ->
+                    lies.plan().runs().forEach(run -> found.put(run.id(), new ArrayList<>())));
+            for (var wire : wires) {
+                way(wire)
+                        .ifPresent(way ->
+                                way.runs().stream()
+                                        .distinct()
+                                        .forEach(run -> found.get(run).add(wire)));
+            }
+            known = found;
+            riders = known;
+        }
+        return known;
     }
 
     /** The part of an identity; empty when there is none. */
@@ -168,29 +238,40 @@ public final class Design {
      * The same with other parts; refused as {@link InvalidJob} where a wire would hang in the air.
      */
     public Design withParts(List<Part> changed) {
-        return new Design(vehicle, rules, circuits, changed, wires);
+        return new Design(vehicle, rules, circuits, changed, wires, body);
     }
 
     /**
      * The same with other wires; refused as {@link InvalidJob} where an end would hang in the air.
      */
     public Design withWires(List<Wire> changed) {
-        return new Design(vehicle, rules, circuits, parts, changed);
+        return new Design(vehicle, rules, circuits, parts, changed, body);
     }
 
     /** The same with other circuits; refused as {@link InvalidJob} where a wire would have none. */
     public Design withCircuits(List<Circuit> changed) {
-        return new Design(vehicle, rules, changed, parts, wires);
+        return new Design(vehicle, rules, changed, parts, wires, body);
     }
 
     /** The same on another vehicle. */
     public Design withVehicle(Vehicle changed) {
-        return new Design(changed, rules, circuits, parts, wires);
+        return new Design(changed, rules, circuits, parts, wires, body);
+    }
+
+    /**
+     * The same in another body, or in none: then what was laid along it keeps the length it had.
+     */
+    public Design withBody(Optional<Body> changed) {
+        var now =
+                changed.isPresent()
+                        ? wires
+                        : wires.stream().map(wire -> wire.withLaid(wire.laid().apart())).toList();
+        return new Design(vehicle, rules, circuits, parts, now, changed);
     }
 
     /** The same in another house. */
     public Design withRules(HouseRules changed) {
-        return new Design(vehicle, changed, circuits, parts, wires);
+        return new Design(vehicle, changed, circuits, parts, wires, body);
     }
 
     @Override
@@ -201,12 +282,13 @@ public final class Design {
                         && rules.equals(design.rules)
                         && circuits.equals(design.circuits)
                         && parts.equals(design.parts)
-                        && wires.equals(design.wires);
+                        && wires.equals(design.wires)
+                        && body.equals(design.body);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(vehicle, rules, circuits, parts, wires);
+        return Objects.hash(vehicle, rules, circuits, parts, wires, body);
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -20,7 +21,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record JobProblem(String list, int index, String field, String text) {
 
-    static List<JobProblem> of(List<Circuit> circuits, List<Part> parts, List<Wire> wires) {
+    static List<JobProblem> of(
+            List<Circuit> circuits, List<Part> parts, List<Wire> wires, Optional<Body> body) {
         var found = new ArrayList<JobProblem>();
         var circuitIds = unique("circuits", circuits, Circuit::id, found);
         var byId = new HashMap<PartId, Part>();
@@ -54,6 +56,16 @@ public record JobProblem(String list, int index, String field, String text) {
                                         + " is in circuit "
                                         + wire.circuit()
                                         + ", which is not there"));
+            }
+            if (body.isEmpty() && wire.laid() instanceof Laid.Routed) {
+                found.add(
+                        new JobProblem(
+                                "wires",
+                                i,
+                                "laid",
+                                "wire "
+                                        + wire.number()
+                                        + " is laid along the body, and there is none"));
             }
             terminal(wire, "from", wire.from().terminal(), i, byId, found);
             terminal(wire, "to", wire.to().terminal(), i, byId, found);

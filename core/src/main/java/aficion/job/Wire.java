@@ -5,6 +5,7 @@ import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.quantity.Metres;
+import aficion.route.RunLength;
 import java.util.List;
 import java.util.Optional;
 

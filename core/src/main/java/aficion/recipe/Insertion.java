@@ -12,10 +12,8 @@ import aficion.job.Cut;
 import aficion.job.Design;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
-import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.RunLength;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
@@ -34,6 +32,7 @@ import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
+import aficion.route.RunLength;
 import aficion.size.Assessment;
 import aficion.verb.Attempt;
 import aficion.verb.Connection;
@@ -351,7 +350,7 @@ public final class Insertion {
                 Ends.on(now, from),
                 Ends.on(now, to),
                 new Cut(Ends.thinnest(design), Ends.cover(lead.zone()), lead.colour()),
-                new Laid.Stated(new RunLength.Assumed(reach(lead)), lead.zone()),
+                now.laid(new RunLength.Assumed(reach(lead)), lead.zone()),
                 lead.unguarded(),
                 Optional.empty());
     }

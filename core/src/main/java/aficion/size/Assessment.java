@@ -108,10 +108,9 @@ public record Assessment(
     }
 
     private static List<Bundle> bundles(Design design, WorstCase worst) {
-        return Bundle.of(design).entrySet().stream()
-                .flatMap(bundle ->
-                        worst.warmest(bundle.getKey()).stream()
-                                .map(point -> Bundle.in(point, bundle.getKey(), bundle.getValue())))
+        return Bundle.of(design).stream()
+                .flatMap(mates ->
+                        worst.warmest(mates.name()).stream().map(point -> Bundle.in(point, mates)))
                 .toList();
     }
 

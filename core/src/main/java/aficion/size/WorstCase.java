@@ -43,7 +43,7 @@ public final class WorstCase {
     private final Set<Conditions> heaviest;
     private final Set<Conditions> states;
     private final Netlist netlist;
-    private final Map<String, List<Wire>> bundles;
+    private final List<Bundle.Mates> bundles;
     private final Metal metal;
     private final Peak[] steady;
     private final Peak[] held;
@@ -371,15 +371,15 @@ public final class WorstCase {
     }
 
     private void warm(OperatingPoint point) {
-        for (var bundle : bundles.entrySet()) {
+        for (var bundle : bundles) {
             double lost = 0;
-            for (var wire : bundle.getValue()) {
+            for (var wire : bundle.wires()) {
                 double amps = point.through(wire).value();
                 lost += amps * amps * wire.conductor().perMetre().value();
             }
             var now = new Warmest(lost, point);
             warmest.merge(
-                    bundle.getKey(),
+                    bundle.name(),
                     now,
                     (before, after) -> after.lost > before.lost ? after : before);
         }

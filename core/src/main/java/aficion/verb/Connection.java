@@ -4,13 +4,12 @@ import aficion.catalogue.Colour;
 import aficion.job.CircuitId;
 import aficion.job.Cut;
 import aficion.job.Design;
-import aficion.job.Laid;
-import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.NewNames;
 import aficion.quantity.Metres;
+import aficion.route.RunLength;
 import java.util.Optional;
 
 /** A wire between two terminals that a user has named. */
@@ -45,7 +44,7 @@ public final class Connection {
                 Ends.on(design, one),
                 Ends.on(design, other),
                 new Cut(Ends.thinnest(design), Ends.cover(zone), colour(design, one, other)),
-                new Laid.Stated(new RunLength.Assumed(FIRST), zone));
+                design.laid(new RunLength.Assumed(FIRST), zone));
     }
 
     private static Optional<Terminal> terminal(Design design, String text) {

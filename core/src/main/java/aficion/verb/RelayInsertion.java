@@ -8,7 +8,6 @@ import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.Laid;
 import aficion.job.Part;
-import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Wire;
@@ -21,6 +20,7 @@ import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
+import aficion.route.RunLength;
 import java.util.List;
 import java.util.Optional;
 

@@ -12,6 +12,7 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.route.RunLength;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -22,7 +22,7 @@ class BundleTest {
     /** Nine wires of 2.0 mm: 1.2 · √(9 · 4) = 7.2 mm. */
     @Test
     void theDiameterIsThatOfTheWiresLaidTogether() {
-        var wires = Bundle.of(bundle(9, 5).build()).get("wing");
+        var wires = Bundle.of(bundle(9, 5).build()).getFirst().wires();
 
         assertThat(Bundle.diameter(wires).value()).isCloseTo(0.0072, within(1e-9));
     }

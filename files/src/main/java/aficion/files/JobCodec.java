@@ -8,6 +8,7 @@ import aficion.files.JobFileException.TooMany;
 import aficion.files.JobFileException.Trouble;
 import aficion.job.Acceptance;
 import aficion.job.BenchRun;
+import aficion.job.Body;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -16,9 +17,14 @@ import aficion.job.InvalidJob;
 import aficion.job.Job;
 import aficion.job.JobProblem;
 import aficion.job.Part;
+import aficion.job.PartId;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.Work;
+import aficion.route.Plan;
+import aficion.route.Run;
+import aficion.route.Station;
+import aficion.route.StationId;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -78,6 +84,7 @@ public final class JobCodec {
         "circuits",
         "parts",
         "wires",
+        "body",
         "work"
     })
     record Envelope(
@@ -88,7 +95,23 @@ public final class JobCodec {
             List<Circuit> circuits,
             List<Part> parts,
             List<Wire> wires,
+            Optional<Lies> body,
             Optional<Done> work) {}
+
+    /** The body as it is kept: what stands where it mostly does is left out. */
+    @JsonPropertyOrder({"stations", "runs", "stands"})
+    record Lies(List<Station> stations, List<Run> runs, Optional<Map<PartId, StationId>> stands) {
+        static Lies of(Body body) {
+            return new Lies(
+                    body.plan().stations(),
+                    body.plan().runs(),
+                    Optional.of(body.stands()).filter(stands -> !stands.isEmpty()));
+        }
+
+        Body body() {
+            return new Body(new Plan(stations, runs), stands.orElse(Map.of()));
+        }
+    }
 
     /** What has been done, as it is kept: a list is left out where it is empty. */
     @JsonPropertyOrder({"done", "bench", "accepted"})
@@ -145,6 +168,7 @@ public final class JobCodec {
                         design.circuits(),
                         design.parts(),
                         design.wires(),
+                        design.body().map(Lies::of),
                         Done.of(job));
         var indenter = new DefaultIndenter("  ", "\n");
         var printer =
@@ -176,12 +200,22 @@ public final class JobCodec {
                             envelope.rules(),
                             envelope.circuits(),
                             envelope.parts(),
-                            envelope.wires());
+                            envelope.wires(),
+                            body(envelope));
             return new Job(design, envelope.work().map(Done::work).orElse(Work.NONE));
         } catch (InvalidJob invalid) {
             throw new JobFileException(located(text, version, invalid));
         } catch (JacksonException e) {
             throw new JobFileException(trouble(e, text, version));
+        }
+    }
+
+    private static Optional<Body> body(Envelope envelope) {
+        try {
+            return envelope.body().map(Lies::body);
+        } catch (IllegalArgumentException e) {
+            throw new InvalidJob(
+                    List.of(new JobProblem("body", 0, "runs", String.valueOf(e.getMessage()))));
         }
     }
 

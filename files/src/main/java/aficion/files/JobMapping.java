@@ -20,7 +20,6 @@ import aficion.job.Kind;
 import aficion.job.Laid;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.RunLength;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
@@ -45,9 +44,16 @@ import aficion.quantity.Seconds;
 import aficion.quantity.SquareMillimetres;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.route.Covering;
+import aficion.route.RunId;
+import aficion.route.RunLength;
+import aficion.route.Station;
+import aficion.route.StationId;
 import aficion.words.Wording;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -65,15 +71,16 @@ import tools.jackson.core.JsonToken;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.KeyDeserializer;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
-import tools.jackson.databind.annotation.JsonDeserialize;
 import tools.jackson.databind.cfg.MapperConfig;
 import tools.jackson.databind.introspect.AnnotatedMember;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.TypeSerializer;
 import tools.jackson.databind.module.SimpleModule;
 
 /**
@@ -107,6 +114,7 @@ final class JobMapping {
                 .addMixIn(Demand.class, DemandMixIn.class)
                 .addMixIn(RunLength.class, LengthMixIn.class)
                 .addMixIn(Laid.class, LaidMixIn.class)
+                .addMixIn(Laid.Routed.class, RoutedMixIn.class)
                 .addMixIn(Colouring.class, ColouringMixIn.class)
                 .addModule(module())
                 .build();
@@ -178,8 +186,49 @@ final class JobMapping {
     @JsonSubTypes({@Type(RunLength.Measured.class), @Type(RunLength.Assumed.class)})
     private interface LengthMixIn {}
 
-    @JsonDeserialize(as = Laid.Stated.class)
+    /** As stated where it does not say by what. */
+    @JsonTypeInfo(
+            use = JsonTypeInfo.Id.NAME,
+            include = JsonTypeInfo.As.EXISTING_PROPERTY,
+            property = "by",
+            defaultImpl = Laid.Stated.class)
+    @JsonSubTypes({@Type(value = Laid.Routed.class, name = "runs")})
     private interface LaidMixIn {}
+
+    private abstract static class RoutedMixIn {
+        @JsonCreator
+        static Laid.Routed by(
+                @JsonProperty("via") Optional<StationId> via,
+                @JsonProperty("slack") Optional<Metres> slack) {
+            return Laid.Routed.by(via, slack);
+        }
+    }
+
+    /** What the body makes of it is not written. */
+    private static final class RoutedWriter extends ValueSerializer<Laid.Routed> {
+        @Override
+        public void serialize(
+                Laid.Routed laid, JsonGenerator generator, SerializationContext context) {
+            generator.writeStartObject();
+            generator.writeStringProperty("by", "runs");
+            laid.via().ifPresent(via -> generator.writeStringProperty("via", via.value()));
+            laid.slack()
+                    .ifPresent(slack -> {
+                        generator.writeName("slack");
+                        context.writeValue(generator, slack);
+                    });
+            generator.writeEndObject();
+        }
+
+        @Override
+        public void serializeWithType(
+                Laid.Routed laid,
+                JsonGenerator generator,
+                SerializationContext context,
+                TypeSerializer type) {
+            serialize(laid, generator, context);
+        }
+    }
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.DEDUCTION)
     @JsonSubTypes({
@@ -207,7 +256,18 @@ final class JobMapping {
         quantity(module, Ratio.class, Ratio::new);
         text(module, PartId.class, PartId::value, PartId::new);
         text(module, WireId.class, WireId::value, WireId::new);
+        module.addSerializer(Laid.Routed.class, new RoutedWriter());
         text(module, CircuitId.class, CircuitId::value, CircuitId::new);
+        text(module, StationId.class, StationId::value, StationId::new);
+        text(module, RunId.class, JobMapping::run, JobMapping::run);
+        module.addKeyDeserializer(
+                PartId.class,
+                new KeyDeserializer() {
+                    @Override
+                    public Object deserializeKey(String key, DeserializationContext context) {
+                        return made(context, PartId.class, key, PartId::new);
+                    }
+                });
         text(
                 module,
                 Terminal.class,
@@ -229,6 +289,8 @@ final class JobMapping {
                 FuseType.class,
                 Insulation.class,
                 Zone.class,
+                Station.Form.class,
+                Covering.class,
                 WireSize.Standard.class,
                 Vehicle.Pole.class,
                 Vehicle.Sort.class,
@@ -284,6 +346,19 @@ final class JobMapping {
 
     static String key(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static String run(RunId run) {
+        return run.one() + " " + run.other();
+    }
+
+    private static RunId run(String text) {
+        var ends = text.split(" ", -1);
+        if (ends.length != 2) {
+            throw new IllegalArgumentException(
+                    "\"" + text + "\" is no run such as \"bulkhead dash\"");
+        }
+        return new RunId(new StationId(ends[0]), new StationId(ends[1]));
     }
 
     private static String colour(WireColour colour) {

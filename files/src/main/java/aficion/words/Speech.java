@@ -18,12 +18,12 @@ import aficion.job.GuardKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
+import aficion.job.edit.BodyEdit;
 import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
@@ -42,6 +42,10 @@ import aficion.quantity.Ratio;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.recipe.Place;
+import aficion.route.RunId;
+import aficion.route.RunLength;
+import aficion.route.Station;
+import aficion.route.StationId;
 import aficion.size.Guard;
 import aficion.sweep.Consequence;
 import java.util.List;
@@ -183,6 +187,7 @@ public final class Speech {
             case Quantity quantity -> say(quantity);
             case Integer count -> count;
             case PartId part -> name(part);
+            case StationId station -> station(station);
             case WireId wire -> led(wire);
             case Terminal terminal ->
                     Words.of("terminal.of", terminal, design.part(terminal.part()).name());
@@ -209,6 +214,7 @@ public final class Speech {
             case Subject.OfWire(var wire) -> design.wire(wire).number();
             case Subject.OfPart(var part) -> part.value();
             case Subject.OfTerminal(var terminal) -> terminal.toString();
+            case Subject.OfStation(var station) -> station(station);
         };
     }
 
@@ -236,7 +242,52 @@ public final class Speech {
             case PartEdit part -> edit(part);
             case CircuitEdit circuit -> edit(circuit);
             case VehicleEdit vehicle -> edit(vehicle);
+            case BodyEdit body -> edit(body);
             case CompositeEdit several -> edit(several);
+        };
+    }
+
+    /** What a station is called: by the user, else by the words of its outline. */
+    public String station(StationId id) {
+        return design.body()
+                .flatMap(body -> body.plan().find(id))
+                .flatMap(Station::name)
+                .or(() -> Words.find("station." + id))
+                .orElse(id.value());
+    }
+
+    /** A run by its two stations. */
+    public String run(RunId run) {
+        return Words.of("run", station(run.one()), station(run.other()));
+    }
+
+    private String edit(BodyEdit edit) {
+        return switch (edit) {
+            case BodyEdit.SetBody(var body) ->
+                    Words.of(body.isPresent() ? "edit.SetBody" : "edit.SetBody.none");
+            case BodyEdit.Measure(var run, var length) ->
+                    length.map(metres -> Words.of("edit.Measure", run(run), say(metres)))
+                            .orElseGet(() -> Words.of("edit.Measure.assumed", run(run)));
+            case BodyEdit.Dress(var run, var covering) ->
+                    covering.map(dress ->
+                                    Words.of("edit.Dress", run(run), Words.of("covering", dress)))
+                            .orElseGet(() -> Words.of("edit.Dress.bare", run(run)));
+            case BodyEdit.SetStation(var station) ->
+                    station.bore()
+                            .map(bore ->
+                                    Words.of(
+                                            "edit.SetStation.bore",
+                                            station(station.id()),
+                                            say(bore)))
+                            .orElseGet(() ->
+                                    Words.of(
+                                            "edit.SetStation",
+                                            station(station.id()),
+                                            Words.of("form", station.form())));
+            case BodyEdit.Split(var run, _) -> Words.of("edit.Split", run(run));
+            case BodyEdit.Stand(var part, var station) ->
+                    Words.of("edit.Stand", part, station(station));
+            case BodyEdit.LayAll() -> Words.of("edit.LayAll");
         };
     }
 

@@ -2,6 +2,7 @@ package aficion.words;
 
 import java.text.MessageFormat;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.ResourceBundle;
 
 /**
@@ -30,6 +31,11 @@ public final class Words {
         return arguments.length == 0
                 ? pattern
                 : new MessageFormat(pattern, Locale.ROOT).format(arguments);
+    }
+
+    /** The text of a key; empty when there is none. */
+    public static Optional<String> find(String key) {
+        return BUNDLE.containsKey(key) ? Optional.of(of(key)) : Optional.empty();
     }
 
     /** The words that are spoken now. */

@@ -6,11 +6,26 @@ import aficion.job.Termination;
 import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.job.edit.Edit;
+import aficion.quantity.Metres;
 import aficion.quantity.SquareMillimetres;
+import aficion.route.StationId;
 import java.util.List;
 
 /** What does not fit in the hand: terminals, studs, barrels, colours, places. */
 public interface FitFinding {
+    /** A grommet that the wires which pass it do not go through. */
+    record GrommetTooSmall(StationId station, Metres bundle, Metres bore, List<Edit> remedies)
+            implements Finding.ToFix {
+        public GrommetTooSmall {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Subject subject() {
+            return new Subject.OfStation(station);
+        }
+    }
+
     /** A terminal that does not take its wire. */
     record EndTooSmall(
             WireId wire,

@@ -5,6 +5,7 @@ import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
+import aficion.route.StationId;
 import java.util.List;
 
 /** What a finding is about. */
@@ -16,12 +17,15 @@ public sealed interface Subject {
 
     record OfTerminal(Terminal terminal) implements Subject {}
 
+    record OfStation(StationId station) implements Subject {}
+
     /** The name it is kept under: a wire's identity, a part or a terminal. */
     default String place() {
         return switch (this) {
             case OfWire(var wire) -> wire.value();
             case OfPart(var part) -> part.value();
             case OfTerminal(var terminal) -> terminal.toString();
+            case OfStation(var station) -> station.value();
         };
     }
 
@@ -31,7 +35,19 @@ public sealed interface Subject {
             case OfWire(var wire) -> List.of(design.wire(wire).circuit());
             case OfPart(var part) -> of(design, part);
             case OfTerminal(var terminal) -> of(design, terminal.part());
+            case OfStation(var station) -> of(design, station);
         };
+    }
+
+    private static List<CircuitId> of(Design design, StationId station) {
+        return design.wires().stream()
+                .filter(wire ->
+                        design.way(wire)
+                                .filter(way -> way.stations().contains(station))
+                                .isPresent())
+                .map(wire -> wire.circuit())
+                .distinct()
+                .toList();
     }
 
     private static List<CircuitId> of(Design design, PartId part) {

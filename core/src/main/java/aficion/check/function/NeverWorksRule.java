@@ -120,7 +120,7 @@ public final class NeverWorksRule implements Rule {
 
     private static Set<PartId> parts(Subject subject) {
         return switch (subject) {
-            case Subject.OfWire _ -> Set.of();
+            case Subject.OfWire _, Subject.OfStation _ -> Set.of();
             case Subject.OfPart(var part) -> Set.of(part);
             case Subject.OfTerminal(var terminal) -> Set.of(terminal.part());
         };

@@ -19,7 +19,8 @@ public record CompositeEdit(Reason reason, List<Edit> edits) implements Edit {
         IMPORT,
         MEND,
         SECOND_STUD,
-        BUS_BAR
+        BUS_BAR,
+        LAY
     }
 
     public CompositeEdit {

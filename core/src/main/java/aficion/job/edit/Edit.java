@@ -5,7 +5,7 @@ import aficion.job.Job;
 
 /** A change that takes a design to the next. Pure: the design it is given stays as it was. */
 public sealed interface Edit extends Step
-        permits WireEdit, PartEdit, CircuitEdit, VehicleEdit, CompositeEdit {
+        permits WireEdit, PartEdit, CircuitEdit, VehicleEdit, BodyEdit, CompositeEdit {
 
     /**
      * The design with the change made.

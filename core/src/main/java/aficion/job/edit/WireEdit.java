@@ -6,13 +6,13 @@ import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.Laid;
 import aficion.job.Pinned;
-import aficion.job.RunLength;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
+import aficion.route.RunLength;
 import java.util.Optional;
 
 /** A change of one wire, or of which wires there are. */

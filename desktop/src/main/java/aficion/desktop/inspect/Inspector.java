@@ -123,10 +123,16 @@ public final class Inspector extends StackPane {
                     new PartCard(bench, verbs, shown, design.part(id));
             case Selection.OfTerminal(var at) when design.find(at.part()).isPresent() ->
                     new TerminalCard(bench, verbs, shown, at);
+            case Selection.OfRun(var run) when bench.selection().get().isIn(design) ->
+                    new RunCard(bench, verbs, shown, run);
+            case Selection.OfStation(var station) when bench.selection().get().isIn(design) ->
+                    new StationCard(bench, verbs, shown, station);
             case Selection.Nothing _,
                     Selection.OfWire _,
                     Selection.OfPart _,
-                    Selection.OfTerminal _ ->
+                    Selection.OfTerminal _,
+                    Selection.OfRun _,
+                    Selection.OfStation _ ->
                     new CircuitCard(bench, verbs, shown, bench.focus().get().flatMap(design::find));
         };
     }

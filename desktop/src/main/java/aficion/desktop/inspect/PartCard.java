@@ -72,7 +72,7 @@ final class PartCard extends Card {
 
     private static boolean isAbout(Subject subject, Part part) {
         return switch (subject) {
-            case Subject.OfWire _ -> false;
+            case Subject.OfWire _, Subject.OfStation _ -> false;
             case Subject.OfPart(var id) -> id.equals(part.id());
             case Subject.OfTerminal(var terminal) -> terminal.part().equals(part.id());
         };

@@ -99,7 +99,11 @@ public final class ShelfView extends BorderPane {
         return switch (bench.selection().get()) {
             case Selection.OfWire _ -> Words.of("shelf.into", place);
             case Selection.OfTerminal _ -> Words.of("shelf.onto", place);
-            case Selection.OfPart _, Selection.Nothing _ -> Words.of("shelf.loose");
+            case Selection.OfPart _,
+                    Selection.Nothing _,
+                    Selection.OfRun _,
+                    Selection.OfStation _ ->
+                    Words.of("shelf.loose");
         };
     }
 

@@ -1,6 +1,7 @@
 package aficion.desktop.shell;
 
 import aficion.desktop.bench.BenchScreen;
+import aficion.desktop.board.BoardScreen;
 import aficion.desktop.make.MakeScreen;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
@@ -14,6 +15,7 @@ final class Screens {
     static List<Screen> with(Surroundings surroundings) {
         return List.of(
                 new TraceScreen(surroundings),
+                new BoardScreen(surroundings),
                 new MakeScreen(surroundings),
                 new BenchScreen(surroundings));
     }

@@ -117,7 +117,7 @@ public final class Shots {
 
     private void showOnce() throws IOException, InterruptedException {
         var open = open();
-        for (var screen : List.of("trace", "make", "bench")) {
+        for (var screen : List.of("trace", "board", "make", "bench")) {
             stand(open.bench, open.scene, screen, design.circuits().getLast());
         }
         open.bench.close();
@@ -134,6 +134,7 @@ public final class Shots {
         findings(bench, scene);
         var small = smallest();
         if (small.isPresent()) {
+            picture(bench, scene, "board", small.get(), "board");
             picture(bench, scene, "make", small.get(), "make");
             picture(bench, scene, "bench", small.get(), "bench");
             onScreen(() -> {

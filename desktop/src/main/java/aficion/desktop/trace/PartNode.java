@@ -110,7 +110,11 @@ final class PartNode extends Group {
         return switch (selection) {
             case Selection.OfPart(var id) -> id.equals(part.id());
             case Selection.OfTerminal(var at) -> at.part().equals(part.id());
-            case Selection.Nothing _, Selection.OfWire _ -> false;
+            case Selection.Nothing _,
+                    Selection.OfWire _,
+                    Selection.OfRun _,
+                    Selection.OfStation _ ->
+                    false;
         };
     }
 

@@ -315,7 +315,7 @@ final class PathDrawing extends Group {
         wires.forEach((id, node) -> {
             boolean told =
                     switch (selection) {
-                        case Selection.Nothing() -> false;
+                        case Selection.Nothing _, Selection.OfRun _, Selection.OfStation _ -> false;
                         case Selection.OfWire(var wire) -> wire.equals(id);
                         case Selection.OfPart(var part) ->
                                 node.wire().terminals().stream()
@@ -349,7 +349,7 @@ final class PathDrawing extends Group {
     /** What shows a selection, where it is drawn here. */
     Optional<Node> find(Selection selection) {
         return switch (selection) {
-            case Selection.Nothing() -> Optional.empty();
+            case Selection.Nothing _, Selection.OfRun _, Selection.OfStation _ -> Optional.empty();
             case Selection.OfWire(var wire) -> Optional.ofNullable(wires.get(wire));
             case Selection.OfPart _, Selection.OfTerminal _ ->
                     parts.stream()

@@ -111,7 +111,8 @@ final class RecorderPanel extends HBox {
                                 bench.design().part(part).terminals().stream()
                                         .findFirst()
                                         .<Probe>map(Probe.VoltsAt::new);
-                        case Selection.Nothing() -> Optional.<Probe>empty();
+                        case Selection.Nothing _, Selection.OfRun _, Selection.OfStation _ ->
+                                Optional.<Probe>empty();
                     };
             set(chosen.or(() -> probe));
         }

@@ -3,6 +3,7 @@ package aficion.desktop.workbench;
 import aficion.bench.Meter;
 import aficion.catalogue.TimeBand;
 import aficion.check.Preview;
+import aficion.harness.Doubt;
 import aficion.identify.Feeds;
 import aficion.job.Design;
 import aficion.job.Terminal;
@@ -176,6 +177,15 @@ public final class Inquiry {
             LOG.error("the recording failed", e);
             return Optional.empty();
         }
+    }
+
+    /** Works out which runs to measure first. */
+    public void findDoubts(Consumer<List<Doubt>> then) {
+        var design = bench.design();
+        ask(
+                Question.DOUBTS,
+                hand -> Doubt.ranked(hand.assessment(design), () -> true).orElseThrow(),
+                then);
     }
 
     /** Works out what an edit would do. */

@@ -19,6 +19,8 @@ public enum Question {
     ASSESSMENT(false),
     /** Remedies that mend and do no harm. */
     OFFER(false),
+    /** Which runs to measure first. */
+    DOUBTS(false),
     /** What an edit would do. */
     PREVIEW(false),
     /** What a recipe would become. */

@@ -5,6 +5,8 @@ import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
+import aficion.route.RunId;
+import aficion.route.StationId;
 
 /** What is chosen. */
 public sealed interface Selection {
@@ -17,12 +19,17 @@ public sealed interface Selection {
 
     record OfTerminal(Terminal terminal) implements Selection {}
 
+    record OfRun(RunId run) implements Selection {}
+
+    record OfStation(StationId station) implements Selection {}
+
     /** What to choose to see what a finding is about. */
     static Selection of(Subject subject) {
         return switch (subject) {
             case Subject.OfWire(var wire) -> new OfWire(wire);
             case Subject.OfPart(var part) -> new OfPart(part);
             case Subject.OfTerminal(var terminal) -> new OfTerminal(terminal);
+            case Subject.OfStation(var station) -> new OfStation(station);
         };
     }
 
@@ -33,6 +40,8 @@ public sealed interface Selection {
             case OfWire(var wire) -> wire.value();
             case OfPart(var part) -> part.value();
             case OfTerminal(var terminal) -> terminal.toString();
+            case OfRun(var run) -> run.toString();
+            case OfStation(var station) -> station.value();
         };
     }
 
@@ -42,6 +51,10 @@ public sealed interface Selection {
             case Nothing() -> true;
             case OfWire(var wire) -> design.find(wire).isPresent();
             case OfPart(var part) -> design.find(part).isPresent();
+            case OfRun(var run) ->
+                    design.body().filter(body -> body.plan().find(run).isPresent()).isPresent();
+            case OfStation(var station) ->
+                    design.body().filter(body -> body.plan().find(station).isPresent()).isPresent();
             case OfTerminal(var terminal) ->
                     design.find(terminal.part())
                             .filter(part -> part.kind().pins().contains(terminal.pin()))

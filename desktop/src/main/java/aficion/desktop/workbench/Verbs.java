@@ -97,7 +97,11 @@ public final class Verbs {
         return switch (bench.selection().get()) {
             case Selection.OfPart(var id) -> Optional.of(id);
             case Selection.OfTerminal(var terminal) -> Optional.of(terminal.part());
-            case Selection.OfWire _, Selection.Nothing _ -> Optional.empty();
+            case Selection.OfWire _,
+                    Selection.Nothing _,
+                    Selection.OfRun _,
+                    Selection.OfStation _ ->
+                    Optional.empty();
         };
     }
 
@@ -209,7 +213,7 @@ public final class Verbs {
                                 Trials.corroded(design, design.part(part).terminals().getFirst());
                         default -> Optional.empty();
                     };
-            case Selection.Nothing _ -> Optional.empty();
+            case Selection.Nothing _, Selection.OfRun _, Selection.OfStation _ -> Optional.empty();
         };
     }
 
@@ -222,7 +226,9 @@ public final class Verbs {
             case Selection.Nothing _,
                     Selection.OfWire _,
                     Selection.OfPart _,
-                    Selection.OfTerminal _ ->
+                    Selection.OfTerminal _,
+                    Selection.OfRun _,
+                    Selection.OfStation _ ->
                     verb.on() == On.PART
                             ? onPart(verb, part().orElseThrow())
                             : onCircuit(verb, bench.focus().get().orElseThrow());
@@ -312,7 +318,11 @@ public final class Verbs {
                             connect(from, at);
                     case Selection.OfWire(var wire) ->
                             Leads.move(bench.design(), wire, verb == Verb.LEAD_FIRST, at);
-                    case Selection.OfTerminal _, Selection.OfPart _, Selection.Nothing _ ->
+                    case Selection.OfTerminal _,
+                            Selection.OfPart _,
+                            Selection.Nothing _,
+                            Selection.OfRun _,
+                            Selection.OfStation _ ->
                             new Refused(Refusal.NO_TERMINAL);
                 });
     }
@@ -338,7 +348,10 @@ public final class Verbs {
                     case Selection.OfWire(var wire) -> Placing.into(design, wire, name, kind);
                     case Selection.OfTerminal(var at) ->
                             Placing.onto(design, bench.focus().get().orElseThrow(), at, name, kind);
-                    case Selection.OfPart _, Selection.Nothing _ ->
+                    case Selection.OfPart _,
+                            Selection.Nothing _,
+                            Selection.OfRun _,
+                            Selection.OfStation _ ->
                             new Possible(Placing.loose(design, name, kind));
                 });
     }

@@ -1,4 +1,4 @@
-package aficion.job;
+package aficion.route;
 
 import aficion.quantity.Metres;
 

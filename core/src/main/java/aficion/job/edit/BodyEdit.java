@@ -1,0 +1,93 @@
+package aficion.job.edit;
+
+import aficion.job.Body;
+import aficion.job.Design;
+import aficion.job.Laid;
+import aficion.job.PartId;
+import aficion.quantity.Metres;
+import aficion.route.Covering;
+import aficion.route.Plan;
+import aficion.route.RunId;
+import aficion.route.Station;
+import aficion.route.StationId;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** A change of the vehicle's body, or of what stands where in it. */
+public sealed interface BodyEdit extends Edit {
+
+    /** Lays the harness into another body, or into none. */
+    record SetBody(Optional<Body> body) implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            return design.withBody(body);
+        }
+    }
+
+    /** Says how long a run is by string, or leaves it to the plan. */
+    record Measure(RunId run, Optional<Metres> length) implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            return plan(design, plan -> plan.with(plan.run(run).measuring(length)));
+        }
+    }
+
+    /** Dresses a run otherwise, or leaves it bare. */
+    record Dress(RunId run, Optional<Covering> covering) implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            return plan(design, plan -> plan.with(plan.run(run).in(covering)));
+        }
+    }
+
+    /** Makes a station something else: a hole with a bore, a plug, a place where wires leave. */
+    record SetStation(Station station) implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            return plan(design, plan -> plan.with(station));
+        }
+    }
+
+    /** Parts a run by a new station. */
+    record Split(RunId run, Station station) implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            return plan(design, plan -> plan.split(run, station));
+        }
+    }
+
+    /** Puts a part at another station. */
+    record Stand(PartId part, StationId station) implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            design.part(part);
+            return design.withBody(Optional.of(body(design).standing(part, station)));
+        }
+    }
+
+    /** Lays every wire along the body, whatever length it was given. */
+    record LayAll() implements BodyEdit {
+        @Override
+        public Design apply(Design design) {
+            body(design);
+            return design.withWires(
+                    design.wires().stream()
+                            .map(wire ->
+                                    wire.laid() instanceof Laid.Stated
+                                            ? wire.withLaid(
+                                                    Laid.Routed.by(Optional.empty(), wire.slack()))
+                                            : wire)
+                            .toList());
+        }
+    }
+
+    private static Design plan(Design design, UnaryOperator<Plan> change) {
+        var body = body(design);
+        return design.withBody(Optional.of(body.with(change.apply(body.plan()))));
+    }
+
+    private static Body body(Design design) {
+        return design.body()
+                .orElseThrow(() -> new IllegalArgumentException("the vehicle has no body yet"));
+    }
+}

@@ -1,0 +1,30 @@
+package aficion.desktop.board;
+
+import aficion.desktop.screen.OnceMade;
+import aficion.desktop.screen.Screen;
+import aficion.desktop.screen.Surroundings;
+import javafx.scene.Node;
+
+/** The harness as it lies in the vehicle. */
+public final class BoardScreen implements Screen {
+    private final OnceMade<BoardView> view;
+
+    public BoardScreen(Surroundings with) {
+        view = new OnceMade<>(() -> new BoardView(with.bench()));
+    }
+
+    @Override
+    public String name() {
+        return "board";
+    }
+
+    @Override
+    public String key() {
+        return "2";
+    }
+
+    @Override
+    public Node view() {
+        return view.get();
+    }
+}

@@ -1,0 +1,115 @@
+package aficion.desktop.board;
+
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Workbench;
+import aficion.harness.Board;
+import aficion.job.Design;
+import aficion.route.StationId;
+import java.util.Optional;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * The vehicle from above with its harness, and beneath it which runs to measure first. A vehicle
+ * without a body is asked what it is.
+ */
+final class BoardView extends VBox {
+    private final Workbench bench;
+    private final StackPane ground = new StackPane();
+    private final MeasureFirst first;
+    private Optional<BoardDrawing> drawing = Optional.empty();
+    private Optional<Design> shown = Optional.empty();
+
+    BoardView(Workbench bench) {
+        this.bench = bench;
+        this.first = new MeasureFirst(bench);
+        setId("board");
+        getStyleClass().add("sheet");
+        VBox.setVgrow(ground, Priority.ALWAYS);
+        ground.setMinSize(0, 0);
+        getChildren().add(ground);
+        setFocusTraversable(true);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::walk);
+        bench.history().addListener((_, _, _) -> refresh());
+        bench.outcome().addListener((_, _, _) -> live());
+        bench.assessed().addListener((_, _, _) -> live());
+        bench.selection().addListener((_, _, _) -> choose());
+        bench.focus().addListener((_, _, _) -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        var design = bench.design();
+        if (shown.filter(design::equals).isPresent()
+                && drawing.filter(each -> each.focus().equals(bench.focus().get())).isPresent()) {
+            return;
+        }
+        shown = Optional.of(design);
+        drawing =
+                Board.of(design).map(board -> new BoardDrawing(bench, board, bench.focus().get()));
+        if (drawing.isPresent()) {
+            ground.getChildren().setAll(drawing.get());
+            getChildren().setAll(ground, first);
+            first.refresh();
+        } else {
+            ground.getChildren().setAll(new BodyForm(bench));
+            getChildren().setAll(ground);
+        }
+        live();
+        choose();
+    }
+
+    private void live() {
+        drawing.ifPresent(each -> each.live(bench.point(), bench.assessed().get()));
+    }
+
+    private void choose() {
+        drawing.ifPresent(each -> each.choose(bench.selection().get()));
+    }
+
+    /** The arrow keys lead from station to station. */
+    private void walk(KeyEvent event) {
+        if (drawing.isEmpty()) {
+            return;
+        }
+        double[] way =
+                switch (event.getCode()) {
+                    case LEFT -> new double[] {-1, 0};
+                    case RIGHT -> new double[] {1, 0};
+                    case UP -> new double[] {0, -1};
+                    case DOWN -> new double[] {0, 1};
+                    default -> new double[] {0, 0};
+                };
+        if (way[0] == 0 && way[1] == 0) {
+            return;
+        }
+        event.consume();
+        var board = drawing.get().board();
+        var next =
+                at().flatMap(from -> board.towards(from, way[0], way[1]))
+                        .map(station -> station.id())
+                        .or(() ->
+                                at().isPresent()
+                                        ? Optional.empty()
+                                        : board.stations().stream()
+                                                .findFirst()
+                                                .map(each -> each.station().id()));
+        next.ifPresent(station -> bench.selection().set(new Selection.OfStation(station)));
+    }
+
+    private Optional<StationId> at() {
+        return switch (bench.selection().get()) {
+            case Selection.OfStation(var station) -> Optional.of(station);
+            case Selection.OfRun(var run) -> Optional.of(run.one());
+            case Selection.OfPart(var part) ->
+                    bench.design()
+                            .find(part)
+                            .flatMap(found ->
+                                    bench.design().body().map(body -> body.station(found)));
+            case Selection.Nothing _, Selection.OfWire _, Selection.OfTerminal _ ->
+                    Optional.empty();
+        };
+    }
+}
