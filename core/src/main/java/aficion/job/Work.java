@@ -17,12 +17,16 @@ import java.util.function.Predicate;
  * @param done the finished stages of each circuit that has any
  * @param bench every bench run, oldest first
  * @param accepted every finding that the user lets stand
+ * @param made how many steps of its making are done, of each wire that is begun
  */
 public record Work(
-        Map<CircuitId, Set<Stage>> done, List<BenchRun> bench, List<Acceptance> accepted) {
+        Map<CircuitId, Set<Stage>> done,
+        List<BenchRun> bench,
+        List<Acceptance> accepted,
+        Map<WireId, Integer> made) {
 
     /** Nothing done yet. */
-    public static final Work NONE = new Work(Map.of(), List.of(), List.of());
+    public static final Work NONE = new Work(Map.of(), List.of(), List.of(), Map.of());
 
     /** The stages of the work on a circuit, in order. */
     public enum Stage {
@@ -38,6 +42,25 @@ public record Work(
         done = finished(done);
         bench = List.copyOf(bench);
         accepted = List.copyOf(accepted);
+        made = begun(made);
+    }
+
+    private static Map<WireId, Integer> begun(Map<WireId, Integer> made) {
+        var begun = new LinkedHashMap<>(made);
+        begun.values().removeIf(steps -> steps <= 0);
+        return Collections.unmodifiableMap(begun);
+    }
+
+    /** How many steps of the making of a wire are done. */
+    public int made(WireId wire) {
+        return made.getOrDefault(wire, 0);
+    }
+
+    /** The same with so many steps of a wire done. */
+    public Work with(WireId wire, int steps) {
+        var changed = new LinkedHashMap<>(made);
+        changed.put(wire, steps);
+        return new Work(done, bench, accepted, changed);
     }
 
     private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
@@ -73,14 +96,14 @@ public record Work(
         }
         var changed = new LinkedHashMap<>(done);
         changed.put(circuit, stages);
-        return new Work(changed, bench, accepted);
+        return new Work(changed, bench, accepted, made);
     }
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
         var runs = without(bench, run::isSame);
         runs.add(run);
-        return new Work(done, runs, accepted);
+        return new Work(done, runs, accepted, made);
     }
 
     /** The same with a finding that stands, in place of what was said of it before. */
@@ -88,22 +111,25 @@ public record Work(
         var others =
                 without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
-        return new Work(done, bench, others);
+        return new Work(done, bench, others, made);
     }
 
     /** The same with a finding that stands no longer. */
     public Work without(Acceptance acceptance) {
-        return new Work(done, bench, without(accepted, acceptance::equals));
+        return new Work(done, bench, without(accepted, acceptance::equals), made);
     }
 
     /** What of it is about circuits, parts and wires that a design holds. */
     Work of(Design design) {
         var known = new LinkedHashMap<>(done);
         known.keySet().removeIf(circuit -> design.find(circuit).isEmpty());
+        var wires = new LinkedHashMap<>(made);
+        wires.keySet().removeIf(wire -> design.find(wire).isEmpty());
         return new Work(
                 known,
                 without(bench, run -> design.find(run.circuit()).isEmpty()),
-                Acceptance.of(accepted, design));
+                Acceptance.of(accepted, design),
+                wires);
     }
 
     private static <T> List<T> without(List<T> all, Predicate<T> gone) {

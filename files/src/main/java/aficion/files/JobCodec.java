@@ -20,6 +20,7 @@ import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
+import aficion.job.WireId;
 import aficion.job.Work;
 import aficion.route.Plan;
 import aficion.route.Run;
@@ -55,7 +56,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
@@ -114,11 +115,12 @@ public final class JobCodec {
     }
 
     /** What has been done, as it is kept: a list is left out where it is empty. */
-    @JsonPropertyOrder({"done", "bench", "accepted"})
+    @JsonPropertyOrder({"done", "bench", "accepted", "made"})
     record Done(
             Optional<List<DoneOf>> done,
             Optional<List<BenchRun>> bench,
-            Optional<List<Acceptance>> accepted) {
+            Optional<List<Acceptance>> accepted,
+            Optional<List<MadeOf>> made) {
         static Optional<Done> of(Job job) {
             var work = job.work();
             if (work.equals(Work.NONE)) {
@@ -130,7 +132,12 @@ public final class JobCodec {
                             .filter(work.done()::containsKey)
                             .map(circuit -> new DoneOf(circuit, List.copyOf(work.done(circuit))))
                             .toList();
-            return Optional.of(new Done(some(stages), some(work.bench()), some(work.accepted())));
+            var made =
+                    work.made().entrySet().stream()
+                            .map(each -> new MadeOf(each.getKey(), each.getValue()))
+                            .toList();
+            return Optional.of(
+                    new Done(some(stages), some(work.bench()), some(work.accepted()), some(made)));
         }
 
         private static <T> Optional<List<T>> some(List<T> list) {
@@ -149,9 +156,14 @@ public final class JobCodec {
                                             "work.done", i, "circuit", circuit + " stands twice")));
                 }
             }
-            return new Work(stages, bench.orElse(List.of()), accepted.orElse(List.of()));
+            var steps = new LinkedHashMap<WireId, Integer>();
+            made.orElse(List.of()).forEach(each -> steps.put(each.wire(), each.steps()));
+            return new Work(stages, bench.orElse(List.of()), accepted.orElse(List.of()), steps);
         }
     }
+
+    /** How many steps of the making of one wire are done. */
+    record MadeOf(WireId wire, int steps) {}
 
     /** The finished stages of one circuit. */
     record DoneOf(CircuitId circuit, List<Work.Stage> stages) {}

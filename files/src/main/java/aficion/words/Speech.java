@@ -411,6 +411,7 @@ public final class Speech {
                             finished ? "edit.SetStage.done" : "edit.SetStage.undone",
                             name(circuit),
                             Words.of("stage", stage));
+            case WorkEdit.Make(var wire, _) -> Words.of("edit.Make", number(wire));
             case WorkEdit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
         };
     }
@@ -615,7 +616,8 @@ public final class Speech {
         return design.find(wire).map(Wire::number).orElse(wire.value());
     }
 
-    private String name(PartId part) {
+    /** A part by its short name and what the user calls it. */
+    public String name(PartId part) {
         return design.find(part).map(found -> part + " " + found.name()).orElse(part.value());
     }
 

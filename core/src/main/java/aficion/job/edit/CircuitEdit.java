@@ -35,7 +35,8 @@ public sealed interface CircuitEdit extends Edit {
                     design.rules(),
                     Changing.with(design.circuits(), circuits),
                     Changing.with(design.parts(), parts),
-                    Changing.with(design.wires(), wires));
+                    Changing.with(design.wires(), wires),
+                    design.body());
         }
     }
 
@@ -78,7 +79,8 @@ public sealed interface CircuitEdit extends Edit {
                     design.rules(),
                     design.circuits().stream().filter(kept -> !kept.id().equals(circuit)).toList(),
                     design.parts().stream().filter(kept -> !own.contains(kept.id())).toList(),
-                    wires);
+                    wires,
+                    design.body());
         }
     }
 }

@@ -4,6 +4,7 @@ import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
 import aficion.job.Job;
+import aficion.job.WireId;
 import aficion.job.Work;
 
 /** A note of what has been done. The design stays the same one, so nothing is computed anew. */
@@ -22,6 +23,14 @@ public sealed interface WorkEdit extends Step {
         @Override
         public Work apply(Work work) {
             return work.with(circuit, stage, finished);
+        }
+    }
+
+    /** Notes how many steps of the making of a wire are done. */
+    record Make(WireId wire, int steps) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(wire, steps);
         }
     }
 

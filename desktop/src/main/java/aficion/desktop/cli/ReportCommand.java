@@ -4,6 +4,7 @@ import aficion.bench.BenchPlan;
 import aficion.diagram.Layout;
 import aficion.files.FileNames;
 import aficion.files.sheet.FontWidth;
+import aficion.files.sheet.Listings;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
 import aficion.job.Job;
@@ -20,8 +21,8 @@ import java.util.List;
 import picocli.CommandLine.Command;
 
 /**
- * Writes the wire schedule (PDF and CSV), and the path and bench sheet of every circuit, into a
- * folder.
+ * Writes the wire schedule, labels, cut list, ends and what is bought (PDF and CSV), and the path
+ * and bench sheet of every circuit, into a folder.
  */
 @Command(name = "report", description = "Writes every sheet of a job into a folder.")
 final class ReportCommand extends Commands.IntoFolder {
@@ -36,6 +37,15 @@ final class ReportCommand extends Commands.IntoFolder {
         written.add(Files.writeString(folder.resolve("schedule.csv"), csv, StandardCharsets.UTF_8));
         written.add(
                 Files.write(folder.resolve("schedule.pdf"), Sheets.schedule(assessment, units)));
+        for (var listing : Listings.all(design, units)) {
+            var text = new StringBuilder();
+            listing.writeCsv(text);
+            var name = listing.name();
+            written.add(
+                    Files.writeString(folder.resolve(name + ".csv"), text, StandardCharsets.UTF_8));
+            written.add(
+                    Files.write(folder.resolve(name + ".pdf"), Sheets.listing(design, listing)));
+        }
         written.add(
                 Files.write(
                         folder.resolve("findings.pdf"),

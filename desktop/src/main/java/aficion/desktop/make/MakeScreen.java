@@ -10,12 +10,7 @@ public final class MakeScreen implements Screen {
     private final OnceMade<MakeView> view;
 
     public MakeScreen(Surroundings with) {
-        view =
-                new OnceMade<>(() ->
-                        new MakeView(
-                                with.bench(),
-                                () -> with.command().accept("menu.print.csv"),
-                                () -> with.command().accept("menu.print.schedule")));
+        view = new OnceMade<>(() -> new MakeView(with.bench(), with.command()));
     }
 
     @Override

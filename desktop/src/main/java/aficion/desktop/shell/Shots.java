@@ -278,6 +278,7 @@ public final class Shots {
 
     private static boolean isReady(Workbench bench, Circuit circuit) {
         return bench.isOffered()
+                && !bench.isWorking()
                 && bench.assessed()
                         .get()
                         .filter(found -> found.design() == bench.design())

@@ -199,7 +199,7 @@ class CommandsTest {
         Files.writeString(
                 newer,
                 JobCodec.write(DemoJobs.find("roadster").orElseThrow())
-                        .replace("\"version\" : 2", "\"version\" : 9"));
+                        .replace("\"version\" : 3", "\"version\" : 9"));
 
         assertThat(run("check", folder.resolve("none.aficion").toString()).code()).isEqualTo(2);
         assertThat(run("check", foreign.toString()).err().lines())

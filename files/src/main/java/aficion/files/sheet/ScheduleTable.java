@@ -8,13 +8,9 @@ import aficion.words.Words;
 import java.io.IOException;
 import java.util.List;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
 
 /** The wire schedule in words: a heading and a line for each wire. */
 public final class ScheduleTable {
-    /** What a cell of a table program begins with that is worked out. */
-    private static final String FORMULA = "=+-@\t\r";
-
     private ScheduleTable() {}
 
     /**
@@ -69,16 +65,10 @@ public final class ScheduleTable {
     /** Writes the schedule as CSV (RFC 4180), with a heading. */
     public static void writeCsv(Appendable out, Assessment assessment, UserUnits units)
             throws IOException {
-        var printer = CSVFormat.RFC4180.print(out);
-        printer.printRecord(heading());
-        for (var line : lines(assessment, units)) {
-            printer.printRecord(line.cells().stream().map(ScheduleTable::plain).toList());
-        }
-        printer.flush();
-    }
-
-    /** A cell that no table program takes for a formula. */
-    private static String plain(String cell) {
-        return cell.isEmpty() || FORMULA.indexOf(cell.charAt(0)) < 0 ? cell : "'" + cell;
+        new Listing(
+                        "schedule",
+                        heading(),
+                        lines(assessment, units).stream().map(Line::cells).toList())
+                .writeCsv(out);
     }
 }

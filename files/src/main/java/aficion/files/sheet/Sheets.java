@@ -15,6 +15,7 @@ import aficion.words.Speech;
 import aficion.words.Words;
 import aficion.working.Working;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -53,6 +54,25 @@ public final class Sheets {
                     y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
                 }
                 row(paper, line.cells(), widths, y);
+                y += LINE;
+            }
+            return paper.finish();
+        }
+    }
+
+    /** A list, as many pages as it takes. */
+    public static byte[] listing(Design design, Listing listing) throws IOException {
+        int columns = listing.heading().size();
+        var widths = new float[columns];
+        Arrays.fill(widths, (Paper.WIDTH - 2 * Paper.MARGIN) / columns);
+        try (var paper = new Paper(Words.of("make.tab." + listing.name()), subtitle(design))) {
+            float y = heading(paper, listing.heading(), widths, Paper.TOP + 10);
+            for (var row : listing.rows()) {
+                if (y > Paper.BOTTOM) {
+                    paper.newPage();
+                    y = heading(paper, listing.heading(), widths, Paper.TOP + 10);
+                }
+                row(paper, row, widths, y);
                 y += LINE;
             }
             return paper.finish();

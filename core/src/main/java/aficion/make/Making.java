@@ -1,0 +1,101 @@
+package aficion.make;
+
+import aficion.job.Design;
+import aficion.job.Wire;
+import aficion.job.Work;
+import aficion.make.EndWork.Act;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * The harness made wire by wire, in the order of hands: from one reel after another, the longest
+ * wire of each first, each cut and then made at both ends.
+ *
+ * @param wires in the order they are made
+ */
+public record Making(List<WireWork> wires) {
+    /**
+     * One step of one wire.
+     *
+     * @param end the end it is done at; empty for the cut
+     */
+    public record Step(Wire wire, Optional<EndWork> end, Act act) {}
+
+    /** A wire with all that is done to it. */
+    public record WireWork(CutLength cut, List<EndWork> ends) {
+        public WireWork {
+            ends = List.copyOf(ends);
+        }
+
+        /** The wire. */
+        public Wire wire() {
+            return cut.wire();
+        }
+
+        /** What is done to it, in order. */
+        public List<Step> steps() {
+            var steps = new ArrayList<>(List.of(new Step(wire(), Optional.empty(), Act.CUT)));
+            for (var end : ends) {
+                end.acts().forEach(act -> steps.add(new Step(wire(), Optional.of(end), act)));
+            }
+            return List.copyOf(steps);
+        }
+
+        /** How many of its steps are done, by the work. */
+        public int done(Work work) {
+            return Math.min(work.made(wire().id()), steps().size());
+        }
+
+        /** Whether all of it is done. */
+        public boolean isMade(Work work) {
+            return done(work) == steps().size();
+        }
+    }
+
+    public Making {
+        wires = List.copyOf(wires);
+    }
+
+    /** How the harness of a design is made. */
+    public static Making of(Design design) {
+        return new Making(
+                design.wires().stream()
+                        .map(wire ->
+                                new WireWork(
+                                        CutLength.of(design, wire),
+                                        List.of(
+                                                EndWork.of(design, wire, wire.from()),
+                                                EndWork.of(design, wire, wire.to()))))
+                        .sorted(
+                                Comparator.comparing((WireWork work) -> reel(work.wire()))
+                                        .thenComparing(
+                                                Comparator.comparingDouble((WireWork work) ->
+                                                                work.cut().cut().value())
+                                                        .reversed()))
+                        .toList());
+    }
+
+    /** What a wire is cut from: wires of one reel are made one after another. */
+    static String reel(Wire wire) {
+        return String.format(
+                Locale.ROOT,
+                "%08.3f %s %s %s",
+                wire.conductor().copper().value(),
+                wire.size(),
+                wire.colour(),
+                wire.insulation());
+    }
+
+    /** The first wire that is not made yet; empty when all are. */
+    public Optional<WireWork> next(Work work) {
+        return wires.stream().filter(wire -> !wire.isMade(work)).findFirst();
+    }
+
+    /** How many wires are made. */
+    public int made(Work work) {
+        return (int) wires.stream().filter(wire -> wire.isMade(work)).count();
+    }
+}

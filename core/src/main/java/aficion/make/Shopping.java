@@ -1,0 +1,181 @@
+package aficion.make;
+
+import aficion.catalogue.Coverings;
+import aficion.catalogue.FuseType;
+import aficion.catalogue.WireSize;
+import aficion.harness.Dress;
+import aficion.job.Body;
+import aficion.job.Design;
+import aficion.job.Termination;
+import aficion.job.Wire;
+import aficion.job.WireColour;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.route.Station;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What is bought to make a harness, with what is wasted on the way (typical, docs/SOURCES.md): an
+ * eighth more wire and tape, a tenth more terminals, one spare fuse of each.
+ */
+public final class Shopping {
+    private static final double MORE_WIRE = 0.12;
+    private static final double MORE_ENDS = 0.1;
+
+    /** Length of a label sleeve and of a shrink over a crimp, metres. */
+    private static final double SLEEVE = 0.04;
+
+    private Shopping() {}
+
+    /** One thing to buy. */
+    public sealed interface Item {
+        /** Wire off a reel, in whole metres. */
+        record OfWire(WireSize size, WireColour colour, Metres length) implements Item {}
+
+        record OfTerminal(Termination termination, int count) implements Item {}
+
+        /** Sleeves, shrink and tubes, by the metre. */
+        record OfCovering(Coverings.Size size, Metres length) implements Item {}
+
+        /** Grommets and clips. */
+        record OfPiece(Coverings.Size size, int count) implements Item {}
+
+        record OfFuse(FuseType type, Amps marking, int count) implements Item {}
+
+        record OfTape(Metres length) implements Item {}
+
+        record OfTies(int count) implements Item {}
+    }
+
+    /** All that is bought for a design: wire first, thinnest first. */
+    public static List<Item> of(Design design) {
+        var making = Making.of(design);
+        var items = new ArrayList<Item>();
+        items.addAll(wire(making));
+        items.addAll(terminals(making));
+        items.addAll(coverings(design, making));
+        items.addAll(fuses(design));
+        return List.copyOf(items);
+    }
+
+    private static List<Item> wire(Making making) {
+        var metres = new LinkedHashMap<String, Double>();
+        var first = new LinkedHashMap<String, Wire>();
+        for (var work : making.wires()) {
+            var reel = work.wire().size() + " " + work.wire().colour();
+            first.putIfAbsent(reel, work.wire());
+            metres.merge(reel, work.cut().cut().value(), Double::sum);
+        }
+        return first.entrySet().stream()
+                .<Item>map(reel ->
+                        new Item.OfWire(
+                                reel.getValue().size(),
+                                reel.getValue().colour(),
+                                new Metres(Math.ceil((1 + MORE_WIRE) * metres.get(reel.getKey())))))
+                .toList();
+    }
+
+    private static List<Item> terminals(Making making) {
+        var count = new TreeMap<String, Integer>();
+        for (var work : making.wires()) {
+            for (var end : work.ends()) {
+                boolean shared =
+                        end.with().stream()
+                                .anyMatch(other -> comesBefore(making, other, end.wire()));
+                if (!shared) {
+                    count.merge(end.termination().key(), 1, Integer::sum);
+                }
+            }
+        }
+        return count.entrySet().stream()
+                .<Item>map(each ->
+                        new Item.OfTerminal(
+                                new Termination(each.getKey()),
+                                (int) Math.ceil((1 + MORE_ENDS) * each.getValue())))
+                .toList();
+    }
+
+    /** Of wires in one barrel, the one made first brings its terminal. */
+    private static boolean comesBefore(Making making, Wire one, Wire other) {
+        for (var work : making.wires()) {
+            if (work.wire().equals(one) || work.wire().equals(other)) {
+                return work.wire().equals(one);
+            }
+        }
+        return false;
+    }
+
+    private static List<Item> coverings(Design design, Making making) {
+        var metres = new LinkedHashMap<Coverings.Size, Double>();
+        for (var work : making.wires()) {
+            for (var end : work.ends()) {
+                end.label().ifPresent(size -> metres.merge(size, SLEEVE, Double::sum));
+                end.shrink().ifPresent(size -> metres.merge(size, SLEEVE, Double::sum));
+            }
+        }
+        var pieces = new LinkedHashMap<Coverings.Size, Integer>();
+        double tape = 0;
+        int ties = 0;
+        var plan = design.body().map(Body::plan);
+        if (plan.isPresent()) {
+            for (var run : plan.get().runs()) {
+                var dress = Dress.of(design, run.id());
+                tape += dress.tape().value();
+                ties += dress.ties();
+                dress.clip()
+                        .filter(_ -> dress.clips() > 0)
+                        .ifPresent(size -> pieces.merge(size, dress.clips(), Integer::sum));
+            }
+            plan.get().stations().stream()
+                    .filter(station -> station.form() == Station.Form.HOLE)
+                    .flatMap(station -> station.bore().stream())
+                    .flatMap(bore -> Coverings.over(Coverings.Sort.GROMMET, bore, 1).stream())
+                    .forEach(size -> pieces.merge(size, 1, Integer::sum));
+        }
+        var items = new ArrayList<Item>();
+        sorted(metres)
+                .forEach((size, length) ->
+                        items.add(
+                                new Item.OfCovering(
+                                        size,
+                                        new Metres(
+                                                Math.ceil((1 + MORE_WIRE) * length * 10) / 10))));
+        sorted(pieces).forEach((size, count) -> items.add(new Item.OfPiece(size, count)));
+        if (tape > 0) {
+            items.add(new Item.OfTape(new Metres(Math.ceil((1 + MORE_WIRE) * tape))));
+            items.add(new Item.OfTies(ties));
+        }
+        return items;
+    }
+
+    private static <T> Map<Coverings.Size, T> sorted(Map<Coverings.Size, T> of) {
+        var sorted =
+                new TreeMap<Coverings.Size, T>(
+                        Comparator.comparing(Coverings.Size::sort)
+                                .thenComparing(size -> size.bore().value()));
+        sorted.putAll(of);
+        return sorted;
+    }
+
+    private static List<Item> fuses(Design design) {
+        var count = new LinkedHashMap<List<Object>, Integer>();
+        for (var part : design.parts()) {
+            part.kind()
+                    .seats()
+                    .forEach(seat ->
+                            count.merge(List.of(seat.type(), seat.marking()), 1, Integer::sum));
+        }
+        return count.entrySet().stream()
+                .<Item>map(each ->
+                        new Item.OfFuse(
+                                (FuseType) each.getKey().get(0),
+                                (Amps) each.getKey().get(1),
+                                each.getValue() + 1))
+                .toList();
+    }
+}

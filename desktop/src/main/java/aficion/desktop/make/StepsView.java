@@ -1,0 +1,273 @@
+package aficion.desktop.make;
+
+import aficion.desktop.theme.Swatches;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Selection;
+import aficion.desktop.workbench.Workbench;
+import aficion.files.sheet.Listings;
+import aficion.job.CircuitId;
+import aficion.job.Work;
+import aficion.job.edit.WorkEdit;
+import aficion.make.EndWork;
+import aficion.make.Making;
+import aficion.make.Making.Step;
+import aficion.make.Making.WireWork;
+import aficion.quantity.Metres;
+import aficion.words.Speech;
+import aficion.words.Words;
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/**
+ * One wire, one step at a time, in large type for dirty hands: Space is always the next thing, B
+ * takes one back.
+ */
+final class StepsView extends VBox {
+    private static final PseudoClass NOW = PseudoClass.getPseudoClass("now");
+    private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
+
+    private final Workbench bench;
+    private Making making = new Making(List.of());
+    private int at;
+
+    StepsView(Workbench bench) {
+        super(10);
+        this.bench = bench;
+        setId("make-steps");
+        setFocusTraversable(true);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::press);
+        bench.history().addListener((_, _, _) -> refresh());
+        sceneProperty().addListener((_, _, _) -> begin());
+        setOnMouseClicked(_ -> requestFocus());
+    }
+
+    private void begin() {
+        if (getScene() != null) {
+            making = Making.of(bench.design());
+            at = making.next(work()).map(making.wires()::indexOf).orElse(0);
+            refresh();
+        }
+    }
+
+    private Work work() {
+        return bench.job().work();
+    }
+
+    private void press(KeyEvent event) {
+        switch (event.getCode()) {
+            case SPACE -> step(1);
+            case B -> step(-1);
+            case PAGE_DOWN, RIGHT -> turn(1);
+            case PAGE_UP, LEFT -> turn(-1);
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    private void turn(int by) {
+        at = Math.clamp(at + by, 0, Math.max(0, making.wires().size() - 1));
+        refresh();
+    }
+
+    /** One step done, or taken back; behind the last one comes the next wire. */
+    private void step(int by) {
+        if (making.wires().isEmpty()) {
+            return;
+        }
+        var wire = making.wires().get(at);
+        int done = wire.done(work());
+        if (by > 0 && done == wire.steps().size()) {
+            turn(1);
+        } else if (by < 0 && done == 0) {
+            turn(-1);
+        } else {
+            bench.perform(new WorkEdit.Make(wire.wire().id(), done + by));
+            finish(wire.wire().circuit());
+            if (by > 0 && wire.isMade(work())) {
+                at = making.next(work()).map(making.wires()::indexOf).orElse(at);
+                refresh();
+            }
+        }
+    }
+
+    /** A circuit is made when all of its wires are. */
+    private void finish(CircuitId circuit) {
+        boolean all =
+                making.wires().stream()
+                        .filter(each -> each.wire().circuit().equals(circuit))
+                        .allMatch(each -> each.isMade(work()));
+        if (all != work().done(circuit).contains(Work.Stage.MADE)) {
+            bench.perform(new WorkEdit.SetStage(circuit, Work.Stage.MADE, all));
+        }
+    }
+
+    private void refresh() {
+        if (getScene() == null) {
+            return;
+        }
+        making = Making.of(bench.design());
+        getChildren().clear();
+        if (making.wires().isEmpty()) {
+            getChildren().add(Texts.label(Words.of("steps.none"), "empty"));
+            return;
+        }
+        at = Math.clamp(at, 0, making.wires().size() - 1);
+        var wire = making.wires().get(at);
+        var made = making.made(work());
+        var bar = new ProgressBar((double) made / making.wires().size());
+        bar.setMaxWidth(Double.MAX_VALUE);
+        getChildren()
+                .addAll(
+                        Texts.label(Words.of("steps.made", made, making.wires().size()), "figure"),
+                        bar,
+                        card(wire),
+                        keys(),
+                        next());
+    }
+
+    private VBox card(WireWork work) {
+        var speech = bench.speech();
+        var wire = work.wire();
+        var cut = Texts.label(speech.say(work.cut().cut()), "steps-length");
+        cut.setId("step-length");
+        var number = Texts.label(wire.number(), "steps-number");
+        number.setId("step-wire");
+        var head =
+                new HBox(
+                        12,
+                        Swatches.piece(wire.colour().base()),
+                        number,
+                        Texts.label(
+                                speech.colour(wire.colour()) + ", " + speech.size(wire.size()),
+                                "steps-says"),
+                        Texts.spring(),
+                        cut);
+        head.setAlignment(Pos.CENTER_LEFT);
+        var card =
+                new VBox(
+                        6,
+                        head,
+                        Texts.wrapped(
+                                Words.of(
+                                        "steps.leads",
+                                        speech.name(wire.from().terminal().part()),
+                                        wire.from().terminal(),
+                                        speech.name(wire.to().terminal().part()),
+                                        wire.to().terminal()),
+                                "steps-says"),
+                        Texts.label(sum(work, speech), "quiet"),
+                        Texts.rule());
+        card.getStyleClass().add("steps-card");
+        int done = work.done(work());
+        Optional<EndWork> end = Optional.empty();
+        for (int i = 0; i < work.steps().size(); i++) {
+            var step = work.steps().get(i);
+            if (step.end().isPresent() && !step.end().equals(end)) {
+                card.getChildren()
+                        .add(
+                                Texts.caption(
+                                        Words.of(
+                                                "steps.end",
+                                                step.end().get().at(),
+                                                speech.termination(
+                                                        step.end().get().termination()))));
+            }
+            end = step.end();
+            card.getChildren().add(line(step, i, done, speech));
+        }
+        return card;
+    }
+
+    private HBox line(Step step, int index, int done, Speech speech) {
+        var name =
+                Texts.label(
+                        (index < done ? "\u2713 " : "") + Words.of("act", step.act()), "steps-act");
+        name.setMinWidth(150);
+        var line = new HBox(12, name, Texts.wrapped(says(step, speech), "steps-says"));
+        line.setId("step-" + index);
+        line.getStyleClass().add("steps-line");
+        line.pseudoClassStateChanged(DONE, index < done);
+        line.pseudoClassStateChanged(NOW, index == done);
+        return line;
+    }
+
+    private String says(Step step, Speech speech) {
+        if (step.end().isEmpty()) {
+            return Words.of("act.CUT.says", speech.say(making.wires().get(at).cut().cut()));
+        }
+        var end = step.end().get();
+        return switch (step.act()) {
+            case CUT, LOOK -> Words.of("act.LOOK.says");
+            case SLIDE_ON -> Listings.slides(end, speech);
+            case STRIP -> Words.of("act.STRIP.says", speech.say(end.making().strip()));
+            case CRIMP ->
+                    end.with().isEmpty()
+                            ? Words.of("tool", end.making().tool())
+                            : Words.of(
+                                    "act.CRIMP.with",
+                                    Words.of("tool", end.making().tool()),
+                                    end.with().size());
+            case PULL -> Words.of("act.PULL.says", end.pull().orElse(0.0));
+            case SHRINK -> Words.of("act.SHRINK.says");
+            case PLACE -> Words.of("act.PLACE.says", end.at(), speech.name(end.at().part()));
+        };
+    }
+
+    private static String sum(WireWork work, Speech speech) {
+        var cut = work.cut();
+        var ends =
+                cut.ends().stream()
+                        .mapToDouble(end ->
+                                end.rise().value() + end.loop().value() + end.strip().value())
+                        .sum();
+        return Words.of(
+                "steps.sum",
+                speech.say(cut.along()),
+                speech.say(cut.slack()),
+                speech.say(new Metres(ends)));
+    }
+
+    private HBox keys() {
+        var done = Texts.button(Words.of("steps.done"), "go-button", () -> step(1));
+        done.setId("step-done");
+        var back = Texts.button(Words.of("steps.back"), "plain-button", () -> step(-1));
+        back.setId("step-back");
+        var show =
+                Texts.button(
+                        Words.of("steps.show"),
+                        "plain-button",
+                        () ->
+                                bench.selection()
+                                        .set(
+                                                new Selection.OfWire(
+                                                        making.wires().get(at).wire().id())));
+        done.setFocusTraversable(false);
+        back.setFocusTraversable(false);
+        show.setFocusTraversable(false);
+        return new HBox(10, done, back, show);
+    }
+
+    private Node next() {
+        var names =
+                making.wires().stream()
+                        .skip(at + 1L)
+                        .filter(each -> !each.isMade(work()))
+                        .limit(3)
+                        .map(each -> bench.speech().label(each.wire()))
+                        .toList();
+        return Texts.wrapped(
+                names.isEmpty()
+                        ? Words.of("steps.last")
+                        : Words.of("steps.next", String.join(" \u00b7 ", names)),
+                "quiet");
+    }
+}

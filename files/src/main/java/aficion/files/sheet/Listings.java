@@ -1,0 +1,168 @@
+package aficion.files.sheet;
+
+import aficion.job.Design;
+import aficion.job.End;
+import aficion.job.Wire;
+import aficion.make.EndWork;
+import aficion.make.Making;
+import aficion.make.Shopping;
+import aficion.make.Shopping.Item;
+import aficion.quantity.UserUnits;
+import aficion.words.Speech;
+import aficion.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** The lists that hands need while a harness is made, in the order it is made. */
+public final class Listings {
+    private Listings() {}
+
+    /** All of them. */
+    public static List<Listing> all(Design design, UserUnits units) {
+        return List.of(
+                labels(design, units), cut(design, units), ends(design, units), buy(design, units));
+    }
+
+    private static Listing of(String name, List<String> columns, List<List<String>> rows) {
+        return new Listing(
+                name, columns.stream().map(column -> Words.of("list." + column)).toList(), rows);
+    }
+
+    /** A label for each end: number, circuit, what is there, and the other end. */
+    public static Listing labels(Design design, UserUnits units) {
+        var speech = new Speech(design, units);
+        var rows = new ArrayList<List<String>>();
+        for (var work : Making.of(design).wires()) {
+            for (var end : work.ends()) {
+                var wire = work.wire();
+                rows.add(
+                        List.of(
+                                wire.number(),
+                                end.at().toString(),
+                                design.circuit(wire.circuit()).name(),
+                                speech.name(end.at().part()),
+                                other(wire, end).terminal().toString(),
+                                end.label()
+                                        .map(size -> speech.say(size.bore()))
+                                        .orElse(Words.of("run.none"))));
+            }
+        }
+        return of("labels", List.of("number", "end", "circuit", "what", "other", "sleeve"), rows);
+    }
+
+    private static End other(Wire wire, EndWork end) {
+        return wire.from().terminal().equals(end.at()) ? wire.to() : wire.from();
+    }
+
+    /** Every wire with its cut length, term by term. */
+    public static Listing cut(Design design, UserUnits units) {
+        var speech = new Speech(design, units);
+        var rows = new ArrayList<List<String>>();
+        for (var work : Making.of(design).wires()) {
+            var cut = work.cut();
+            var first = cut.ends().getFirst();
+            var last = cut.ends().getLast();
+            rows.add(
+                    List.of(
+                            work.wire().number(),
+                            speech.size(work.wire().size()),
+                            speech.colour(work.wire().colour()),
+                            speech.say(cut.along()),
+                            speech.say(cut.slack()),
+                            speech.say(first.rise()) + " + " + speech.say(last.rise()),
+                            speech.say(first.loop()) + " + " + speech.say(last.loop()),
+                            speech.say(first.strip()) + " + " + speech.say(last.strip()),
+                            speech.say(cut.cut())));
+        }
+        return of(
+                "cut",
+                List.of(
+                        "number", "size", "colour", "along", "slack", "rise", "loop", "strip",
+                        "cut"),
+                rows);
+    }
+
+    /** Every end: terminal, strip, tool, what goes on first, and what it must stand. */
+    public static Listing ends(Design design, UserUnits units) {
+        var speech = new Speech(design, units);
+        var rows = new ArrayList<List<String>>();
+        for (var work : Making.of(design).wires()) {
+            for (var end : work.ends()) {
+                rows.add(
+                        List.of(
+                                end.wire().number(),
+                                end.at().toString(),
+                                speech.termination(end.termination()),
+                                slides(end, speech),
+                                speech.say(end.making().strip()),
+                                Words.of("tool", end.making().tool()),
+                                end.pull()
+                                        .map(newtons -> Words.of("list.newtons", newtons))
+                                        .orElse("")));
+            }
+        }
+        return of(
+                "ends",
+                List.of("number", "end", "terminal", "slide", "strip", "tool", "pull"),
+                rows);
+    }
+
+    /** What goes over a wire before its terminal, in order. */
+    public static String slides(EndWork end, Speech speech) {
+        return String.join(
+                ", ",
+                Stream.of(
+                                end.label().map(_ -> Words.of("slide.label", end.wire().number())),
+                                end.booted()
+                                        ? Optional.of(Words.of("slide.boot"))
+                                        : Optional.<String>empty(),
+                                end.shrink()
+                                        .map(size ->
+                                                Words.of("slide.shrink", speech.say(size.bore()))),
+                                end.sealed()
+                                        ? Optional.of(Words.of("slide.seal"))
+                                        : Optional.<String>empty())
+                        .flatMap(Optional::stream)
+                        .toList());
+    }
+
+    /** What is bought. */
+    public static Listing buy(Design design, UserUnits units) {
+        var speech = new Speech(design, units);
+        return of(
+                "buy",
+                List.of("thing", "amount"),
+                Shopping.of(design).stream().map(item -> bought(item, speech)).toList());
+    }
+
+    private static List<String> bought(Item item, Speech speech) {
+        return switch (item) {
+            case Item.OfWire(var size, var colour, var length) ->
+                    List.of(
+                            Words.of("buy.wire", speech.size(size), speech.colour(colour)),
+                            speech.say(length));
+            case Item.OfTerminal(var termination, var count) ->
+                    List.of(speech.termination(termination), String.valueOf(count));
+            case Item.OfCovering(var size, var length) ->
+                    List.of(
+                            Words.of(
+                                    "buy.covering",
+                                    Words.of("covering.sort", size.sort()),
+                                    speech.say(size.bore())),
+                            speech.say(length));
+            case Item.OfPiece(var size, var count) ->
+                    List.of(
+                            Words.of(
+                                    "buy.covering",
+                                    Words.of("covering.sort", size.sort()),
+                                    speech.say(size.bore())),
+                            String.valueOf(count));
+            case Item.OfFuse(var type, var marking, var count) ->
+                    List.of(speech.fuse(type, marking), String.valueOf(count));
+            case Item.OfTape(var length) -> List.of(Words.of("buy.tape"), speech.say(length));
+            case Item.OfTies(var count) -> List.of(Words.of("buy.ties"), String.valueOf(count));
+        };
+    }
+}
