@@ -369,7 +369,7 @@ class JobCodecTest {
     @Test
     void aLaterVersionSaysSo() {
         assertThat(trouble(text.replace("\"version\" : 3", "\"version\" : 7")))
-                .isEqualTo(new Newer(7, 2));
+                .isEqualTo(new Newer(7, 3));
     }
 
     @Test
@@ -399,7 +399,7 @@ class JobCodecTest {
                 "\"internal\" : 0.008|\"internal\" : -1|kind|above zero",
                 "\"type\" : \"battery\"|\"type\" : \"reactor\"|kind|reactor",
                 "\"system\" : 12|\"system\" : 13|vehicle|6, 12 or 24",
-                "\"measured\" : 3.6|\"measured\" : 3600|length|100 m"
+                "\"measured\" : 2.2|\"measured\" : 3600|length|100 m"
             })
     void whatIsWrongIsNamedWithLineAndField(
             String old, String changed, String field, String detail) {

@@ -46,7 +46,7 @@ final class BodyForm extends VBox {
         var box = Choices.of(outlines, each -> Words.of("outline." + each.name()));
         box.setValue(outline);
         mirrored.setId("body-mirrored");
-        var lay = Texts.button(Words.of("board.lay"), "go-button", this::lay);
+        var lay = Texts.button(Words.of("board.lay"), "main-button", this::lay);
         lay.setId("body-lay");
         getChildren()
                 .addAll(

@@ -10,7 +10,7 @@ import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
@@ -18,7 +18,7 @@ import javafx.scene.layout.VBox;
  * out.
  */
 final class MeasureFirst extends HBox {
-    private static final int SHOWN = 3;
+    private static final int SHOWN = 2;
 
     private final Workbench bench;
 
@@ -42,7 +42,10 @@ final class MeasureFirst extends HBox {
         var focused = getScene() == null ? null : getScene().getFocusOwner();
         boolean writing = focused != null && "next-length".equals(focused.getId());
         getChildren().clear();
-        var head = new VBox(2, Texts.label(Words.of("board.first"), "figure"));
+        var title = Texts.label(Words.of("board.first"), "figure");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        var head = new VBox(2, title);
+        head.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().add(head);
         if (doubts.isEmpty()) {
             head.getChildren().add(Texts.label(Words.of("board.first.none"), "quiet"));
@@ -75,15 +78,14 @@ final class MeasureFirst extends HBox {
                         speech.say(doubt.copper()),
                         doubt.sizes().size());
         var entry = new VBox(2, run, Texts.label(moves, "quiet"));
-        entry.setMinWidth(0);
-        HBox.setHgrow(entry, Priority.SOMETIMES);
+        entry.setMinWidth(Region.USE_PREF_SIZE);
         return entry;
     }
 
     private Field next(Doubt doubt) {
         return new Field(
                 "next-length",
-                bench.speech().run(doubt.run()),
+                Words.of("board.first.next"),
                 "",
                 text ->
                         bench.units()

@@ -16,7 +16,6 @@ import aficion.quantity.Metres;
 import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.List;
-import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -168,23 +167,29 @@ final class StepsView extends VBox {
                         Texts.rule());
         card.getStyleClass().add("steps-card");
         int done = work.done(work());
-        Optional<EndWork> end = Optional.empty();
-        for (int i = 0; i < work.steps().size(); i++) {
-            var step = work.steps().get(i);
-            if (step.end().isPresent() && !step.end().equals(end)) {
-                card.getChildren()
-                        .add(
-                                Texts.caption(
-                                        Words.of(
-                                                "steps.end",
-                                                step.end().get().at(),
-                                                speech.termination(
-                                                        step.end().get().termination()))));
+        var steps = work.steps();
+        var end = now(work, done);
+        card.getChildren()
+                .add(
+                        Texts.caption(
+                                Words.of(
+                                        "steps.end",
+                                        work.ends().indexOf(end) + 1,
+                                        end.at(),
+                                        speech.termination(end.termination()))));
+        for (int i = 0; i < steps.size(); i++) {
+            var at = steps.get(i).end().orElse(work.ends().getFirst());
+            if (at.equals(end)) {
+                card.getChildren().add(line(steps.get(i), i, done, speech));
             }
-            end = step.end();
-            card.getChildren().add(line(step, i, done, speech));
         }
         return card;
+    }
+
+    /** The end that is worked at: that of the next step, or of the last one done. */
+    private static EndWork now(WireWork work, int done) {
+        int next = Math.min(done, work.steps().size() - 1);
+        return work.steps().get(next).end().orElse(work.ends().getFirst());
     }
 
     private HBox line(Step step, int index, int done, Speech speech) {
@@ -237,7 +242,7 @@ final class StepsView extends VBox {
     }
 
     private HBox keys() {
-        var done = Texts.button(Words.of("steps.done"), "go-button", () -> step(1));
+        var done = Texts.button(Words.of("steps.done"), "main-button", () -> step(1));
         done.setId("step-done");
         var back = Texts.button(Words.of("steps.back"), "plain-button", () -> step(-1));
         back.setId("step-back");

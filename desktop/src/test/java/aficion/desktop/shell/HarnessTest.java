@@ -1,0 +1,151 @@
+package aficion.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.desktop.workbench.Selection;
+import aficion.job.Laid;
+import aficion.job.edit.BodyEdit;
+import aficion.make.Making;
+import aficion.quantity.Metres;
+import aficion.route.Plan;
+import aficion.route.RunId;
+import aficion.route.StationId;
+import java.util.Optional;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The harness as a body, and one wire after another: Board and Make by keys and presses. */
+class HarnessTest extends WindowTest {
+    private static final RunId TO_BOOT = new RunId(new StationId("cabin"), new StationId("boot"));
+
+    private Plan plan() {
+        return bench.design().body().orElseThrow().plan();
+    }
+
+    private void write(String id, String text) {
+        until(() -> byId(id).isPresent());
+        clickOn("#" + id);
+        interact(() -> ((TextField) node(id)).setText(text));
+        push(KeyCode.ENTER);
+        settle();
+    }
+
+    private void board() {
+        push(KeyCode.DIGIT2);
+        settle();
+        until(() -> byId("board-drawing").isPresent());
+    }
+
+    /** A run is pressed, its length written, and every wire that rides it is as long. */
+    @Test
+    void aLengthIsMeasuredOnTheBoard() {
+        board();
+        clickOn("#run-boot-cabin");
+        settle();
+        assertThat(bench.selection().get()).isEqualTo(new Selection.OfRun(TO_BOOT));
+        write("run-length", "1.9 m");
+
+        assertThat(plan().run(TO_BOOT).measured()).contains(new Metres(1.9));
+        assertThat(bench.design().riders().get(TO_BOOT))
+                .filteredOn(wire -> wire.laid() instanceof Laid.Routed)
+                .isNotEmpty()
+                .allSatisfy(wire -> assertThat(wire.length().metres().value()).isGreaterThan(1.9));
+        assertThat(text("undo")).contains("1.90 m");
+        press("undo");
+        assertThat(plan().run(TO_BOOT).measured()).isEmpty();
+        write("run-length", "long");
+        assertThat(plan().run(TO_BOOT).measured()).isEmpty();
+    }
+
+    /** Lengths are called out one after another; each goes to the run that moves most. */
+    @Test
+    void lengthsAreEnteredOneAfterAnother() {
+        board();
+        long before = plan().runs().stream().filter(run -> run.measured().isPresent()).count();
+        for (int i = 1; i <= 3; i++) {
+            long now = before + i;
+            write("next-length", "0." + (4 + i));
+            until(() ->
+                    plan().runs().stream().filter(run -> run.measured().isPresent()).count()
+                            == now);
+            until(() ->
+                    byId("next-length")
+                            .filter(field -> ((TextField) field).getText().isEmpty())
+                            .isPresent());
+        }
+    }
+
+    @Test
+    void arrowsLeadFromStationToStation() {
+        board();
+        onScreen(() -> {
+            bench.selection().set(new Selection.OfStation(new StationId("nose")));
+            node("board").requestFocus();
+        });
+        push(KeyCode.RIGHT);
+        settle();
+        assertThat(bench.selection().get())
+                .isEqualTo(new Selection.OfStation(new StationId("wing")));
+        push(KeyCode.LEFT);
+        settle();
+        assertThat(bench.selection().get())
+                .isEqualTo(new Selection.OfStation(new StationId("nose")));
+    }
+
+    /** A vehicle without a body is asked for one, and then has its whole harness. */
+    @Test
+    void aVehicleWithoutABodyIsAskedForOne() {
+        onScreen(() -> bench.perform(new BodyEdit.SetBody(Optional.empty())));
+        push(KeyCode.DIGIT2);
+        settle();
+        write("body-wheelbase", "2.6");
+        press("body-lay");
+        until(() -> byId("board-drawing").isPresent());
+
+        assertThat(bench.design().wires())
+                .allSatisfy(wire -> assertThat(wire.laid()).isInstanceOf(Laid.Routed.class));
+        assertThat(plan().runs()).allSatisfy(run -> assertThat(run.measured()).isEmpty());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        settle();
+        assertThat(bench.design().body()).isEmpty();
+    }
+
+    /** Space is always the next thing, B takes it back, and a wire done is followed by the next. */
+    @Test
+    void aWireIsMadeStepByStep() {
+        push(KeyCode.DIGIT4);
+        settle();
+        press("make-tab-steps");
+        until(() -> byId("step-wire").isPresent());
+        var first = Making.of(bench.design()).wires().getFirst();
+        assertThat(text("step-wire")).isEqualTo(first.wire().number());
+
+        push(KeyCode.SPACE);
+        push(KeyCode.SPACE);
+        push(KeyCode.B);
+        settle();
+        assertThat(bench.job().work().made(first.wire().id())).isEqualTo(1);
+        for (int i = 1; i < first.steps().size(); i++) {
+            push(KeyCode.SPACE);
+        }
+        settle();
+        assertThat(first.isMade(bench.job().work())).isTrue();
+        assertThat(text("step-wire"))
+                .isEqualTo(Making.of(bench.design()).wires().get(1).wire().number());
+    }
+
+    @Test
+    void listsAreReadBesideTheSchedule() {
+        push(KeyCode.DIGIT4);
+        settle();
+        for (var list : new String[] {"labels", "cut", "ends", "buy"}) {
+            press("make-tab-" + list);
+            until(() -> byId("list-" + list).isPresent());
+            var table = (TableView<?>) node("list-" + list);
+            assertThat(table.getItems()).hasSizeGreaterThan(5);
+        }
+        assertThat(((TableView<?>) node("list-buy")).getColumns()).hasSize(2);
+    }
+}
