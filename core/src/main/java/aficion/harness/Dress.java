@@ -79,6 +79,20 @@ public record Dress(
                         : new Metres(Math.PI * diameter.value() * length / (TAPE_WIDTH / 2)));
     }
 
+    /** The grommet that a hole has, or that it needs for what passes; empty where nothing does. */
+    public static Optional<Metres> grommet(Design design, Station hole) {
+        var passing = passing(design, hole);
+        return hole.bore()
+                .or(() ->
+                        passing.isEmpty()
+                                ? Optional.empty()
+                                : Coverings.over(
+                                                Coverings.Sort.GROMMET,
+                                                Bundle.diameter(passing),
+                                                GROMMET_ROOM)
+                                        .map(Coverings.Size::bore));
+    }
+
     /** The wires that pass a station from one run to another, in the order of the design. */
     public static List<Wire> passing(Design design, Station station) {
         return design.wires().stream()

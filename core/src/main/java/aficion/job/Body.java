@@ -2,6 +2,7 @@ package aficion.job;
 
 import aficion.catalogue.Zone;
 import aficion.quantity.Metres;
+import aficion.route.Outline;
 import aficion.route.Plan;
 import aficion.route.RunLength;
 import aficion.route.Station;
@@ -43,6 +44,12 @@ public record Body(Plan plan, Map<PartId, StationId> stands) {
         if (plan.stations().isEmpty()) {
             throw new IllegalArgumentException("a body has one station at least");
         }
+    }
+
+    /** The body that a vehicle of a sort mostly has. */
+    public static Body usual(Vehicle.Sort sort) {
+        var outline = Outline.of(sort.name()).getFirst();
+        return new Body(outline.plan(outline.usual()));
     }
 
     /** A body in which every part stands where such parts mostly do. */

@@ -133,7 +133,7 @@ public final class Shopping {
             }
             plan.get().stations().stream()
                     .filter(station -> station.form() == Station.Form.HOLE)
-                    .flatMap(station -> station.bore().stream())
+                    .flatMap(station -> Dress.grommet(design, station).stream())
                     .flatMap(bore -> Coverings.over(Coverings.Sort.GROMMET, bore, 1).stream())
                     .forEach(size -> pieces.merge(size, 1, Integer::sum));
         }

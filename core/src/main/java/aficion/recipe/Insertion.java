@@ -12,6 +12,7 @@ import aficion.job.Cut;
 import aficion.job.Design;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
+import aficion.job.Laid;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
@@ -350,9 +351,17 @@ public final class Insertion {
                 Ends.on(now, from),
                 Ends.on(now, to),
                 new Cut(Ends.thinnest(design), Ends.cover(lead.zone()), lead.colour()),
-                now.laid(new RunLength.Assumed(reach(lead)), lead.zone()),
+                laid(lead),
                 lead.unguarded(),
                 Optional.empty());
+    }
+
+    /** A lead that is stated to go without a guard has to be as short as it is stated to be. */
+    private Laid laid(Lead lead) {
+        var length = new RunLength.Assumed(reach(lead));
+        return lead.unguarded().isPresent()
+                ? new Laid.Stated(length, lead.zone())
+                : now.laid(length, lead.zone());
     }
 
     /** How long a lead mostly is in this kind of vehicle. */

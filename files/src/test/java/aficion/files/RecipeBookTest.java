@@ -7,8 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.check.Findings;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Severity;
+import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.HouseRules;
+import aficion.job.Laid;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Vehicle;
@@ -233,6 +235,31 @@ class RecipeBookTest {
                         new Vehicle("test", 1960, new Volts(volts), pole, Optional.of(sort)),
                         HouseRules.USUAL);
         assertThat(Findings.of(Assessment.of(proposed(design))))
+                .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
+                .isEmpty();
+    }
+
+    /** The same laid along the body that such a vehicle mostly has, lengths and all. */
+    @ParameterizedTest
+    @CsvSource({
+        "CAR, 12, NEGATIVE",
+        "CAR, 12, POSITIVE",
+        "MOTORCYCLE, 12, NEGATIVE",
+        "TRACTOR, 12, POSITIVE",
+        "TRACTOR, 24, NEGATIVE"
+    })
+    void aWholeVehicleLiesInItsBodyWithNothingToMend(
+            Vehicle.Sort sort, double volts, Vehicle.Pole pole) {
+        var vehicle = new Vehicle("test", 1960, new Volts(volts), pole, Optional.of(sort));
+        var design =
+                proposed(
+                        Design.empty(vehicle, HouseRules.USUAL)
+                                .withBody(Optional.of(Body.usual(sort))));
+
+        assertThat(design.wires())
+                .filteredOn(wire -> wire.unguarded().isEmpty())
+                .allSatisfy(wire -> assertThat(wire.laid()).isInstanceOf(Laid.Routed.class));
+        assertThat(Findings.of(Assessment.of(design)))
                 .filteredOn(finding -> finding.severity().compareTo(Severity.ADVISE) < 0)
                 .isEmpty();
     }

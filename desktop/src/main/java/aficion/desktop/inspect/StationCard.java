@@ -10,7 +10,6 @@ import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.harness.Dress;
 import aficion.job.edit.BodyEdit;
-import aficion.quantity.Metres;
 import aficion.route.Station;
 import aficion.route.StationId;
 import aficion.size.Bundle;
@@ -91,7 +90,7 @@ final class StationCard extends Card {
                                 .map(Coverings.Size::bore)
                                 .toList(),
                         bench.speech()::say);
-        box.setValue(station.bore().orElse(new Metres(0)));
+        Dress.grommet(bench.design(), station).ifPresent(box::setValue);
         add(
                 new Choice<>(
                         "station-bore",

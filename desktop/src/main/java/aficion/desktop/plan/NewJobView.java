@@ -4,6 +4,7 @@ import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.RecipeBook;
+import aficion.job.Body;
 import aficion.job.Circuit;
 import aficion.job.Design;
 import aficion.job.HouseRules;
@@ -236,7 +237,10 @@ public final class NewJobView extends BorderPane {
                 wanted.add(proposals.get(i));
             }
         }
-        bench.take(Job.of(Design.empty(known, rules.rules(known))));
+        bench.take(
+                Job.of(
+                        Design.empty(known, rules.rules(known))
+                                .withBody(known.sort().map(Body::usual))));
         begin.setDisable(true);
         progress.setVisible(true);
         put(wanted, 0, new ArrayList<>());
