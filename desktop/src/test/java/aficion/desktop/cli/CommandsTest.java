@@ -218,9 +218,15 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(23)
-                    .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf");
+                    .hasSize(31)
+                    .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
+                    .contains("labels.csv", "labels.pdf", "cut.csv", "ends.pdf", "buy.csv");
         }
+        assertThat(Files.readAllLines(folder.resolve("out").resolve("cut.csv")))
+                .hasSize(63)
+                .first()
+                .isEqualTo("No.,Size,Colour,Way,Slack,Rise,Loop,Strip,Cut to");
+        assertThat(Files.readAllLines(folder.resolve("out").resolve("labels.csv"))).hasSize(125);
     }
 
     @Test
