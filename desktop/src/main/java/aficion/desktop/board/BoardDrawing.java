@@ -14,6 +14,7 @@ import aficion.route.RunId;
 import aficion.route.RunLength;
 import aficion.route.Station;
 import aficion.route.StationId;
+import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.words.Words;
 import java.util.ArrayList;
@@ -167,7 +168,12 @@ final class BoardDrawing extends Pane {
     }
 
     void live(Optional<OperatingPoint> point, Optional<Assessed> assessed) {
-        runs.values().forEach(run -> run.live(point, assessed));
+        var wires = bench.design().wires();
+        var there = point.filter(found -> found.netlist().design().wires().equals(wires));
+        var all =
+                assessed.map(Assessed::assessment)
+                        .filter(found -> found.design().wires().equals(wires));
+        runs.values().forEach(run -> run.live(there, all));
     }
 
     void choose(Selection selection) {
@@ -266,23 +272,20 @@ final class BoardDrawing extends Pane {
             line.setEndY(y2 + dy);
         }
 
-        void live(Optional<OperatingPoint> point, Optional<Assessed> assessed) {
-            var there =
-                    point.filter(
-                            found -> found.netlist().design().wires().containsAll(run.riders()));
+        void live(Optional<OperatingPoint> point, Optional<Assessment> assessment) {
             boolean live =
-                    there.filter(found ->
+                    point.filter(found ->
                                     run.riders().stream()
                                             .anyMatch(wire ->
                                                     Math.abs(found.through(wire).value())
                                                             > LIVE_AMPS))
                             .isPresent();
             pseudoClassStateChanged(LIVE, live);
-            var load =
-                    there.flatMap(found ->
-                            assessed.map(Assessed::assessment)
-                                    .flatMap(all -> Load.of(all, found, run.riders())));
-            boolean warm = load.filter(each -> each.share().value() > WARM_SHARE).isPresent();
+            boolean warm =
+                    point.flatMap(found ->
+                                    assessment.flatMap(all -> Load.of(all, found, run.riders())))
+                            .filter(load -> load.share().value() > WARM_SHARE)
+                            .isPresent();
             pseudoClassStateChanged(WARM, warm);
         }
 

@@ -37,7 +37,8 @@ final class ReportCommand extends Commands.IntoFolder {
         written.add(Files.writeString(folder.resolve("schedule.csv"), csv, StandardCharsets.UTF_8));
         written.add(
                 Files.write(folder.resolve("schedule.pdf"), Sheets.schedule(assessment, units)));
-        for (var listing : Listings.all(design, units)) {
+        for (var kind : Listings.Kind.values()) {
+            var listing = kind.of(design, units);
             var text = new StringBuilder();
             listing.writeCsv(text);
             var name = listing.name();

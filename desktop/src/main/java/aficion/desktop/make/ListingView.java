@@ -3,30 +3,52 @@ package aficion.desktop.make;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.Listing;
+import aficion.files.sheet.Listings.Kind;
 import aficion.job.Design;
-import aficion.quantity.UserUnits;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.geometry.Pos;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.layout.StackPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 
 /** A list of the job as it is. */
-final class ListingView extends StackPane {
+final class ListingView extends VBox {
     private final Workbench bench;
-    private final BiFunction<Design, UserUnits, Listing> listing;
+    private final Kind kind;
     private final TableView<List<String>> table = new TableView<>();
     private Optional<Design> shown = Optional.empty();
 
-    ListingView(Workbench bench, BiFunction<Design, UserUnits, Listing> listing) {
+    /**
+     * @param command does what the window can be asked for, by the key of its words
+     */
+    ListingView(Workbench bench, Kind kind, Consumer<String> command) {
+        super(10);
         this.bench = bench;
-        this.listing = listing;
+        this.kind = kind;
         table.setPlaceholder(Texts.label(Words.of("make.none"), "empty"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
-        getChildren().add(table);
+        var head =
+                new HBox(
+                        14,
+                        Texts.label(Words.of("make.title." + kind.key()), "sheet-title"),
+                        Texts.spring(),
+                        Texts.button(
+                                Words.of("make.export.csv"),
+                                "plain-button",
+                                () -> command.accept("menu.csv." + kind.key())),
+                        Texts.button(
+                                Words.of("make.export.pdf"),
+                                "plain-button",
+                                () -> command.accept("menu.print." + kind.key())));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox.setVgrow(table, Priority.ALWAYS);
+        getChildren().addAll(head, table);
         bench.history().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
@@ -38,7 +60,7 @@ final class ListingView extends StackPane {
         }
         shown = Optional.of(design);
         var units = bench.units();
-        bench.ask().prepare(now -> listing.apply(now, units), this::show);
+        bench.ask().prepare(now -> kind.of(now, units), this::show);
     }
 
     private void show(Listing made) {

@@ -1,13 +1,9 @@
 package aficion.desktop.make;
 
 import aficion.desktop.workbench.Workbench;
-import aficion.files.sheet.Listing;
-import aficion.files.sheet.Listings;
-import aficion.job.Design;
-import aficion.quantity.UserUnits;
+import aficion.files.sheet.Listings.Kind;
 import aficion.words.Words;
 import java.util.List;
-import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -38,18 +34,18 @@ final class MakeView extends VBox {
                         () -> command.accept("menu.print.schedule"));
         var steps = new StepsView(bench);
         var first = tab("schedule", schedule);
-        tab("labels", list(Listings::labels));
-        tab("cut", list(Listings::cut));
-        tab("ends", list(Listings::ends));
+        list(Kind.LABELS, command);
+        list(Kind.CUT, command);
+        list(Kind.ENDS, command);
         tab("steps", steps);
-        tab("buy", list(Listings::buy));
+        list(Kind.BUY, command);
         getChildren().addAll(head, middle);
         first.setSelected(true);
         middle.getChildren().setAll(schedule);
     }
 
-    private ListingView list(BiFunction<Design, UserUnits, Listing> listing) {
-        return new ListingView(bench, listing);
+    private void list(Kind kind, Consumer<String> command) {
+        tab(kind.key(), new ListingView(bench, kind, command));
     }
 
     private ToggleButton tab(String name, Node view) {

@@ -4,6 +4,7 @@ import aficion.desktop.shell.Command.Group;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.sheet.Listings;
 import aficion.job.edit.CircuitEdit;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,6 +58,10 @@ final class Commands {
         add("menu.print.bench", Group.JOB, "", files::printBench);
         add("menu.print.findings", Group.JOB, "", files::printFindings);
         add("menu.print.csv", Group.JOB, "", files::exportCsv);
+        for (var kind : Listings.Kind.values()) {
+            add("menu.print." + kind.key(), Group.JOB, "", () -> files.printList(kind));
+            add("menu.csv." + kind.key(), Group.JOB, "", () -> files.exportList(kind));
+        }
         add("menu.print.svg", Group.JOB, "", files::exportSvg);
         add("menu.quit", Group.JOB, "Shortcut+Q", quit);
     }

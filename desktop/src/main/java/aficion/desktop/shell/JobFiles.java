@@ -12,6 +12,7 @@ import aficion.files.Library;
 import aficion.files.RecipeMaker;
 import aficion.files.UserState;
 import aficion.files.WireList;
+import aficion.files.sheet.Listings;
 import aficion.files.sheet.PathSvg;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
@@ -263,6 +264,28 @@ public final class JobFiles {
                 assessment -> {
                     var out = new StringBuilder();
                     ScheduleTable.writeCsv(out, assessment, bench.units());
+                    return out.toString().getBytes(StandardCharsets.UTF_8);
+                });
+    }
+
+    /** A list for the bench as a sheet. */
+    void printList(Listings.Kind kind) {
+        print(
+                kind.key() + ".pdf",
+                "file.pdf",
+                assessment ->
+                        Sheets.listing(
+                                assessment.design(), kind.of(assessment.design(), bench.units())));
+    }
+
+    /** The same for a table or a label printer. */
+    void exportList(Listings.Kind kind) {
+        print(
+                kind.key() + ".csv",
+                "file.csv",
+                assessment -> {
+                    var out = new StringBuilder();
+                    kind.of(assessment.design(), bench.units()).writeCsv(out);
                     return out.toString().getBytes(StandardCharsets.UTF_8);
                 });
     }

@@ -30,6 +30,10 @@ final class TopBar extends HBox {
                     "menu.print.path",
                     "menu.print.bench",
                     "menu.print.findings",
+                    "menu.print.labels",
+                    "menu.print.cut",
+                    "menu.print.ends",
+                    "menu.print.buy",
                     "menu.print.csv",
                     "menu.print.svg");
 

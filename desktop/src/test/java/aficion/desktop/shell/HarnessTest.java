@@ -147,5 +147,6 @@ class HarnessTest extends WindowTest {
             assertThat(table.getItems()).hasSizeGreaterThan(5);
         }
         assertThat(((TableView<?>) node("list-buy")).getColumns()).hasSize(2);
+        assertShows("What to buy");
     }
 }

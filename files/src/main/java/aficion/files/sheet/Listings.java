@@ -12,17 +12,37 @@ import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.stream.Stream;
 
 /** The lists that hands need while a harness is made, in the order it is made. */
 public final class Listings {
     private Listings() {}
 
-    /** All of them. */
-    public static List<Listing> all(Design design, UserUnits units) {
-        return List.of(
-                labels(design, units), cut(design, units), ends(design, units), buy(design, units));
+    /** Which lists there are. */
+    public enum Kind {
+        LABELS(Listings::labels),
+        CUT(Listings::cut),
+        ENDS(Listings::ends),
+        BUY(Listings::buy);
+
+        private final BiFunction<Design, UserUnits, Listing> making;
+
+        Kind(BiFunction<Design, UserUnits, Listing> making) {
+            this.making = making;
+        }
+
+        /** What its files are called and the key of its words. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        /** The list of a design in the units of a user. */
+        public Listing of(Design design, UserUnits units) {
+            return making.apply(design, units);
+        }
     }
 
     private static Listing of(String name, List<String> columns, List<List<String>> rows) {
@@ -31,7 +51,7 @@ public final class Listings {
     }
 
     /** A label for each end: number, circuit, what is there, and the other end. */
-    public static Listing labels(Design design, UserUnits units) {
+    private static Listing labels(Design design, UserUnits units) {
         var speech = new Speech(design, units);
         var rows = new ArrayList<List<String>>();
         for (var work : Making.of(design).wires()) {
@@ -57,7 +77,7 @@ public final class Listings {
     }
 
     /** Every wire with its cut length, term by term. */
-    public static Listing cut(Design design, UserUnits units) {
+    private static Listing cut(Design design, UserUnits units) {
         var speech = new Speech(design, units);
         var rows = new ArrayList<List<String>>();
         for (var work : Making.of(design).wires()) {
@@ -85,7 +105,7 @@ public final class Listings {
     }
 
     /** Every end: terminal, strip, tool, what goes on first, and what it must stand. */
-    public static Listing ends(Design design, UserUnits units) {
+    private static Listing ends(Design design, UserUnits units) {
         var speech = new Speech(design, units);
         var rows = new ArrayList<List<String>>();
         for (var work : Making.of(design).wires()) {
@@ -129,7 +149,7 @@ public final class Listings {
     }
 
     /** What is bought. */
-    public static Listing buy(Design design, UserUnits units) {
+    private static Listing buy(Design design, UserUnits units) {
         var speech = new Speech(design, units);
         return of(
                 "buy",
