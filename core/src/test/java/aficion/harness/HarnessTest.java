@@ -19,6 +19,7 @@ import aficion.job.edit.BodyEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
+import aficion.make.Bands;
 import aficion.quantity.Metres;
 import aficion.route.Covering;
 import aficion.route.Outline;
@@ -328,5 +329,19 @@ class HarnessTest {
                         .sum();
 
         assertThat(riding).isCloseTo(cut, within(1e-6));
+    }
+
+    /** Seven that ride together: six wear one band each, the seventh two. */
+    @Test
+    void whatRidesTogetherWearsOtherBands() {
+        var design = lying(7);
+        var worn = Bands.of(design).worn();
+
+        assertThat(leads(design))
+                .extracting(wire -> worn.get(wire.id()))
+                .doesNotHaveDuplicates()
+                .extracting(List::size)
+                .containsOnlyOnce(2)
+                .containsOnly(1, 2);
     }
 }

@@ -3,6 +3,7 @@ package aficion.make;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.catalogue.Colour;
 import aficion.catalogue.Ends;
 import aficion.catalogue.Terminals;
 import aficion.job.AnyJob;
@@ -149,5 +150,25 @@ class MakingTest {
                 .singleElement()
                 .satisfies(fuse -> assertThat(((Item.OfFuse) fuse).count()).isEqualTo(2));
         assertThat(items).noneMatch(Item.OfTape.class::isInstance);
+    }
+
+    /** No two wires that are seen together wear the same, whatever the job. */
+    @ParameterizedTest
+    @MethodSource("designs")
+    void noTwoMatesWearTheSameBands(Design design) {
+        var worn = Bands.of(design).worn();
+
+        assertThat(worn).hasSize(design.wires().size());
+        assertThat(worn.values()).allSatisfy(bands -> assertThat(bands).hasSizeBetween(1, 3));
+        for (var group : Bands.together(design)) {
+            assertThat(group.stream().distinct().map(wire -> worn.get(wire.id())))
+                    .doesNotHaveDuplicates();
+        }
+    }
+
+    /** Wires that never meet wear the same single band. */
+    @Test
+    void wiresThatNeverMeetWearTheSame() {
+        assertThat(Bands.of(DESIGN).worn().values()).containsOnly(List.of(Colour.WHITE));
     }
 }

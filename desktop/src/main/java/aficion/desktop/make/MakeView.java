@@ -35,6 +35,7 @@ final class MakeView extends VBox {
         var steps = new StepsView(bench);
         var first = tab("schedule", schedule);
         list(Kind.LABELS, command);
+        list(Kind.BANDS, command);
         list(Kind.CUT, command);
         list(Kind.ENDS, command);
         tab("steps", steps);

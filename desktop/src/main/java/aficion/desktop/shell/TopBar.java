@@ -31,6 +31,7 @@ final class TopBar extends HBox {
                     "menu.print.bench",
                     "menu.print.findings",
                     "menu.print.labels",
+                    "menu.print.bands",
                     "menu.print.cut",
                     "menu.print.ends",
                     "menu.print.buy",

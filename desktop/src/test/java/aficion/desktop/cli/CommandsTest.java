@@ -218,9 +218,9 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(31)
+                    .hasSize(33)
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
-                    .contains("labels.csv", "labels.pdf", "cut.csv", "ends.pdf", "buy.csv");
+                    .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv");
         }
         assertThat(Files.readAllLines(folder.resolve("out").resolve("cut.csv")))
                 .hasSize(63)

@@ -140,7 +140,7 @@ class HarnessTest extends WindowTest {
     void listsAreReadBesideTheSchedule() {
         push(KeyCode.DIGIT4);
         settle();
-        for (var list : new String[] {"labels", "cut", "ends", "buy"}) {
+        for (var list : new String[] {"labels", "bands", "cut", "ends", "buy"}) {
             press("make-tab-" + list);
             until(() -> byId("list-" + list).isPresent());
             var table = (TableView<?>) node("list-" + list);

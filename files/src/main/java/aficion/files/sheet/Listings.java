@@ -3,6 +3,7 @@ package aficion.files.sheet;
 import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.Wire;
+import aficion.make.Bands;
 import aficion.make.EndWork;
 import aficion.make.Making;
 import aficion.make.Shopping;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The lists that hands need while a harness is made, in the order it is made. */
@@ -24,6 +26,7 @@ public final class Listings {
     /** Which lists there are. */
     public enum Kind {
         LABELS(Listings::labels),
+        BANDS(Listings::bands),
         CUT(Listings::cut),
         ENDS(Listings::ends),
         BUY(Listings::buy);
@@ -74,6 +77,25 @@ public final class Listings {
 
     private static End other(Wire wire, EndWork end) {
         return wire.from().terminal().equals(end.at()) ? wire.to() : wire.from();
+    }
+
+    /** The bands of every wire, for a house that has wire of one colour. */
+    private static Listing bands(Design design, UserUnits units) {
+        var speech = new Speech(design, units);
+        var bands = Bands.of(design);
+        return of(
+                "bands",
+                List.of("number", "bands", "what", "other"),
+                design.wires().stream()
+                        .map(wire ->
+                                List.of(
+                                        wire.number(),
+                                        bands.worn().get(wire.id()).stream()
+                                                .map(tape -> Words.of("colour", tape))
+                                                .collect(Collectors.joining(", ")),
+                                        speech.name(wire.from().terminal().part()),
+                                        speech.name(wire.to().terminal().part())))
+                        .toList());
     }
 
     /** Every wire with its cut length, term by term. */
