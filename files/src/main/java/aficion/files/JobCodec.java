@@ -60,7 +60,12 @@ public final class JobCodec {
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
-            Map.of("circuits", 1_000, "parts", 5_000, "wires", 25_000);
+            Map.of(
+                    "circuits", 1_000,
+                    "parts", 5_000,
+                    "wires", 25_000,
+                    "body/stations", 1_000,
+                    "body/runs", 2_000);
 
     /** What the parser says about its own source, which helps nobody at a bench. */
     private static final Pattern KNOWN_KINDS = Pattern.compile("known type ids = (\\[[^\\]]*\\])");
@@ -248,7 +253,7 @@ public final class JobCodec {
 
     private static void requireSensible(ObjectNode tree) throws JobFileException {
         for (var bound : MOST.entrySet()) {
-            int there = tree.path(bound.getKey()).size();
+            int there = tree.at("/" + bound.getKey()).size();
             if (there > bound.getValue()) {
                 throw new JobFileException(new TooMany(bound.getKey(), there, bound.getValue()));
             }

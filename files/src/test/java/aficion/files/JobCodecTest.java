@@ -49,6 +49,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -305,6 +306,20 @@ class JobCodecTest {
     private static String older(String name, int version) throws IOException {
         return Files.readString(
                 Path.of("src/test/resources/versions/" + version, name + ".aficion"));
+    }
+
+    @Test
+    void aBodyOfMoreStationsThanAnyVehicleHasIsRefused() throws IOException {
+        var many = String.join(",", Collections.nCopies(1_001, "{}"));
+        var text =
+                older("roadster", 2)
+                        .replaceFirst(
+                                "\"work\" :",
+                                "\"body\" : {\"stations\" : ["
+                                        + many
+                                        + "], \"runs\" : []}, \"work\" :");
+
+        assertThat(trouble(text)).isEqualTo(new TooMany("body/stations", 1_001, 1_000));
     }
 
     /** What follows from the body is not kept; what stands and is measured is. */

@@ -18,8 +18,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Grommets narrower than {@value Dress#GROMMET_ROOM} of what passes them. Judged where wires are
- * laid along the body; the remedy is the next larger one that is sold.
+ * Grommets narrower than {@value Dress#GROMMET_ROOM} of what passes them: every wire whose way
+ * leads there, whatever length it was given. The remedy is the next larger one that is sold.
  */
 public final class GrommetRule implements Rule {
     @Override
