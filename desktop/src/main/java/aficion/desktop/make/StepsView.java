@@ -89,8 +89,10 @@ final class StepsView extends VBox {
         } else if (by < 0 && done == 0) {
             turn(-1);
         } else {
+            var circuit = wire.wire().circuit();
+            boolean before = isMade(circuit);
             bench.perform(new WorkEdit.Make(wire.wire().id(), done + by));
-            finish(wire.wire().circuit());
+            finish(circuit, before);
             if (by > 0 && wire.isMade(work())) {
                 at = making.next(work()).map(making.wires()::indexOf).orElse(at);
                 refresh();
@@ -98,15 +100,18 @@ final class StepsView extends VBox {
         }
     }
 
-    /** A circuit is made when all of its wires are. */
-    private void finish(CircuitId circuit) {
-        boolean all =
-                making.wires().stream()
-                        .filter(each -> each.wire().circuit().equals(circuit))
-                        .allMatch(each -> each.isMade(work()));
-        if (all != work().done(circuit).contains(Work.Stage.MADE)) {
-            bench.perform(new WorkEdit.SetStage(circuit, Work.Stage.MADE, all));
+    /** A circuit is made once all of its wires are; what was marked by hand stays as it is. */
+    private void finish(CircuitId circuit, boolean before) {
+        boolean now = isMade(circuit);
+        if (now != before && now != work().done(circuit).contains(Work.Stage.MADE)) {
+            bench.perform(new WorkEdit.SetStage(circuit, Work.Stage.MADE, now));
         }
+    }
+
+    private boolean isMade(CircuitId circuit) {
+        return making.wires().stream()
+                .filter(each -> each.wire().circuit().equals(circuit))
+                .allMatch(each -> each.isMade(work()));
     }
 
     private void refresh() {

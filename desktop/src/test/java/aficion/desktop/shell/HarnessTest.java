@@ -3,8 +3,11 @@ package aficion.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.desktop.workbench.Selection;
+import aficion.job.CircuitId;
 import aficion.job.Laid;
+import aficion.job.Work;
 import aficion.job.edit.BodyEdit;
+import aficion.job.edit.WorkEdit;
 import aficion.make.Making;
 import aficion.quantity.Metres;
 import aficion.route.Plan;
@@ -134,6 +137,33 @@ class HarnessTest extends WindowTest {
         assertThat(first.isMade(bench.job().work())).isTrue();
         assertThat(text("step-wire"))
                 .isEqualTo(Making.of(bench.design()).wires().get(1).wire().number());
+    }
+
+    /** A circuit is made with its last wire; what was marked by hand is not taken back. */
+    @Test
+    void theLastWireMakesItsCircuit() {
+        var clock = new CircuitId("10");
+        var marked = new CircuitId("1");
+        var making = Making.of(bench.design());
+        assertThat(bench.design().wiresOf(clock)).hasSize(1);
+        onScreen(() ->
+                making.wires().stream()
+                        .filter(work -> !work.wire().circuit().equals(clock))
+                        .skip(1)
+                        .forEach(work ->
+                                bench.perform(
+                                        new WorkEdit.Make(work.wire().id(), work.steps().size()))));
+        push(KeyCode.DIGIT4);
+        settle();
+        press("make-tab-steps");
+        until(() -> byId("step-wire").isPresent());
+        assertThat(bench.job().work().done(clock)).doesNotContain(Work.Stage.MADE);
+        for (int i = 0; i < 40 && !bench.job().work().done(clock).contains(Work.Stage.MADE); i++) {
+            push(KeyCode.SPACE);
+        }
+        settle();
+        assertThat(bench.job().work().done(clock)).contains(Work.Stage.MADE);
+        assertThat(bench.job().work().done(marked)).contains(Work.Stage.MADE);
     }
 
     @Test
