@@ -18,6 +18,8 @@ import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import aficion.words.Words;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -99,7 +101,11 @@ final class BoardDrawing extends Pane {
     private void ground() {
         var byZone =
                 board.stations().stream()
-                        .collect(Collectors.groupingBy(each -> each.station().zone()));
+                        .collect(
+                                Collectors.groupingBy(
+                                        each -> each.station().zone(),
+                                        () -> new EnumMap<>(Zone.class),
+                                        Collectors.toList()));
         byZone.forEach((zone, there) -> {
             double from = there.stream().mapToDouble(each -> each.at().x()).min().orElse(0);
             double to = there.stream().mapToDouble(each -> each.at().x()).max().orElse(0);
@@ -116,6 +122,7 @@ final class BoardDrawing extends Pane {
                 getChildren().addAll(strip, name);
             }
         });
+        grounds.sort(Comparator.comparingDouble(each -> each.from + each.to));
     }
 
     @Override

@@ -23,9 +23,10 @@ final class MeasureFirst extends HBox {
     private final Workbench bench;
 
     MeasureFirst(Workbench bench) {
-        super(18);
+        super(12);
         this.bench = bench;
         setId("measure-first");
+        setMinWidth(0);
         getStyleClass().add("board-strip");
         bench.assessed().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
