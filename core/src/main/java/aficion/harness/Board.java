@@ -25,10 +25,8 @@ import java.util.Optional;
  *
  * @param wide along the vehicle, metres
  * @param high across it, metres
- * @param axle where the front wheels are, metres from the front
  */
-public record Board(
-        double wide, double high, double axle, List<Lying> runs, List<Standing> stations) {
+public record Board(double wide, double high, List<Lying> runs, List<Standing> stations) {
     private static final double EDGE = 0.22;
 
     /** A place on the board, metres. */
@@ -90,7 +88,6 @@ public record Board(
         return new Board(
                 most(plan, true) + EDGE - front,
                 most(plan, false) + EDGE - left,
-                -front,
                 runs(design, plan, at),
                 stations(design, body, at));
     }

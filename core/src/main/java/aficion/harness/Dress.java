@@ -93,6 +93,16 @@ public record Dress(
                                         .map(Coverings.Size::bore));
     }
 
+    /** Whether what passes a hole goes through its grommet; it does where no bore is known. */
+    public static boolean passes(Design design, Station hole) {
+        var passing = passing(design, hole);
+        return passing.isEmpty()
+                || hole.bore()
+                        .filter(bore ->
+                                bore.value() < GROMMET_ROOM * Bundle.diameter(passing).value())
+                        .isEmpty();
+    }
+
     /** The wires that pass a station from one run to another, in the order of the design. */
     public static List<Wire> passing(Design design, Station station) {
         return design.wires().stream()

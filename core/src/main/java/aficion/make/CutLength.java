@@ -31,13 +31,18 @@ public record CutLength(Wire wire, Metres along, Metres slack, List<AtEnd> ends,
 
     /** What one end adds. */
     public record AtEnd(Metres rise, Metres loop, Metres strip) {
-        double sum() {
+        private double sum() {
             return rise.value() + loop.value() + strip.value();
         }
     }
 
     public CutLength {
         ends = List.copyOf(ends);
+    }
+
+    /** What both ends add. */
+    public Metres atEnds() {
+        return new Metres(ends.stream().mapToDouble(AtEnd::sum).sum());
     }
 
     /** How long a wire of a design is cut. */

@@ -14,7 +14,8 @@ import java.util.function.BiFunction;
  * topology with other wires takes over what it can: by the compensation theorem a branch that
  * becomes ΔR more acts like a source of I·ΔR in it, with the I that it carried, and nowhere do
  * volts change by more. Where that is next to nothing, at rest and on the way to it, and with all
- * that was taken over so before, the answer stays.
+ * that was taken over so before, the answer stays. What found no rest is tried anew: nothing is
+ * known of what flowed.
  *
  * <p>May be asked by several threads; one is answered at a time.
  */
@@ -33,21 +34,17 @@ public final class Answers {
     private record Answer(Outcome outcome, float[] most, double off) {
         /** The same for another netlist, where it holds. */
         Optional<Answer> of(Netlist next, Netlist netlist, Conditions conditions, int[] changed) {
+            if (!(outcome instanceof Outcome.Solved(var point))) {
+                return Optional.empty();
+            }
             double more = off;
             for (int wire : changed) {
                 double ohms = next.ohms(wire, conditions) - netlist.ohms(wire, conditions);
                 more += most[wire] * Math.abs(ohms);
             }
-            return more > OFF ? Optional.empty() : Optional.of(of(next, more));
-        }
-
-        private Answer of(Netlist next, double off) {
-            return new Answer(
-                    outcome instanceof Outcome.Solved(var point)
-                            ? new Outcome.Solved(point.of(next))
-                            : outcome,
-                    most,
-                    off);
+            return more > OFF
+                    ? Optional.empty()
+                    : Optional.of(new Answer(new Outcome.Solved(point.of(next)), most, more));
         }
     }
 

@@ -33,16 +33,13 @@ public final class GrommetRule implements Rule {
     }
 
     private static Optional<Finding> found(Design design, Station station, Metres bore) {
-        var passing = Dress.passing(design, station);
-        if (passing.isEmpty()) {
+        if (Dress.passes(design, station)) {
             return Optional.empty();
         }
-        var bundle = Bundle.diameter(passing);
-        return bore.value() >= Dress.GROMMET_ROOM * bundle.value()
-                ? Optional.empty()
-                : Optional.of(
-                        new FitFinding.GrommetTooSmall(
-                                station.id(), bundle, bore, larger(station, bundle)));
+        var bundle = Bundle.diameter(Dress.passing(design, station));
+        return Optional.of(
+                new FitFinding.GrommetTooSmall(
+                        station.id(), bundle, bore, larger(station, bundle)));
     }
 
     private static List<Edit> larger(Station station, Metres bundle) {

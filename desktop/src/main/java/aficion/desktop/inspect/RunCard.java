@@ -7,6 +7,7 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
+import aficion.harness.Detour;
 import aficion.harness.Dress;
 import aficion.harness.Load;
 import aficion.job.Wire;
@@ -18,7 +19,6 @@ import aficion.route.RunId;
 import aficion.route.RunLength;
 import aficion.route.Station;
 import aficion.route.StationId;
-import aficion.size.Bundle;
 import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.Arrays;
@@ -116,11 +116,7 @@ final class RunCard extends Card {
 
     private void grommet(Station station) {
         var speech = bench.speech();
-        var passing = Dress.passing(bench.design(), station);
-        boolean fits =
-                passing.isEmpty()
-                        || station.bore().orElseThrow().value()
-                                >= Dress.GROMMET_ROOM * Bundle.diameter(passing).value();
+        boolean fits = Dress.passes(bench.design(), station);
         add(
                 Texts.figure(
                         Words.of("run.hole", speech.station(station.id())),
@@ -177,25 +173,19 @@ final class RunCard extends Card {
     }
 
     private void otherWay(Wire wire) {
-        var design = bench.design();
-        var body = design.body().orElseThrow();
-        var from = body.station(design.part(wire.from().terminal().part()));
-        var to = body.station(design.part(wire.to().terminal().part()));
-        var now = design.way(wire).orElseThrow();
         section(Words.of("run.why"));
         add(
-                plan.wayWithout(from, to, id)
-                        .map(other -> {
-                            double more =
-                                    other.length().metres().value() - now.length().metres().value();
-                            return Texts.wrapped(
-                                    Words.of(
-                                            more >= 0 ? "run.other.longer" : "run.other.shorter",
-                                            wire.number(),
-                                            bench.speech().say(new Metres(Math.abs(more))),
-                                            bench.units().print(other.zone().ambient())),
-                                    "quiet");
-                        })
+                Detour.of(bench.design(), wire, id)
+                        .map(detour ->
+                                Texts.wrapped(
+                                        Words.of(
+                                                detour.isLonger()
+                                                        ? "run.other.longer"
+                                                        : "run.other.shorter",
+                                                wire.number(),
+                                                bench.speech().say(detour.by()),
+                                                bench.units().print(detour.way().zone().ambient())),
+                                        "quiet"))
                         .orElseGet(() -> Texts.wrapped(Words.of("run.only"), "quiet")));
     }
 

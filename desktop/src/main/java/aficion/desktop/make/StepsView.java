@@ -6,13 +6,13 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.Listings;
 import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.Work;
 import aficion.job.edit.WorkEdit;
 import aficion.make.EndWork;
 import aficion.make.Making;
 import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
-import aficion.quantity.Metres;
 import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.List;
@@ -23,6 +23,7 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One wire, one step at a time, in large type for dirty hands: Space is always the next thing, B
@@ -34,6 +35,7 @@ final class StepsView extends VBox {
 
     private final Workbench bench;
     private Making making = new Making(List.of());
+    private @Nullable Design shown;
     private int at;
 
     StepsView(Workbench bench) {
@@ -49,9 +51,17 @@ final class StepsView extends VBox {
 
     private void begin() {
         if (getScene() != null) {
-            making = Making.of(bench.design());
+            take();
             at = making.next(work()).map(making.wires()::indexOf).orElse(0);
             refresh();
+        }
+    }
+
+    /** How the job as it is is made; worked out once for each design. */
+    private void take() {
+        if (shown != bench.design()) {
+            shown = bench.design();
+            making = Making.of(shown);
         }
     }
 
@@ -118,7 +128,7 @@ final class StepsView extends VBox {
         if (getScene() == null) {
             return;
         }
-        making = Making.of(bench.design());
+        take();
         getChildren().clear();
         if (making.wires().isEmpty()) {
             getChildren().add(Texts.label(Words.of("steps.none"), "empty"));
@@ -234,16 +244,11 @@ final class StepsView extends VBox {
 
     private static String sum(WireWork work, Speech speech) {
         var cut = work.cut();
-        var ends =
-                cut.ends().stream()
-                        .mapToDouble(end ->
-                                end.rise().value() + end.loop().value() + end.strip().value())
-                        .sum();
         return Words.of(
                 "steps.sum",
                 speech.say(cut.along()),
                 speech.say(cut.slack()),
-                speech.say(new Metres(ends)));
+                speech.say(cut.atEnds()));
     }
 
     private HBox keys() {
