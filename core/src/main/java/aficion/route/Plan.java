@@ -43,6 +43,7 @@ public final class Plan {
     private final SimpleWeightedGraph<StationId, RunId> graph =
             new SimpleWeightedGraph<>(RunId.class);
     private final Map<StationId, SingleSourcePaths<StationId, RunId>> trees = new HashMap<>();
+    private final Map<List<StationId>, Way> ways = new HashMap<>();
 
     /**
      * @throws IllegalArgumentException when a station or a run stands twice, or a run leads to a
@@ -161,9 +162,19 @@ public final class Plan {
      *
      * @throws IllegalArgumentException when one of them is not there
      */
-    public Way way(StationId from, StationId to) {
+    public synchronized Way way(StationId from, StationId to) {
         station(from);
         station(to);
+        var ends = List.of(from, to);
+        var known = ways.get(ends);
+        if (known == null) {
+            known = found(from, to);
+            ways.put(ends, known);
+        }
+        return known;
+    }
+
+    private Way found(StationId from, StationId to) {
         var path = tree(from).getPath(to);
         if (path == null) {
             return new Way(
@@ -197,9 +208,8 @@ public final class Plan {
     public Optional<Way> wayWithout(StationId from, StationId to, RunId left) {
         var without =
                 new Plan(stations, runs.stream().filter(run -> !run.id().equals(left)).toList());
-        return without.tree(from).getPath(to) == null
-                ? Optional.empty()
-                : Optional.of(without.way(from, to));
+        var way = without.way(from, to);
+        return way.runs().isEmpty() ? Optional.empty() : Optional.of(way);
     }
 
     private Way way(List<StationId> met, List<RunId> ridden) {
@@ -224,7 +234,7 @@ public final class Plan {
         return measured ? new RunLength.Measured(sum) : new RunLength.Assumed(sum);
     }
 
-    private synchronized SingleSourcePaths<StationId, RunId> tree(StationId from) {
+    private SingleSourcePaths<StationId, RunId> tree(StationId from) {
         return trees.computeIfAbsent(from, new DijkstraShortestPath<>(graph)::getPaths);
     }
 

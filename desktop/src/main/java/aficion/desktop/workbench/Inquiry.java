@@ -179,13 +179,17 @@ public final class Inquiry {
         }
     }
 
-    /** Works out which runs to measure first. */
+    /** Works out which runs to measure first; ends early when it is asked again. */
     public void findDoubts(Consumer<List<Doubt>> then) {
         var design = bench.design();
+        long ticket = engine.ticket(Question.DOUBTS) + 1;
         ask(
                 Question.DOUBTS,
-                hand -> Doubt.ranked(hand.assessment(design), () -> true).orElseThrow(),
-                then);
+                hand ->
+                        Doubt.ranked(
+                                hand.assessment(design),
+                                () -> engine.ticket(Question.DOUBTS) == ticket),
+                doubts -> doubts.ifPresent(then));
     }
 
     /** Works out what an edit would do. */
