@@ -5,12 +5,13 @@ import aficion.quantity.Metres;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jgrapht.alg.interfaces.ShortestPathAlgorithm.SingleSourcePaths;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
@@ -282,29 +283,26 @@ public final class Plan {
         return new Plan(longer, parted);
     }
 
-    /** The looms it falls into at its separable plugs, each as the runs it has. */
-    public List<List<Run>> looms() {
+    /**
+     * The looms that some of its runs fall into at separable plugs and where none of them meet,
+     * each as the runs it has.
+     */
+    public List<List<Run>> looms(Predicate<Run> some) {
         var looms = new ArrayList<List<Run>>();
-        var seen = new HashSet<RunId>();
-        for (var first : runs) {
-            if (seen.add(first.id())) {
-                looms.add(loom(first, seen));
-            }
-        }
-        return looms;
-    }
-
-    private List<Run> loom(Run first, HashSet<RunId> seen) {
-        var loom = new ArrayList<>(List.of(first));
-        for (int i = 0; i < loom.size(); i++) {
-            var id = loom.get(i).id();
-            for (var end : new StationId[] {id.one(), id.other()}) {
-                if (station(end).form() != Station.Form.PLUG) {
-                    meeting(end).stream().filter(run -> seen.add(run.id())).forEach(loom::add);
+        var left = new LinkedHashSet<>(runs.stream().filter(some).toList());
+        while (!left.isEmpty()) {
+            var loom = new ArrayList<>(List.of(left.removeFirst()));
+            for (int i = 0; i < loom.size(); i++) {
+                var id = loom.get(i).id();
+                for (var end : new StationId[] {id.one(), id.other()}) {
+                    if (station(end).form() != Station.Form.PLUG) {
+                        meeting(end).stream().filter(left::remove).forEach(loom::add);
+                    }
                 }
             }
+            looms.add(List.copyOf(loom));
         }
-        return List.copyOf(loom);
+        return looms;
     }
 
     @Override

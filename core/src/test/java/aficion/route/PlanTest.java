@@ -151,8 +151,8 @@ class PlanTest {
                 plan.with(plan.station(new StationId("b")).as(Station.Form.PLUG))
                         .with(plan.station(new StationId("c")).as(Station.Form.PLUG));
 
-        assertThat(plan.looms()).hasSize(1);
-        assertThat(plugged.looms())
+        assertThat(plan.looms(_ -> true)).hasSize(1);
+        assertThat(plugged.looms(_ -> true))
                 .extracting(loom -> loom.stream().map(Run::id).toList())
                 .containsExactly(
                         List.of(id("a", "b"), id("a", "c")), List.of(id("b", "d"), id("c", "d")));

@@ -1,0 +1,128 @@
+package aficion.forming;
+
+import aficion.forming.Folding.Outcome;
+import aficion.forming.Loom.Knot;
+import aficion.forming.Loom.Strand;
+import aficion.harness.Board.At;
+import aficion.route.StationId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A loom as it lies on its forming board: every strand at its true length, none crossing another.
+ * Places are metres from the upper left corner.
+ *
+ * @param knots where strands end or part
+ */
+public record FormingBoard(Loom loom, Surface surface, List<Lying> strands, Map<Knot, At> knots) {
+    /** Room between strands that is looked for first, from edge to edge, metres. */
+    private static final double ROOM = 0.06;
+
+    /**
+     * Room between strands where there is not as much: enough for 40 mm wherever it is measured.
+     */
+    private static final double LEAST_ROOM = 0.048;
+
+    /** An eighth of a turn is made in as many bend radii, its corners cut. */
+    private static final double EIGHTH = 0.766;
+
+    private static final double LEAST_STEP = 0.045;
+
+    /** Of a board that is covered by strands and the room they keep, more is never found. */
+    private static final double FULL = 0.45;
+
+    private static final double LARGEST = 25;
+
+    /** A strand where it lies, from its first knot to its last. */
+    public record Lying(Strand strand, List<At> way) {
+        public Lying {
+            way = List.copyOf(way);
+        }
+    }
+
+    /** Whether a loom fits a board. */
+    public sealed interface Fit {
+        /** It does. */
+        record Fits(FormingBoard board) implements Fit {}
+
+        /**
+         * No room was found for what leaves a station, or there is more harness than board.
+         *
+         * @param station where it most often failed
+         * @param full whether no board as small as that can take as much harness
+         */
+        record TooSmall(Loom loom, Surface surface, StationId station, boolean full)
+                implements Fit {}
+    }
+
+    public FormingBoard {
+        strands = List.copyOf(strands);
+        knots = Map.copyOf(knots);
+    }
+
+    /** Lays a loom on a board. */
+    public static Fit of(Loom loom, Surface surface) {
+        boolean full = loom.length().value() * LEAST_ROOM > FULL * surface.area();
+        var knots = loom.knots();
+        if (full) {
+            return new Fit.TooSmall(loom, surface, knots.getFirst().station(), true);
+        }
+        var tree = tree(loom, knots);
+        Outcome outcome = new Outcome.NoRoom(0);
+        for (double room : new double[] {ROOM, LEAST_ROOM}) {
+            outcome = new Folding(tree, surface, room + widest(loom)).fold();
+            if (outcome instanceof Outcome.Lies(var ways)) {
+                return new Fit.Fits(lying(loom, surface, ways));
+            }
+        }
+        int worst = ((Outcome.NoRoom) outcome).knot();
+        return new Fit.TooSmall(loom, surface, knots.get(worst).station(), false);
+    }
+
+    /** Lays a loom on a door, on two, or on the smallest of ever larger boards that takes it. */
+    public static Fit asNeeded(Loom loom) {
+        var surface = Surface.DOOR;
+        var fit = of(loom, surface);
+        while (fit instanceof Fit.TooSmall && surface.area() < LARGEST) {
+            surface = surface.equals(Surface.DOOR) ? Surface.TWO_DOORS : surface.larger();
+            fit = of(loom, surface);
+        }
+        return fit;
+    }
+
+    private static double widest(Loom loom) {
+        return loom.strands().stream()
+                .mapToDouble(strand -> strand.dress().diameter().value())
+                .max()
+                .orElse(0);
+    }
+
+    private static Tree tree(Loom loom, List<Knot> knots) {
+        return new Tree(
+                knots.size(),
+                loom.strands().stream()
+                        .map(strand ->
+                                new Tree.Strand(
+                                        knots.indexOf(strand.from()),
+                                        knots.indexOf(strand.to()),
+                                        strand.length().value(),
+                                        Math.max(
+                                                LEAST_STEP,
+                                                EIGHTH * strand.dress().bend().value())))
+                        .toList());
+    }
+
+    private static FormingBoard lying(Loom loom, Surface surface, List<List<At>> ways) {
+        var strands = new ArrayList<Lying>();
+        var at = new LinkedHashMap<Knot, At>();
+        for (int i = 0; i < ways.size(); i++) {
+            var strand = loom.strands().get(i);
+            strands.add(new Lying(strand, ways.get(i)));
+            at.put(strand.from(), ways.get(i).getFirst());
+            at.put(strand.to(), ways.get(i).getLast());
+        }
+        return new FormingBoard(loom, surface, strands, at);
+    }
+}

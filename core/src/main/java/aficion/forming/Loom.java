@@ -1,0 +1,150 @@
+package aficion.forming;
+
+import aficion.harness.Dress;
+import aficion.job.Body;
+import aficion.job.Design;
+import aficion.job.Wire;
+import aficion.quantity.Metres;
+import aficion.route.Plan;
+import aficion.route.Run;
+import aficion.route.RunId;
+import aficion.route.StationId;
+import aficion.route.Way;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import org.jgrapht.alg.spanning.KruskalMinimumSpanningTree;
+import org.jgrapht.graph.SimpleWeightedGraph;
+
+/**
+ * A part of the harness that is made by itself: what hangs together without going through a
+ * separable plug. A loom with a loop in it is opened where the fewest wires go on: that run is laid
+ * from one end alone, and its other end lies loose.
+ *
+ * @param number from one, in the order of the plan
+ * @param strands the runs that wires ride, as they are laid on a forming board
+ */
+public record Loom(int number, List<Strand> strands) {
+
+    /**
+     * Where strands end or part: a station, or the loose end of a run that comes to one.
+     *
+     * @param loose the run, where a loop was opened
+     */
+    public record Knot(StationId station, Optional<RunId> loose) {
+        Knot(StationId station) {
+            this(station, Optional.empty());
+        }
+    }
+
+    /**
+     * A run of it.
+     *
+     * @param measured whether its length was measured; else it is assumed
+     * @param goingOn the wires that go on beyond a loose end, and are led there once it is fitted
+     */
+    public record Strand(
+            RunId run,
+            Knot from,
+            Knot to,
+            Metres length,
+            boolean measured,
+            Dress dress,
+            List<Wire> goingOn) {
+        public Strand {
+            goingOn = List.copyOf(goingOn);
+        }
+    }
+
+    private record Opened(StationId loose, List<Wire> goingOn) {}
+
+    public Loom {
+        strands = List.copyOf(strands);
+    }
+
+    /** The looms of a design; none while nothing rides a run. */
+    public static List<Loom> of(Design design) {
+        return design.body().map(body -> of(design, body)).orElse(List.of());
+    }
+
+    private static List<Loom> of(Design design, Body body) {
+        var plan = body.plan();
+        var looms = new ArrayList<Loom>();
+        for (var together : plan.looms(run -> !design.riders().get(run.id()).isEmpty())) {
+            looms.add(loom(looms.size() + 1, design, plan, together));
+        }
+        return List.copyOf(looms);
+    }
+
+    private static Loom loom(int number, Design design, Plan plan, List<Run> runs) {
+        var graph = new SimpleWeightedGraph<StationId, RunId>(RunId.class);
+        for (var run : runs) {
+            graph.addVertex(run.id().one());
+            graph.addVertex(run.id().other());
+            graph.addEdge(run.id().one(), run.id().other(), run.id());
+            graph.setEdgeWeight(run.id(), -opened(design, run.id()).goingOn.size());
+        }
+        var kept = new KruskalMinimumSpanningTree<>(graph).getSpanningTree().getEdges();
+        var strands = new ArrayList<Strand>();
+        for (var run : runs) {
+            var id = run.id();
+            var opened = opened(design, id);
+            boolean whole = kept.contains(id);
+            strands.add(
+                    new Strand(
+                            id,
+                            new Knot(whole ? id.one() : id.beyond(opened.loose)),
+                            whole ? new Knot(id.other()) : new Knot(opened.loose, Optional.of(id)),
+                            plan.length(run).metres(),
+                            run.measured().isPresent(),
+                            Dress.of(design, id),
+                            whole ? List.of() : opened.goingOn));
+        }
+        return new Loom(number, strands);
+    }
+
+    /** Where a run would be opened: at the end at which fewer of its wires go on. */
+    private static Opened opened(Design design, RunId run) {
+        var one = goingOn(design, run, run.one());
+        var other = goingOn(design, run, run.other());
+        return one.size() < other.size()
+                ? new Opened(run.one(), one)
+                : new Opened(run.other(), other);
+    }
+
+    private static List<Wire> goingOn(Design design, RunId run, StationId end) {
+        return design.riders().get(run).stream()
+                .filter(wire -> design.way(wire).filter(way -> goesOn(way, run, end)).isPresent())
+                .toList();
+    }
+
+    private static boolean goesOn(Way way, RunId run, StationId end) {
+        return way.runs().stream().anyMatch(other -> !other.equals(run) && other.meets(end))
+                && !way.stations().getFirst().equals(end)
+                && !way.stations().getLast().equals(end);
+    }
+
+    /** Its knots, in the order of its strands. */
+    public List<Knot> knots() {
+        var knots = new LinkedHashSet<Knot>();
+        for (var strand : strands) {
+            knots.add(strand.from);
+            knots.add(strand.to);
+        }
+        return List.copyOf(knots);
+    }
+
+    /** All its wires, each once, in the order of the design. */
+    public List<Wire> wires(Design design) {
+        return design.wires().stream()
+                .filter(wire ->
+                        strands.stream().anyMatch(strand -> strand.dress.riders().contains(wire)))
+                .toList();
+    }
+
+    /** How long all its strands are together. */
+    public Metres length() {
+        return new Metres(strands.stream().mapToDouble(each -> each.length.value()).sum());
+    }
+}
