@@ -10,20 +10,21 @@ import java.util.Map;
  * Boxes kept by the height they lie at, so that those in the way of another are found without
  * looking at all.
  */
-final class Shelves {
+public final class Shelves {
     /** Height of a shelf, drawing units. */
     private static final double HIGH = 48;
 
     private final Map<Integer, List<Box>> shelves = new HashMap<>();
 
-    void add(Box box) {
+    /** Keeps a box. */
+    public void add(Box box) {
         for (int shelf = first(box); shelf <= last(box); shelf++) {
             shelves.computeIfAbsent(shelf, _ -> new ArrayList<>()).add(box);
         }
     }
 
     /** Whether no box overlaps that one. */
-    boolean isFree(Box box) {
+    public boolean isFree(Box box) {
         for (int shelf = first(box); shelf <= last(box); shelf++) {
             for (var other : shelves.getOrDefault(shelf, List.of())) {
                 if (box.overlaps(other)) {
@@ -35,7 +36,7 @@ final class Shelves {
     }
 
     /** How many boxes overlap that one. */
-    int overlapping(Box box) {
+    public int overlapping(Box box) {
         int count = 0;
         int top = first(box);
         for (int shelf = top; shelf <= last(box); shelf++) {

@@ -4,11 +4,16 @@ import aficion.forming.Folding.Outcome;
 import aficion.forming.Loom.Knot;
 import aficion.forming.Loom.Strand;
 import aficion.harness.Board.At;
+import aficion.job.Design;
+import aficion.quantity.Metres;
 import aficion.route.StationId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * A loom as it lies on its forming board: every strand at its true length, none crossing another.
@@ -35,12 +40,62 @@ public record FormingBoard(Loom loom, Surface surface, List<Lying> strands, Map<
 
     private static final double LARGEST = 25;
 
+    /** Room for words round what lies on a board, metres. */
+    private static final double AROUND = 0.13;
+
+    private static final double LEAST_SIDE = 0.3;
+
     /** A strand where it lies, from its first knot to its last. */
     public record Lying(Strand strand, List<At> way) {
         public Lying {
             way = List.copyOf(way);
         }
+
+        /** How far a place is from it, metres. */
+        double far(At at) {
+            double least = Double.POSITIVE_INFINITY;
+            for (int i = 1; i < way.size(); i++) {
+                var from = way.get(i - 1);
+                var to = way.get(i);
+                double x = to.x() - from.x();
+                double y = to.y() - from.y();
+                double share =
+                        ((at.x() - from.x()) * x + (at.y() - from.y()) * y) / (x * x + y * y);
+                double on = Math.clamp(share, 0, 1);
+                least =
+                        Math.min(
+                                least,
+                                Math.hypot(at.x() - from.x() - on * x, at.y() - from.y() - on * y));
+            }
+            return least;
+        }
+
+        /** The place so far along it from its first knot. */
+        Place on(double metres) {
+            double left = metres;
+            for (int i = 1; ; i++) {
+                var from = way.get(i - 1);
+                var to = way.get(i);
+                double far = Math.hypot(to.x() - from.x(), to.y() - from.y());
+                if (left <= far || i + 1 == way.size()) {
+                    double share = Math.min(1, left / far);
+                    return new Place(
+                            new At(
+                                    from.x() + (to.x() - from.x()) * share,
+                                    from.y() + (to.y() - from.y()) * share),
+                            Math.atan2(to.y() - from.y(), to.x() - from.x()));
+                }
+                left -= far;
+            }
+        }
     }
+
+    /**
+     * A place on a strand.
+     *
+     * @param angle its direction there, radians
+     */
+    record Place(At at, double angle) {}
 
     /** Whether a loom fits a board. */
     public sealed interface Fit {
@@ -60,6 +115,25 @@ public record FormingBoard(Loom loom, Surface surface, List<Lying> strands, Map<
     public FormingBoard {
         strands = List.copyOf(strands);
         knots = Map.copyOf(knots);
+    }
+
+    /**
+     * Lays one of the looms of a design, on a board or on one as large as needed; empty when there
+     * is no loom of that number.
+     */
+    public static Optional<Fit> of(Design design, int number, Optional<Surface> surface) {
+        return Loom.of(design).stream()
+                .filter(loom -> loom.number() == number)
+                .findFirst()
+                .map(loom -> surface.map(board -> of(loom, board)).orElseGet(() -> asNeeded(loom)));
+    }
+
+    /** The strand that is nearest to a place and no farther than so many metres. */
+    public Optional<Strand> nearest(At at, double metres) {
+        return strands.stream()
+                .filter(lying -> lying.far(at) <= metres)
+                .min(Comparator.comparingDouble(lying -> lying.far(at)))
+                .map(Lying::strand);
     }
 
     /** Lays a loom on a board. */
@@ -90,6 +164,36 @@ public record FormingBoard(Loom loom, Surface surface, List<Lying> strands, Map<
             fit = of(loom, surface);
         }
         return fit;
+    }
+
+    /** The same on the part of the board that it takes, with room for words around it. */
+    public FormingBoard trimmed() {
+        var all = strands.stream().flatMap(lying -> lying.way().stream()).toList();
+        double left = all.stream().mapToDouble(At::x).min().orElse(0) - AROUND;
+        double top = all.stream().mapToDouble(At::y).min().orElse(0) - AROUND;
+        double right = all.stream().mapToDouble(At::x).max().orElse(0) + AROUND;
+        double bottom = all.stream().mapToDouble(At::y).max().orElse(0) + AROUND;
+        return new FormingBoard(
+                loom,
+                new Surface(
+                        new Metres(Math.max(LEAST_SIDE, right - left)),
+                        new Metres(Math.max(LEAST_SIDE, bottom - top))),
+                strands.stream()
+                        .map(lying ->
+                                new Lying(
+                                        lying.strand(),
+                                        lying.way().stream()
+                                                .map(at -> new At(at.x() - left, at.y() - top))
+                                                .toList()))
+                        .toList(),
+                knots.entrySet().stream()
+                        .collect(
+                                Collectors.toMap(
+                                        Map.Entry::getKey,
+                                        each ->
+                                                new At(
+                                                        each.getValue().x() - left,
+                                                        each.getValue().y() - top))));
     }
 
     private static double widest(Loom loom) {

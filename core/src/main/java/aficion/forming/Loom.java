@@ -8,12 +8,17 @@ import aficion.quantity.Metres;
 import aficion.route.Plan;
 import aficion.route.Run;
 import aficion.route.RunId;
+import aficion.route.Station;
 import aficion.route.StationId;
 import aficion.route.Way;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jgrapht.alg.spanning.KruskalMinimumSpanningTree;
 import org.jgrapht.graph.SimpleWeightedGraph;
 
@@ -22,7 +27,7 @@ import org.jgrapht.graph.SimpleWeightedGraph;
  * separable plug. A loom with a loop in it is opened where the fewest wires go on: that run is laid
  * from one end alone, and its other end lies loose.
  *
- * @param number from one, in the order of the plan
+ * @param number from one, the one of most runs first
  * @param strands the runs that wires ride, as they are laid on a forming board
  */
 public record Loom(int number, List<Strand> strands) {
@@ -42,6 +47,7 @@ public record Loom(int number, List<Strand> strands) {
      * A run of it.
      *
      * @param measured whether its length was measured; else it is assumed
+     * @param holes the stations at its ends that are holes, with the grommet each needs
      * @param goingOn the wires that go on beyond a loose end, and are led there once it is fitted
      */
     public record Strand(
@@ -51,9 +57,16 @@ public record Loom(int number, List<Strand> strands) {
             Metres length,
             boolean measured,
             Dress dress,
+            Map<StationId, Metres> holes,
             List<Wire> goingOn) {
         public Strand {
+            holes = Map.copyOf(holes);
             goingOn = List.copyOf(goingOn);
+        }
+
+        /** The bore of the grommet at one of its ends, where that is a hole. */
+        public Optional<Metres> grommet(Knot end) {
+            return Optional.ofNullable(holes.get(end.station()));
         }
     }
 
@@ -70,11 +83,11 @@ public record Loom(int number, List<Strand> strands) {
 
     private static List<Loom> of(Design design, Body body) {
         var plan = body.plan();
-        var looms = new ArrayList<Loom>();
-        for (var together : plan.looms(run -> !design.riders().get(run.id()).isEmpty())) {
-            looms.add(loom(looms.size() + 1, design, plan, together));
-        }
-        return List.copyOf(looms);
+        var groups = new ArrayList<>(plan.looms(run -> !design.riders().get(run.id()).isEmpty()));
+        groups.sort(Comparator.comparingInt(group -> -group.size()));
+        return IntStream.range(0, groups.size())
+                .mapToObj(i -> loom(i + 1, design, plan, groups.get(i)))
+                .toList();
     }
 
     private static Loom loom(int number, Design design, Plan plan, List<Run> runs) {
@@ -99,9 +112,21 @@ public record Loom(int number, List<Strand> strands) {
                             plan.length(run).metres(),
                             run.measured().isPresent(),
                             Dress.of(design, id),
+                            holes(design, plan, id),
                             whole ? List.of() : opened.goingOn));
         }
         return new Loom(number, strands);
+    }
+
+    private static Map<StationId, Metres> holes(Design design, Plan plan, RunId run) {
+        var holes = new HashMap<StationId, Metres>();
+        for (var end : new StationId[] {run.one(), run.other()}) {
+            var station = plan.station(end);
+            if (station.form() == Station.Form.HOLE) {
+                Dress.grommet(design, station).ifPresent(bore -> holes.put(end, bore));
+            }
+        }
+        return holes;
     }
 
     /** Where a run would be opened: at the end at which fewer of its wires go on. */

@@ -31,8 +31,9 @@ public record CutLength(Wire wire, Metres along, Metres slack, List<AtEnd> ends,
 
     /** What one end adds. */
     public record AtEnd(Metres rise, Metres loop, Metres strip) {
-        private double sum() {
-            return rise.value() + loop.value() + strip.value();
+        /** All of it. */
+        public Metres sum() {
+            return new Metres(rise.value() + loop.value() + strip.value());
         }
     }
 
@@ -42,7 +43,7 @@ public record CutLength(Wire wire, Metres along, Metres slack, List<AtEnd> ends,
 
     /** What both ends add. */
     public Metres atEnds() {
-        return new Metres(ends.stream().mapToDouble(AtEnd::sum).sum());
+        return new Metres(ends.stream().mapToDouble(end -> end.sum().value()).sum());
     }
 
     /** How long a wire of a design is cut. */
@@ -55,7 +56,7 @@ public record CutLength(Wire wire, Metres along, Metres slack, List<AtEnd> ends,
                 List.of(wire.from(), wire.to()).stream()
                         .map(end -> atEnd(design, end, rise))
                         .toList();
-        double sum = along + slack + ends.stream().mapToDouble(AtEnd::sum).sum();
+        double sum = along + slack + ends.stream().mapToDouble(end -> end.sum().value()).sum();
         return new CutLength(
                 wire, new Metres(along), new Metres(slack), ends, new Metres(rounded(sum)));
     }

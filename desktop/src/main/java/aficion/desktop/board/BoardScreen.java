@@ -3,6 +3,7 @@ package aficion.desktop.board;
 import aficion.desktop.screen.OnceMade;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
+import java.util.List;
 import javafx.scene.Node;
 
 /** The harness as it lies in the vehicle. */
@@ -10,7 +11,7 @@ public final class BoardScreen implements Screen {
     private final OnceMade<BoardView> view;
 
     public BoardScreen(Surroundings with) {
-        view = new OnceMade<>(() -> new BoardView(with.bench()));
+        view = new OnceMade<>(() -> new BoardView(with.bench(), with.command()));
     }
 
     @Override
@@ -26,5 +27,10 @@ public final class BoardScreen implements Screen {
     @Override
     public Node view() {
         return view.get();
+    }
+
+    @Override
+    public List<Act> acts() {
+        return List.of(new Act("board.forming", "Shift+N", () -> view.get().turnForming()));
     }
 }

@@ -5,8 +5,13 @@ import aficion.desktop.workbench.Workbench;
 import aficion.harness.Board;
 import aficion.job.Design;
 import aficion.route.StationId;
+import aficion.words.Words;
 import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -19,12 +24,22 @@ final class BoardView extends VBox {
     private final Workbench bench;
     private final StackPane ground = new StackPane();
     private final MeasureFirst first;
+    private final FormingView forming;
+    private final HBox head = new HBox(6);
+    private final ToggleGroup sides = new ToggleGroup();
+    private final ToggleButton vehicle = side("board.vehicle");
+    private final ToggleButton board = side("board.forming");
     private Optional<BoardDrawing> drawing = Optional.empty();
     private Optional<Design> shown = Optional.empty();
 
-    BoardView(Workbench bench) {
+    BoardView(Workbench bench, Consumer<String> command) {
         this.bench = bench;
         this.first = new MeasureFirst(bench);
+        this.forming = new FormingView(bench, command);
+        VBox.setVgrow(forming, Priority.ALWAYS);
+        head.getChildren().addAll(vehicle, board);
+        vehicle.setSelected(true);
+        sides.selectedToggleProperty().addListener((_, _, _) -> arrange());
         setId("board");
         getStyleClass().add("sheet");
         VBox.setVgrow(ground, Priority.ALWAYS);
@@ -51,14 +66,37 @@ final class BoardView extends VBox {
                 Board.of(design).map(board -> new BoardDrawing(bench, board, bench.focus().get()));
         if (drawing.isPresent()) {
             ground.getChildren().setAll(drawing.get());
-            getChildren().setAll(ground, first);
             first.refresh();
         } else {
             ground.getChildren().setAll(new BodyForm(bench));
-            getChildren().setAll(ground);
         }
+        arrange();
         live();
         choose();
+    }
+
+    private ToggleButton side(String words) {
+        var side = new ToggleButton(Words.of(words));
+        side.setId(words.replace('.', '-'));
+        side.getStyleClass().add("make-tab");
+        side.setToggleGroup(sides);
+        side.setOnAction(_ -> side.setSelected(true));
+        return side;
+    }
+
+    /** Shows the vehicle, or the board that its harness is made on. */
+    void turnForming() {
+        (board.isSelected() ? vehicle : board).setSelected(true);
+    }
+
+    private void arrange() {
+        if (drawing.isEmpty()) {
+            getChildren().setAll(ground);
+        } else if (board.isSelected()) {
+            getChildren().setAll(head, forming);
+        } else {
+            getChildren().setAll(head, ground, first);
+        }
     }
 
     private void live() {
@@ -71,7 +109,7 @@ final class BoardView extends VBox {
 
     /** The arrow keys lead from station to station. */
     private void walk(KeyEvent event) {
-        if (drawing.isEmpty()) {
+        if (drawing.isEmpty() || board.isSelected()) {
             return;
         }
         double[] way =
@@ -86,14 +124,14 @@ final class BoardView extends VBox {
             return;
         }
         event.consume();
-        var board = drawing.get().board();
+        var lying = drawing.get().board();
         var next =
-                at().flatMap(from -> board.towards(from, way[0], way[1]))
+                at().flatMap(from -> lying.towards(from, way[0], way[1]))
                         .map(station -> station.id())
                         .or(() ->
                                 at().isPresent()
                                         ? Optional.empty()
-                                        : board.stations().stream()
+                                        : lying.stations().stream()
                                                 .findFirst()
                                                 .map(each -> each.station().id()));
         next.ifPresent(station -> bench.selection().set(new Selection.OfStation(station)));

@@ -3,10 +3,15 @@ package aficion.desktop.cli;
 import aficion.bench.BenchPlan;
 import aficion.diagram.Layout;
 import aficion.files.FileNames;
+import aficion.files.sheet.BoardFiles;
+import aficion.files.sheet.BoardSheet;
 import aficion.files.sheet.FontWidth;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
+import aficion.forming.FormingBoard;
+import aficion.forming.Loom;
+import aficion.job.Design;
 import aficion.job.Job;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
@@ -54,6 +59,11 @@ final class ReportCommand extends Commands.IntoFolder {
         var width = new FontWidth();
         var lettering =
                 new DrawingWords(design, units, text -> width.of(text, DrawingWords.SIZE) + 3);
+        for (var loom : Loom.of(design)) {
+            if (FormingBoard.asNeeded(loom) instanceof FormingBoard.Fit.Fits(var board)) {
+                written.addAll(board(design, board, units, folder));
+            }
+        }
         var solver = new Solver(assessment.netlist());
         for (var circuit : design.circuits()) {
             var name = FileNames.of(circuit.id().value());
@@ -61,6 +71,21 @@ final class ReportCommand extends Commands.IntoFolder {
             var bench = Sheets.bench(job, BenchPlan.of(solver, circuit.id()), units);
             written.add(Files.write(folder.resolve("path-" + name + ".pdf"), path));
             written.add(Files.write(folder.resolve("bench-" + name + ".pdf"), bench));
+        }
+        return written;
+    }
+
+    /** The forming board of a loom: tiles, one page, SVG and DXF, all at full size. */
+    private static List<Path> board(Design design, FormingBoard board, UserUnits units, Path folder)
+            throws IOException {
+        var files = new BoardFiles(design, board, units);
+        var name = "board-" + board.loom().number();
+        var written = new ArrayList<Path>();
+        for (var kind : BoardFiles.Kind.values()) {
+            written.add(
+                    Files.write(
+                            folder.resolve(name + kind.ending()),
+                            kind.of(files, BoardSheet.Format.A4)));
         }
         return written;
     }

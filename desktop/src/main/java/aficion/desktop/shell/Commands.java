@@ -4,6 +4,7 @@ import aficion.desktop.shell.Command.Group;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.Listings;
 import aficion.job.edit.CircuitEdit;
 import java.util.ArrayList;
@@ -61,6 +62,9 @@ final class Commands {
         for (var kind : Listings.Kind.values()) {
             add("menu.print." + kind.key(), Group.JOB, "", () -> files.printList(kind));
             add("menu.csv." + kind.key(), Group.JOB, "", () -> files.exportList(kind));
+        }
+        for (var kind : BoardFiles.Kind.values()) {
+            add("menu.board." + kind.key(), Group.JOB, "", () -> files.printBoard(kind));
         }
         add("menu.print.svg", Group.JOB, "", files::exportSvg);
         add("menu.quit", Group.JOB, "Shortcut+Q", quit);

@@ -1,6 +1,7 @@
 package aficion.desktop.shell;
 
 import aficion.bench.BenchPlan;
+import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.VehicleDiagram.Placed;
 import aficion.files.DemoJobs;
@@ -12,10 +13,12 @@ import aficion.files.Library;
 import aficion.files.RecipeMaker;
 import aficion.files.UserState;
 import aficion.files.WireList;
+import aficion.files.sheet.BoardFiles;
+import aficion.files.sheet.DrawingSvg;
 import aficion.files.sheet.Listings;
-import aficion.files.sheet.PathSvg;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
+import aficion.forming.FormingBoard;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.size.Assessment;
@@ -290,6 +293,41 @@ public final class JobFiles {
                 });
     }
 
+    /** The forming board that is asked for, at full size; says why where the loom does not fit. */
+    void printBoard(BoardFiles.Kind kind) {
+        var forming = bench.forming().get();
+        prompts.toWrite(
+                        fileName() + "-board-" + forming.loom() + kind.ending(),
+                        "file." + kind.file())
+                .ifPresent(path ->
+                        bench.ask()
+                                .prepare(
+                                        design -> board(design, forming, kind),
+                                        made ->
+                                                made.ifPresentOrElse(
+                                                        bytes -> write(path, bytes),
+                                                        () ->
+                                                                prompts.tell(
+                                                                        Words.of(
+                                                                                "problem.board.title"),
+                                                                        Words.of(
+                                                                                "problem.board")))));
+    }
+
+    private Optional<byte[]> board(Design design, Forming forming, BoardFiles.Kind kind) {
+        return FormingBoard.of(design, forming.loom(), forming.surface())
+                .filter(FormingBoard.Fit.Fits.class::isInstance)
+                .map(FormingBoard.Fit.Fits.class::cast)
+                .map(fit -> {
+                    var files = new BoardFiles(design, fit.board(), bench.units());
+                    try {
+                        return kind.of(files, forming.format());
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                });
+    }
+
     void printSchedule() {
         print("schedule.pdf", "file.pdf", assessment -> Sheets.schedule(assessment, bench.units()));
     }
@@ -355,8 +393,8 @@ public final class JobFiles {
                         var design = assessment.design();
                         var svg =
                                 whole
-                                        ? PathSvg.of(design, drawing.whole(design))
-                                        : PathSvg.of(
+                                        ? DrawingSvg.of(design, drawing.whole(design))
+                                        : DrawingSvg.of(
                                                 design, drawing.one(design, focus.orElseThrow()));
                         return svg.getBytes(StandardCharsets.UTF_8);
                     });

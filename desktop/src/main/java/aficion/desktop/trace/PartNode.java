@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.drawing.Ink;
 import aficion.desktop.workbench.Selection;
 import aficion.diagram.Diagram.Body;
 import aficion.diagram.Picture;

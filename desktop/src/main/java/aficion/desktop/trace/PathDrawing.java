@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.drawing.Ink;
 import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verb;

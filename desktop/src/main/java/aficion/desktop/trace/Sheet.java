@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.drawing.Ink;
 import aficion.diagram.Diagram;
 import aficion.diagram.VehicleDiagram;
 import aficion.words.DrawingWords;

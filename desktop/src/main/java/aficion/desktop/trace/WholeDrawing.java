@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.drawing.Ink;
 import aficion.diagram.Picture;
 import aficion.diagram.VehicleDiagram;
 import aficion.diagram.VehicleDiagram.Placed;

@@ -1,5 +1,6 @@
 package aficion.desktop.trace;
 
+import aficion.desktop.drawing.Ink;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.workbench.Verb;
 import aficion.diagram.Diagram.Box;

@@ -3,6 +3,7 @@ package aficion.desktop.workbench;
 import aficion.bench.Meter;
 import aficion.catalogue.TimeBand;
 import aficion.check.Preview;
+import aficion.forming.FormingBoard;
 import aficion.harness.Doubt;
 import aficion.identify.Feeds;
 import aficion.job.Design;
@@ -190,6 +191,15 @@ public final class Inquiry {
                                 hand.assessment(design),
                                 () -> engine.ticket(Question.DOUBTS) == ticket),
                 doubts -> doubts.ifPresent(then));
+    }
+
+    /** Lays a loom on its forming board. */
+    public void form(Forming forming, Consumer<Optional<FormingBoard.Fit>> then) {
+        var design = bench.design();
+        ask(
+                Question.FORMING,
+                _ -> FormingBoard.of(design, forming.loom(), forming.surface()),
+                then);
     }
 
     /** Works out what an edit would do. */

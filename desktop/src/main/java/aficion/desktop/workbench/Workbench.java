@@ -78,6 +78,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<DrawingOptions> options =
             new SimpleObjectProperty<>(DrawingOptions.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
+    private final ObjectProperty<Forming> forming = new SimpleObjectProperty<>(Forming.FIRST);
     private final ReadOnlyObjectWrapper<Optional<ForJob<VehicleDiagram>>> vehicleDiagram =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<ForJob<BenchPlan>>> plan =
@@ -259,6 +260,11 @@ public final class Workbench implements AutoCloseable {
     /** Whether the whole vehicle is drawn and not the circuit in focus alone. */
     public BooleanProperty whole() {
         return whole;
+    }
+
+    /** Which forming board is asked for. */
+    public ObjectProperty<Forming> forming() {
+        return forming;
     }
 
     /** The paths of every circuit, while the whole vehicle is drawn. */

@@ -1,7 +1,7 @@
 package aficion.files.sheet;
 
 import aficion.check.Findings;
-import aficion.files.sheet.Paper.Face;
+import aficion.files.sheet.Typefaces.Face;
 import aficion.job.Work;
 import aficion.job.WorkshopPractice;
 import aficion.quantity.UserUnits;

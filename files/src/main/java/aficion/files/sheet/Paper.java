@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import aficion.files.sheet.Typefaces.Face;
 import aficion.words.Words;
 import java.awt.Color;
 import java.io.ByteArrayOutputStream;
@@ -12,8 +13,6 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.util.Matrix;
 
 /** A4 pages, lying, with a heading, a foot and our fonts. y counts from the top, in points. */
@@ -25,9 +24,7 @@ final class Paper implements AutoCloseable {
     static final float BOTTOM = HEIGHT - 44;
 
     private final PDDocument document = new PDDocument();
-    private final PDFont regular;
-    private final PDFont bold;
-    private final PDFont condensed;
+    private final Typefaces faces;
     private final String title;
     private final String subtitle;
     private final List<PDPage> pages = new ArrayList<>();
@@ -37,9 +34,7 @@ final class Paper implements AutoCloseable {
         this.title = title;
         this.subtitle = subtitle;
         try {
-            regular = font("Barlow-Regular");
-            bold = font("Barlow-SemiBold");
-            condensed = font("BarlowCondensed-Medium");
+            faces = Typefaces.in(document);
             document.getDocumentInformation().setTitle(title);
             document.getDocumentInformation().setCreator(Words.of("app.name"));
             page = open();
@@ -48,24 +43,8 @@ final class Paper implements AutoCloseable {
         }
     }
 
-    enum Face {
-        REGULAR,
-        BOLD,
-        CONDENSED
-    }
-
-    private PDFont font(String name) throws IOException {
-        try (var stream = Paper.class.getResourceAsStream("/aficion/fonts/" + name + ".ttf")) {
-            return PDType0Font.load(document, stream);
-        }
-    }
-
-    PDFont font(Face face) {
-        return switch (face) {
-            case REGULAR -> regular;
-            case BOLD -> bold;
-            case CONDENSED -> condensed;
-        };
+    Typefaces faces() {
+        return faces;
     }
 
     private PDPageContentStream open() throws IOException {
@@ -86,7 +65,7 @@ final class Paper implements AutoCloseable {
     }
 
     float width(Face face, float size, String text) throws IOException {
-        return font(face).getStringWidth(printable(face, text)) / 1000 * size;
+        return faces.width(face, size, text);
     }
 
     void text(Face face, float size, float x, float y, String text) throws IOException {
@@ -96,9 +75,9 @@ final class Paper implements AutoCloseable {
     void text(Face face, float size, float x, float y, String text, int rgb) throws IOException {
         page.beginText();
         page.setNonStrokingColor(new Color(rgb));
-        page.setFont(font(face), size);
+        page.setFont(faces.of(face), size);
         page.newLineAtOffset(x, HEIGHT - y);
-        page.showText(printable(face, text));
+        page.showText(faces.printable(face, text));
         page.endText();
     }
 
@@ -110,25 +89,6 @@ final class Paper implements AutoCloseable {
             shown = shown.substring(0, shown.length() - 2) + "\u2026";
         }
         text(face, size, x, y, shown);
-    }
-
-    /** The text with every sign the font lacks replaced by a question mark. */
-    String printable(Face face, String text) throws IOException {
-        var out = new StringBuilder();
-        for (int sign : text.codePoints().toArray()) {
-            var one = new String(Character.toChars(sign));
-            out.append(has(face, one) ? one : "?");
-        }
-        return out.toString();
-    }
-
-    private boolean has(Face face, String sign) throws IOException {
-        try {
-            font(face).encode(sign);
-            return true;
-        } catch (IllegalArgumentException e) {
-            return false;
-        }
     }
 
     void line(float x1, float y1, float x2, float y2, float width, int rgb) throws IOException {

@@ -3,7 +3,7 @@ package aficion.files.sheet;
 import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Mark;
-import aficion.files.sheet.Paper.Face;
+import aficion.files.sheet.Typefaces.Face;
 import aficion.words.DrawingWords;
 import java.awt.Color;
 import java.io.IOException;
@@ -22,14 +22,14 @@ final class PaperMarks {
     private static final double READABLE = 6;
 
     private final PDPageContentStream page;
-    private final Paper paper;
+    private final Typefaces faces;
     private final double scale;
 
     /**
      * @param scale points for a unit of the drawing
      */
-    PaperMarks(Paper paper, PDPageContentStream page, double scale) {
-        this.paper = paper;
+    PaperMarks(Typefaces faces, PDPageContentStream page, double scale) {
+        this.faces = faces;
         this.page = page;
         this.scale = scale;
     }
@@ -143,8 +143,8 @@ final class PaperMarks {
 
     private void word(Mark.Word word, PrintPen pen) throws IOException {
         float size = (float) Math.max(READABLE / scale, pen.size());
-        var text = paper.printable(Face.CONDENSED, DrawingWords.say(word.phrase()));
-        double width = paper.width(Face.CONDENSED, size, text);
+        var text = faces.printable(Face.CONDENSED, DrawingWords.say(word.phrase()));
+        double width = faces.width(Face.CONDENSED, size, text);
         double x =
                 word.at().x()
                         - switch (word.anchor()) {
@@ -154,7 +154,7 @@ final class PaperMarks {
                         };
         page.beginText();
         page.setNonStrokingColor(new Color(pen.fill()));
-        page.setFont(paper.font(Face.CONDENSED), size);
+        page.setFont(faces.of(Face.CONDENSED), size);
         page.setTextMatrix(
                 new Matrix(
                         1,

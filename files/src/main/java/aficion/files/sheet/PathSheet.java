@@ -2,7 +2,7 @@ package aficion.files.sheet;
 
 import aficion.diagram.Diagram;
 import aficion.diagram.Picture;
-import aficion.files.sheet.Paper.Face;
+import aficion.files.sheet.Typefaces.Face;
 import aficion.job.Design;
 import aficion.words.Words;
 import java.io.IOException;
@@ -47,6 +47,8 @@ final class PathSheet {
                 Paper.MARGIN,
                 top,
                 scale,
-                page -> new PaperMarks(paper, page, scale).draw(Picture.of(design, diagram)));
+                page ->
+                        new PaperMarks(paper.faces(), page, scale)
+                                .draw(Picture.of(design, diagram)));
     }
 }

@@ -3,7 +3,7 @@ package aficion.files.sheet;
 import aficion.bench.BenchPlan;
 import aficion.bench.TestStep;
 import aficion.diagram.Diagram;
-import aficion.files.sheet.Paper.Face;
+import aficion.files.sheet.Typefaces.Face;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Job;

@@ -241,8 +241,8 @@ class SheetsTest {
         var whole = VehicleLayout.of(design, words(), DrawingOptions.PLAIN);
         for (var svg :
                 List.of(
-                        PathSvg.of(design, whole),
-                        PathSvg.of(design, Layout.of(design, HEADLAMPS, words())))) {
+                        DrawingSvg.of(design, whole),
+                        DrawingSvg.of(design, Layout.of(design, HEADLAMPS, words())))) {
             var document =
                     DocumentBuilderFactory.newInstance()
                             .newDocumentBuilder()
@@ -253,8 +253,8 @@ class SheetsTest {
             assertThat(svg).contains("dip relay", "5.12", "E2 left wing");
         }
         assertThat(design.circuits())
-                .allSatisfy(
-                        circuit -> assertThat(PathSvg.of(design, whole)).contains(circuit.name()));
+                .allSatisfy(circuit ->
+                        assertThat(DrawingSvg.of(design, whole)).contains(circuit.name()));
     }
 
     /** A table program takes no cell for a formula, and we read our own cells back. */
@@ -278,7 +278,7 @@ class SheetsTest {
                 new DrawingWords(
                         odd, UserUnits.METRIC, text -> width.of(text, DrawingWords.SIZE) + 3);
 
-        var svg = PathSvg.of(odd, Layout.of(odd, HEADLAMPS, words));
+        var svg = DrawingSvg.of(odd, Layout.of(odd, HEADLAMPS, words));
 
         var read =
                 DocumentBuilderFactory.newInstance()

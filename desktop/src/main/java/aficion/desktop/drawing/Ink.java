@@ -1,4 +1,4 @@
-package aficion.desktop.trace;
+package aficion.desktop.drawing;
 
 import aficion.desktop.theme.Theme;
 import aficion.diagram.Diagram.Point;
@@ -20,18 +20,18 @@ import javafx.scene.shape.Shape;
 import javafx.scene.text.Text;
 
 /** The marks of a drawing as the screen shows them. Looks come from the style sheet. */
-final class Ink {
+public final class Ink {
     private static final List<Double> TRACER = List.of(9.0, 7.0);
 
     private Ink() {}
 
     /** Marks as they are shown. */
-    static List<Node> of(List<Mark> marks) {
+    public static List<Node> of(List<Mark> marks) {
         return marks.stream().map(Ink::of).toList();
     }
 
     /** A mark as it is shown. */
-    static Node of(Mark mark) {
+    public static Node of(Mark mark) {
         return switch (mark) {
             case Mark.Line(var points, var pen) -> dressed(through(points), pen);
             case Mark.Area(var points, var pen) -> dressed(new Polygon(corners(points)), pen);
@@ -109,28 +109,28 @@ final class Ink {
         return List.of((ink + look).split(" "));
     }
 
-    static Line line(double x1, double y1, double x2, double y2, String... styles) {
+    public static Line line(double x1, double y1, double x2, double y2, String... styles) {
         var line = new Line(x1, y1, x2, y2);
         line.getStyleClass().add("line");
         line.getStyleClass().addAll(styles);
         return line;
     }
 
-    static Circle circle(double x, double y, double radius, String... styles) {
+    public static Circle circle(double x, double y, double radius, String... styles) {
         var circle = new Circle(x, y, radius);
         circle.getStyleClass().add("shape");
         circle.getStyleClass().addAll(styles);
         return circle;
     }
 
-    static Rectangle box(double x, double y, double width, double height, String... styles) {
+    public static Rectangle box(double x, double y, double width, double height, String... styles) {
         var box = new Rectangle(x, y, width, height);
         box.getStyleClass().add("shape");
         box.getStyleClass().addAll(styles);
         return box;
     }
 
-    static Polyline polyline(List<Point> points, String... styles) {
+    public static Polyline polyline(List<Point> points, String... styles) {
         var polyline = new Polyline();
         points.forEach(point -> polyline.getPoints().addAll(point.x(), point.y()));
         polyline.getStyleClass().addAll(styles);
@@ -138,7 +138,7 @@ final class Ink {
     }
 
     /** A text by its left edge and the middle of its height. */
-    static Text text(double x, double y, String words, String... styles) {
+    public static Text text(double x, double y, String words, String... styles) {
         var text = anchored(x, y, words, Mark.Anchor.LEFT);
         text.getStyleClass().add("drawing-text");
         text.getStyleClass().addAll(styles);
@@ -146,7 +146,7 @@ final class Ink {
     }
 
     /** A text centred on a point. */
-    static Text centred(double x, double y, String words, String... styles) {
+    public static Text centred(double x, double y, String words, String... styles) {
         var text = anchored(x, y, words, Mark.Anchor.MIDDLE);
         text.getStyleClass().add("drawing-text");
         text.getStyleClass().addAll(styles);

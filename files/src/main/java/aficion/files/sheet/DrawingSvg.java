@@ -21,10 +21,10 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
 /**
- * The drawing of a path, or of the whole vehicle, as SVG: the same positions as on the screen and
- * on paper.
+ * The drawing of a path, of the whole vehicle or of a forming board as SVG: the same positions as
+ * on the screen and on paper.
  */
-public final class PathSvg {
+public final class DrawingSvg {
     private static final int BAND = 0xF5F2EA;
 
     private static final String FONT = "Barlow Condensed, Arial Narrow, sans-serif";
@@ -33,7 +33,7 @@ public final class PathSvg {
     private final XMLStreamWriter xml;
     private final Design design;
 
-    private PathSvg(Design design) throws XMLStreamException {
+    private DrawingSvg(Design design) throws XMLStreamException {
         this.design = design;
         this.xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
     }
@@ -41,7 +41,7 @@ public final class PathSvg {
     /** One circuit. */
     public static String of(Design design, Diagram diagram) {
         try {
-            var svg = new PathSvg(design);
+            var svg = new DrawingSvg(design);
             svg.begin(diagram.width(), diagram.height());
             svg.bands(diagram, 0, diagram.height());
             svg.path(diagram);
@@ -54,7 +54,7 @@ public final class PathSvg {
     /** The whole vehicle. */
     public static String of(Design design, VehicleDiagram whole) {
         try {
-            var svg = new PathSvg(design);
+            var svg = new DrawingSvg(design);
             svg.begin(whole.width(), whole.height());
             for (var placed : whole.circuits()) {
                 svg.group(placed.at());
@@ -80,13 +80,39 @@ public final class PathSvg {
         }
     }
 
+    /**
+     * Marks at full size.
+     *
+     * @param millimetre units of the drawing for each millimetre on paper
+     */
+    public static String of(
+            Design design, List<Mark> marks, double width, double height, double millimetre) {
+        try {
+            var svg = new DrawingSvg(design);
+            svg.begin(
+                    width,
+                    height,
+                    number(width / millimetre) + "mm",
+                    number(height / millimetre) + "mm");
+            svg.draw(marks);
+            return svg.end();
+        } catch (XMLStreamException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     private void begin(double width, double height) throws XMLStreamException {
+        begin(width, height, number(width), number(height));
+    }
+
+    private void begin(double width, double height, String wide, String high)
+            throws XMLStreamException {
         xml.writeStartDocument();
         xml.writeStartElement("svg");
         xml.writeDefaultNamespace("http://www.w3.org/2000/svg");
         attribute("viewBox", "0 0 " + number(width) + " " + number(height));
-        attribute("width", number(width));
-        attribute("height", number(height));
+        attribute("width", wide);
+        attribute("height", high);
         attribute("font-family", FONT);
         xml.writeStartElement("title");
         write(design.vehicle().name());
@@ -241,7 +267,7 @@ public final class PathSvg {
     /** Writes words without the signs that XML 1.0 does not allow (section 2.2, {@code Char}). */
     private void write(String words) throws XMLStreamException {
         var allowed = new StringBuilder();
-        words.codePoints().filter(PathSvg::isAllowed).forEach(allowed::appendCodePoint);
+        words.codePoints().filter(DrawingSvg::isAllowed).forEach(allowed::appendCodePoint);
         xml.writeCharacters(allowed.toString());
     }
 
