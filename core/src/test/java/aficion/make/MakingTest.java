@@ -12,8 +12,10 @@ import aficion.job.DesignBuilder;
 import aficion.job.Work;
 import aficion.job.edit.WorkEdit;
 import aficion.make.EndWork.Act;
-import aficion.make.Shopping.Item;
 import aficion.quantity.SquareMillimetres;
+import aficion.stock.Shopping;
+import aficion.stock.Shopping.Item;
+import aficion.stock.Stock;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -133,7 +135,7 @@ class MakingTest {
     /** 1 mm²: 2.18 + 3.21 m and an eighth are 7 m; and one spare fuse. */
     @Test
     void whatIsBoughtIsWhatIsCutAndABitMore() {
-        var items = Shopping.of(DESIGN);
+        var items = Shopping.of(DESIGN, Work.NONE, Stock.EMPTY);
         var thin =
                 items.stream()
                         .filter(item ->

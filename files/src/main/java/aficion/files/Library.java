@@ -3,6 +3,7 @@ package aficion.files;
 import aficion.files.PartsBook.Entry;
 import aficion.job.Vehicle;
 import aficion.recipe.Recipe;
+import aficion.stock.Stock;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,8 +12,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * What a user keeps for every job: own parts and own recipes, as files of a folder that can be
- * copied to another machine. A file that cannot be read is left where it is.
+ * What a user keeps for every job: own parts, own recipes and stock, as files of a folder that can
+ * be copied to another machine. A file that cannot be read is left where it is.
  */
 public final class Library {
     private final Path folder;
@@ -80,6 +81,31 @@ public final class Library {
         kept.removeIf(other -> other.name().equals(part.name()));
         kept.add(part);
         WholeFile.write(partsFile(), PartsBook.write(kept));
+    }
+
+    private Path stockFile() {
+        return folder.resolve("stock.json");
+    }
+
+    /**
+     * What the user has in stock; nothing where nothing was counted yet.
+     *
+     * @throws IOException when the file that is there cannot be read; it stays where it is
+     */
+    public Stock stock() throws IOException {
+        if (!Files.exists(stockFile())) {
+            return Stock.EMPTY;
+        }
+        try {
+            return StockBook.read(Files.readString(stockFile()));
+        } catch (IOException | IllegalArgumentException unreadable) {
+            throw unreadable(stockFile(), unreadable);
+        }
+    }
+
+    /** Keeps what the user has in stock. */
+    public void keep(Stock stock) throws IOException {
+        WholeFile.write(stockFile(), StockBook.write(stock));
     }
 
     /** The user's own recipes, by name of their files. */

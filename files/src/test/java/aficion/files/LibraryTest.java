@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
+import aficion.catalogue.Colour;
+import aficion.catalogue.Coverings;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
 import aficion.check.Findings;
 import aficion.check.finding.Severity;
 import aficion.files.PartsBook.Entry;
@@ -11,6 +15,7 @@ import aficion.files.PartsBook.Group;
 import aficion.job.Circuit;
 import aficion.job.Colouring;
 import aficion.job.ControlKind;
+import aficion.job.Cut;
 import aficion.job.Design;
 import aficion.job.Figures;
 import aficion.job.HouseRules;
@@ -20,10 +25,13 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
+import aficion.job.Termination;
 import aficion.job.Vehicle;
+import aficion.job.WireColour;
 import aficion.job.WorkshopPractice;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
+import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion;
@@ -31,6 +39,7 @@ import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
 import aficion.size.Assessment;
+import aficion.stock.Stock;
 import aficion.verb.Attempt;
 import aficion.verb.Placing;
 import aficion.words.Wording;
@@ -54,6 +63,47 @@ class LibraryTest {
             new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE);
 
     @TempDir private Path folder;
+
+    @Test
+    void aStockIsKeptAndReadAgain() throws IOException {
+        var library = new Library(folder);
+        assertThat(library.stock()).isEqualTo(Stock.EMPTY);
+        var stock =
+                Stock.EMPTY
+                        .adding(
+                                new Cut(
+                                        WireSize.parse("14ga").orElseThrow(),
+                                        Insulation.PVC105,
+                                        new WireColour(Colour.BLUE, Optional.of(Colour.RED))),
+                                new Metres(12.5))
+                        .counting(new Termination("ring-m6"), 40)
+                        .holding(Coverings.of(Coverings.Sort.SHRINK).getFirst(), new Metres(1.2))
+                        .pricing("14ga", 0.85);
+        library.keep(stock);
+
+        assertThat(new Library(folder).stock()).isEqualTo(stock);
+    }
+
+    /** What cannot be read stays where it is and is said, with its place. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "{}",
+                "not at all",
+                "{\"format\": \"aficion-stock\", \"version\": 9}",
+                "{\"format\": \"aficion-stock\", \"version\": 1, \"spools\": [{\"number\": 1}]}",
+                "{\"format\": \"aficion-stock\", \"version\": 1, \"spools\": [], \"terminals\":"
+                        + " {\"ring-m6\": -3}, \"sleeves\": {}, \"prices\": {}}"
+            })
+    void aStockThatCannotBeReadIsLeft(String text) throws IOException {
+        Files.writeString(folder.resolve("stock.json"), text);
+
+        assertThatThrownBy(() -> new Library(folder).stock())
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("stock.json");
+        assertThat(folder.resolve("stock.json")).content().isEqualTo(text);
+    }
 
     private static Design vehicle(HouseRules rules, String... recipes) {
         var book =

@@ -134,12 +134,13 @@ final class FormingView extends VBox {
                                                                 forming.surface(),
                                                                 paper))));
         for (var kind : BoardFiles.Kind.values()) {
-            foot.getChildren()
-                    .add(
-                            Texts.button(
-                                    Words.of("forming.save." + kind.key()),
-                                    "plain-button",
-                                    () -> command.accept("menu.board." + kind.key())));
+            var save =
+                    Texts.button(
+                            Words.of("forming.save." + kind.key()),
+                            "plain-button",
+                            () -> command.accept("menu.board." + kind.key()));
+            save.setId("forming-save-" + kind.key());
+            foot.getChildren().add(save);
         }
     }
 

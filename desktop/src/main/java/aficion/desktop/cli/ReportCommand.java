@@ -3,6 +3,7 @@ package aficion.desktop.cli;
 import aficion.bench.BenchPlan;
 import aficion.diagram.Layout;
 import aficion.files.FileNames;
+import aficion.files.Library;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.BoardSheet;
 import aficion.files.sheet.FontWidth;
@@ -37,13 +38,14 @@ final class ReportCommand extends Commands.IntoFolder {
         var units = UserUnits.METRIC;
         var written = new ArrayList<Path>();
         var assessment = Assessment.of(design);
+        var stock = Library.usual().stock();
         var csv = new StringBuilder();
         ScheduleTable.writeCsv(csv, assessment, units);
         written.add(Files.writeString(folder.resolve("schedule.csv"), csv, StandardCharsets.UTF_8));
         written.add(
                 Files.write(folder.resolve("schedule.pdf"), Sheets.schedule(assessment, units)));
         for (var kind : Listings.Kind.values()) {
-            var listing = kind.of(design, units);
+            var listing = kind.of(job, stock, units);
             var text = new StringBuilder();
             listing.writeCsv(text);
             var name = listing.name();

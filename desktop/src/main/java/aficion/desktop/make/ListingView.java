@@ -1,10 +1,12 @@
 package aficion.desktop.make;
 
 import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.Listing;
 import aficion.files.sheet.Listings.Kind;
-import aficion.job.Design;
+import aficion.job.Job;
+import aficion.stock.Stock;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -21,16 +23,19 @@ import javafx.scene.layout.VBox;
 final class ListingView extends VBox {
     private final Workbench bench;
     private final Kind kind;
+    private final Drawer drawer;
     private final TableView<List<String>> table = new TableView<>();
-    private Optional<Design> shown = Optional.empty();
+    private Optional<Job> shown = Optional.empty();
+    private Optional<Stock> counted = Optional.empty();
 
     /**
      * @param command does what the window can be asked for, by the key of its words
      */
-    ListingView(Workbench bench, Kind kind, Consumer<String> command) {
+    ListingView(Workbench bench, Kind kind, Drawer drawer, Consumer<String> command) {
         super(10);
         this.bench = bench;
         this.kind = kind;
+        this.drawer = drawer;
         table.setPlaceholder(Texts.label(Words.of("make.none"), "empty"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
         var head =
@@ -50,17 +55,23 @@ final class ListingView extends VBox {
         VBox.setVgrow(table, Priority.ALWAYS);
         getChildren().addAll(head, table);
         bench.history().addListener((_, _, _) -> refresh());
+        drawer.stock().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
 
     private void refresh() {
-        var design = bench.design();
-        if (getScene() == null || shown.filter(known -> known == design).isPresent()) {
+        var job = bench.job();
+        var stock = drawer.stock().get();
+        boolean known =
+                shown.filter(each -> each == job).isPresent()
+                        && counted.filter(each -> each == stock).isPresent();
+        if (getScene() == null || known) {
             return;
         }
-        shown = Optional.of(design);
+        shown = Optional.of(job);
+        counted = Optional.of(stock);
         var units = bench.units();
-        bench.ask().prepare(now -> kind.of(now, units), this::show);
+        bench.ask().prepare(now -> kind.of(job.with(now), stock, units), this::show);
     }
 
     private void show(Listing made) {

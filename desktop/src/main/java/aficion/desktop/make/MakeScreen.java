@@ -10,7 +10,7 @@ public final class MakeScreen implements Screen {
     private final OnceMade<MakeView> view;
 
     public MakeScreen(Surroundings with) {
-        view = new OnceMade<>(() -> new MakeView(with.bench(), with.command()));
+        view = new OnceMade<>(() -> new MakeView(with.bench(), with.drawer(), with.command()));
     }
 
     @Override

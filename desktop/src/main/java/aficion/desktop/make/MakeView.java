@@ -1,5 +1,6 @@
 package aficion.desktop.make;
 
+import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.Listings.Kind;
 import aficion.words.Words;
@@ -16,13 +17,15 @@ import javafx.scene.layout.VBox;
 /** What hands need, in the order they need it: lists, and then one wire after another. */
 final class MakeView extends VBox {
     private final Workbench bench;
+    private final Drawer drawer;
     private final StackPane middle = new StackPane();
     private final ToggleGroup tabs = new ToggleGroup();
     private final HBox head = new HBox(6);
 
-    MakeView(Workbench bench, Consumer<String> command) {
+    MakeView(Workbench bench, Drawer drawer, Consumer<String> command) {
         super(12);
         this.bench = bench;
+        this.drawer = drawer;
         setId("make");
         getStyleClass().add("sheet");
         middle.setMinSize(0, 0);
@@ -32,10 +35,11 @@ final class MakeView extends VBox {
                         bench,
                         () -> command.accept("menu.print.csv"),
                         () -> command.accept("menu.print.schedule"));
-        var steps = new StepsView(bench);
+        var steps = new StepsView(bench, drawer);
         var first = tab("schedule", schedule);
         list(Kind.LABELS, command);
         list(Kind.BANDS, command);
+        tab("stock", new StockView(bench, drawer));
         list(Kind.CUT, command);
         list(Kind.ENDS, command);
         tab("steps", steps);
@@ -46,7 +50,7 @@ final class MakeView extends VBox {
     }
 
     private void list(Kind kind, Consumer<String> command) {
-        tab(kind.key(), new ListingView(bench, kind, command));
+        tab(kind.key(), new ListingView(bench, kind, drawer, command));
     }
 
     private ToggleButton tab(String name, Node view) {

@@ -2,6 +2,7 @@ package aficion.desktop.make;
 
 import aficion.desktop.theme.Swatches;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.Listings;
@@ -13,9 +14,11 @@ import aficion.make.EndWork;
 import aficion.make.Making;
 import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
+import aficion.stock.Cutting;
 import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.List;
+import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -34,13 +37,15 @@ final class StepsView extends VBox {
     private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
 
     private final Workbench bench;
+    private final Drawer drawer;
     private Making making = new Making(List.of());
     private @Nullable Design shown;
     private int at;
 
-    StepsView(Workbench bench) {
+    StepsView(Workbench bench, Drawer drawer) {
         super(10);
         this.bench = bench;
+        this.drawer = drawer;
         setId("make-steps");
         setFocusTraversable(true);
         addEventHandler(KeyEvent.KEY_PRESSED, this::press);
@@ -222,7 +227,7 @@ final class StepsView extends VBox {
 
     private String says(Step step, Speech speech) {
         if (step.end().isEmpty()) {
-            return Words.of("act.CUT.says", speech.say(making.wires().get(at).cut().cut()));
+            return cut(speech);
         }
         var end = step.end().get();
         return switch (step.act()) {
@@ -240,6 +245,19 @@ final class StepsView extends VBox {
             case SHRINK -> Words.of("act.SHRINK.says");
             case PLACE -> Words.of("act.PLACE.says", end.at(), speech.name(end.at().part()));
         };
+    }
+
+    /** How long it is cut, and from which spool, where the drawer has one. */
+    private String cut(Speech speech) {
+        var wire = making.wires().get(at);
+        var length = speech.say(wire.cut().cut());
+        var stock = drawer.stock().get();
+        return Optional.ofNullable(
+                        Cutting.of(bench.design(), work(), stock).from().get(wire.wire().id()))
+                .flatMap(stock::spool)
+                .map(spool ->
+                        Words.of("act.CUT.from", length, spool.number(), speech.say(spool.left())))
+                .orElseGet(() -> Words.of("act.CUT.says", length));
     }
 
     private static String sum(WireWork work, Speech speech) {

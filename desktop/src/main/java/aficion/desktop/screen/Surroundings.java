@@ -1,5 +1,6 @@
 package aficion.desktop.screen;
 
+import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import java.util.function.Consumer;
@@ -9,6 +10,7 @@ import java.util.function.Consumer;
  *
  * @param bench the work
  * @param verbs what hands do to it
+ * @param drawer what the user has in stock
  * @param command does what the window can be asked for, by the key of its words
  */
-public record Surroundings(Workbench bench, Verbs verbs, Consumer<String> command) {}
+public record Surroundings(Workbench bench, Verbs verbs, Drawer drawer, Consumer<String> command) {}

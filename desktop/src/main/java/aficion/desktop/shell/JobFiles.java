@@ -1,6 +1,7 @@
 package aficion.desktop.shell;
 
 import aficion.bench.BenchPlan;
+import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.VehicleDiagram.Placed;
@@ -15,6 +16,7 @@ import aficion.files.UserState;
 import aficion.files.WireList;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.DrawingSvg;
+import aficion.files.sheet.Listing;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
@@ -23,6 +25,7 @@ import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.size.Assessment;
 import aficion.solve.Solver;
+import aficion.stock.Stock;
 import aficion.words.Troubles;
 import aficion.words.Words;
 import aficion.working.Working;
@@ -47,6 +50,7 @@ public final class JobFiles {
 
     private final UserPrompts prompts;
     private final UserState userState;
+    private final Drawer drawer;
     private Optional<JobLock> lock = Optional.empty();
 
     /**
@@ -94,6 +98,8 @@ public final class JobFiles {
         this.bench = bench;
         this.prompts = prompts;
         this.userState = userState;
+        this.drawer = new Drawer(new Kept(userState.library()));
+        drawer.follow(bench);
         bench.document()
                 .addListener((_, _, document) -> {
                     if (document.path().isEmpty()) {
@@ -277,8 +283,7 @@ public final class JobFiles {
                 kind.key() + ".pdf",
                 "file.pdf",
                 assessment ->
-                        Sheets.listing(
-                                assessment.design(), kind.of(assessment.design(), bench.units())));
+                        Sheets.listing(assessment.design(), listing(kind, assessment.design())));
     }
 
     /** The same for a table or a label printer. */
@@ -288,9 +293,13 @@ public final class JobFiles {
                 "file.csv",
                 assessment -> {
                     var out = new StringBuilder();
-                    kind.of(assessment.design(), bench.units()).writeCsv(out);
+                    listing(kind, assessment.design()).writeCsv(out);
                     return out.toString().getBytes(StandardCharsets.UTF_8);
                 });
+    }
+
+    private Listing listing(Listings.Kind kind, Design design) {
+        return kind.of(bench.job().with(design), drawer.stock().get(), bench.units());
     }
 
     /** The forming board that is asked for, at full size; says why where the loom does not fit. */
@@ -399,6 +408,24 @@ public final class JobFiles {
                         return svg.getBytes(StandardCharsets.UTF_8);
                     });
         }
+    }
+
+    /** The stock of the user's own files. */
+    private record Kept(Library library) implements Drawer.Store {
+        @Override
+        public Stock stock() throws IOException {
+            return library.stock();
+        }
+
+        @Override
+        public void keep(Stock stock) throws IOException {
+            library.keep(stock);
+        }
+    }
+
+    /** What the user has in stock. */
+    Drawer drawer() {
+        return drawer;
     }
 
     /** What the user keeps for every job. */

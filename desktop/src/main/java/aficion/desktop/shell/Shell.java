@@ -13,11 +13,13 @@ import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Theme;
 import aficion.desktop.trace.TraceScreen;
+import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.Preferences;
 import aficion.job.Circuit;
+import aficion.stock.Stock;
 import aficion.words.Wording;
 import aficion.words.Words;
 import java.util.Comparator;
@@ -77,7 +79,7 @@ public final class Shell extends BorderPane {
         this.bench = bench;
         this.files = files;
         this.verbs = new Verbs(bench, this::shelf);
-        this.screens = Screens.with(new Surroundings(bench, verbs, this::command));
+        this.screens = Screens.with(new Surroundings(bench, verbs, files.drawer(), this::command));
         this.commands = new Commands(bench, verbs, files, this, quit);
         this.preferenceStore = preferenceStore;
         this.top = new TopBar(bench, verbs, commands, files);
@@ -177,9 +179,28 @@ public final class Shell extends BorderPane {
         }
     }
 
+    /** An empty drawer. */
+    private static final class Nothing implements Drawer.Store {
+        @Override
+        public Stock stock() {
+            return Stock.EMPTY;
+        }
+
+        @Override
+        public void keep(Stock stock) {
+            // Nothing is made where a path is only looked at.
+        }
+    }
+
     /** A path that is only looked at. */
     private static Node preview(Workbench other) {
-        return new TraceScreen(new Surroundings(other, new Verbs(other, _ -> {}), _ -> {})).view();
+        return new TraceScreen(
+                        new Surroundings(
+                                other,
+                                new Verbs(other, _ -> {}),
+                                new Drawer(new Nothing()),
+                                _ -> {}))
+                .view();
     }
 
     /** Opens the shelf of parts: to add one, or to replace the chosen one. */

@@ -1,9 +1,12 @@
 package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import aficion.desktop.workbench.Selection;
+import aficion.forming.Surface;
 import aficion.job.CircuitId;
+import aficion.job.Cut;
 import aficion.job.Laid;
 import aficion.job.Work;
 import aficion.job.edit.BodyEdit;
@@ -13,11 +16,16 @@ import aficion.quantity.Metres;
 import aficion.route.Plan;
 import aficion.route.RunId;
 import aficion.route.StationId;
+import aficion.stock.Stock;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** The harness as a body, and one wire after another: Board and Make by keys and presses. */
 class HarnessTest extends WindowTest {
@@ -166,6 +174,78 @@ class HarnessTest extends WindowTest {
         assertThat(bench.job().work().done(marked)).contains(Work.Stage.MADE);
     }
 
+    /** A spool is counted, a wire cut off it, taken back, cut again: what is left says so. */
+    @Test
+    void whatIsCutComesOffItsSpool() throws IOException {
+        var first = Making.of(bench.design()).wires().getFirst();
+        var library = userState.library();
+        library.keep(
+                Stock.EMPTY.adding(
+                        new Cut(
+                                first.wire().size(),
+                                first.wire().insulation(),
+                                first.wire().colour()),
+                        new Metres(10)));
+        push(KeyCode.DIGIT4);
+        settle();
+        press("make-tab-stock");
+        until(() -> byId("stock-amount").isPresent());
+        write("stock-amount", "some");
+        assertThat(files.drawer().stock().get().spools()).hasSize(0);
+        write("stock-amount", "7.5");
+        until(() -> files.drawer().stock().get().spools().size() == 2);
+        assertThat(files.drawer().stock().get().spool(2).orElseThrow().left())
+                .isEqualTo(new Metres(7.5));
+        until(() -> ((TableView<?>) node("stock-table")).getItems().size() == 2);
+
+        press("make-tab-steps");
+        until(() -> byId("step-wire").isPresent());
+        assertShows("from spool 1");
+        push(KeyCode.SPACE);
+        settle();
+        double length = first.cut().cut().value();
+        assertThat(library.stock().spool(1).orElseThrow().left().value())
+                .isCloseTo(10 - length, within(1e-9));
+        push(KeyCode.B);
+        settle();
+        assertThat(library.stock().spool(1).orElseThrow().left().value())
+                .isCloseTo(10, within(1e-9));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        settle();
+        assertThat(library.stock().spool(1).orElseThrow().left().value())
+                .isCloseTo(10 - length, within(1e-9));
+    }
+
+    /** The toggle shows the loom as it will lie; a press on a strand chooses its run. */
+    @Test
+    void theFormingBoardIsLaidOutAndSaved(@TempDir Path folder) throws IOException {
+        board();
+        push(KeyCode.SHIFT, KeyCode.N);
+        settle();
+        until(() -> text("forming-says").contains("nails"));
+        assertThat(text("forming-says")).contains("2.00 m").contains("ties");
+        clickOn(node("forming-board"));
+        write("forming-own", "0.5 x 0.4");
+        until(() -> text("forming-says").contains("too small"));
+        write("forming-own", "wide");
+        assertThat(bench.forming().get().surface())
+                .contains(new Surface(new Metres(0.5), new Metres(0.4)));
+        answers.write = Optional.of(folder.resolve("none.dxf"));
+        press("forming-save-dxf");
+        until(() -> !answers.told.isEmpty());
+        assertThat(folder.resolve("none.dxf")).doesNotExist();
+
+        write("forming-own", "2 x 1");
+        until(() -> text("forming-says").contains("nails"));
+        answers.write = Optional.of(folder.resolve("board.dxf"));
+        press("forming-save-dxf");
+        until(() -> Files.exists(folder.resolve("board.dxf")));
+        assertThat(folder.resolve("board.dxf")).content().contains("AC1009");
+        push(KeyCode.SHIFT, KeyCode.N);
+        settle();
+        assertThat(byId("board-drawing")).isPresent();
+    }
+
     @Test
     void listsAreReadBesideTheSchedule() {
         push(KeyCode.DIGIT4);
@@ -176,7 +256,7 @@ class HarnessTest extends WindowTest {
             var table = (TableView<?>) node("list-" + list);
             assertThat(table.getItems()).hasSizeGreaterThan(5);
         }
-        assertThat(((TableView<?>) node("list-buy")).getColumns()).hasSize(2);
+        assertThat(((TableView<?>) node("list-buy")).getColumns()).hasSize(3);
         assertShows("What to buy");
     }
 }

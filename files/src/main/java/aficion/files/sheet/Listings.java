@@ -2,20 +2,22 @@ package aficion.files.sheet;
 
 import aficion.job.Design;
 import aficion.job.End;
+import aficion.job.Job;
 import aficion.job.Wire;
 import aficion.make.Bands;
 import aficion.make.EndWork;
 import aficion.make.Making;
-import aficion.make.Shopping;
-import aficion.make.Shopping.Item;
 import aficion.quantity.UserUnits;
+import aficion.stock.Cutting;
+import aficion.stock.Shopping;
+import aficion.stock.Shopping.Item;
+import aficion.stock.Stock;
 import aficion.words.Speech;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -25,15 +27,15 @@ public final class Listings {
 
     /** Which lists there are. */
     public enum Kind {
-        LABELS(Listings::labels),
-        BANDS(Listings::bands),
+        LABELS((job, _, units) -> labels(job.design(), units)),
+        BANDS((job, _, units) -> bands(job.design(), units)),
         CUT(Listings::cut),
-        ENDS(Listings::ends),
+        ENDS((job, _, units) -> ends(job.design(), units)),
         BUY(Listings::buy);
 
-        private final BiFunction<Design, UserUnits, Listing> making;
+        private final Source making;
 
-        Kind(BiFunction<Design, UserUnits, Listing> making) {
+        Kind(Source making) {
             this.making = making;
         }
 
@@ -42,10 +44,15 @@ public final class Listings {
             return name().toLowerCase(Locale.ROOT);
         }
 
-        /** The list of a design in the units of a user. */
-        public Listing of(Design design, UserUnits units) {
-            return making.apply(design, units);
+        /** The list of a job, with what is in stock, in the units of a user. */
+        public Listing of(Job job, Stock stock, UserUnits units) {
+            return making.of(job, stock, units);
         }
+    }
+
+    /** What makes a list. */
+    private interface Source {
+        Listing of(Job job, Stock stock, UserUnits units);
     }
 
     private static Listing of(String name, List<String> columns, List<List<String>> rows) {
@@ -99,7 +106,9 @@ public final class Listings {
     }
 
     /** Every wire with its cut length, term by term. */
-    private static Listing cut(Design design, UserUnits units) {
+    private static Listing cut(Job job, Stock stock, UserUnits units) {
+        var design = job.design();
+        var cutting = Cutting.of(design, job.work(), stock);
         var speech = new Speech(design, units);
         var rows = new ArrayList<List<String>>();
         for (var work : Making.of(design).wires()) {
@@ -116,14 +125,24 @@ public final class Listings {
                             speech.say(first.rise()) + " + " + speech.say(last.rise()),
                             speech.say(first.loop()) + " + " + speech.say(last.loop()),
                             speech.say(first.strip()) + " + " + speech.say(last.strip()),
-                            speech.say(cut.cut())));
+                            speech.say(cut.cut()),
+                            spool(work, job, cutting)));
         }
         return of(
                 "cut",
                 List.of(
                         "number", "size", "colour", "along", "slack", "rise", "loop", "strip",
-                        "cut"),
+                        "cut", "spool"),
                 rows);
+    }
+
+    /** The spool that a wire comes from, or that it is cut, or that none has enough. */
+    private static String spool(Making.WireWork wire, Job job, Cutting cutting) {
+        var from = cutting.from().get(wire.wire().id());
+        if (wire.done(job.work()) > 0) {
+            return Words.of("list.spool.cut");
+        }
+        return from == null ? Words.of("list.spool.none") : Words.of("list.spool.of", from);
     }
 
     /** Every end: terminal, strip, tool, what goes on first, and what it must stand. */
@@ -171,12 +190,38 @@ public final class Listings {
     }
 
     /** What is bought. */
-    private static Listing buy(Design design, UserUnits units) {
-        var speech = new Speech(design, units);
+    private static Listing buy(Job job, Stock stock, UserUnits units) {
+        var speech = new Speech(job.design(), units);
+        var items = Shopping.of(job.design(), job.work(), stock);
         return of(
                 "buy",
-                List.of("thing", "amount"),
-                Shopping.of(design).stream().map(item -> bought(item, speech)).toList());
+                List.of("thing", "amount", "cost"),
+                Stream.concat(
+                                items.stream().map(item -> bought(item, stock, speech)),
+                                sum(items, stock))
+                        .toList());
+    }
+
+    /** A line with the sum of what has a price. */
+    private static Stream<List<String>> sum(List<Item> items, Stock stock) {
+        var costs = items.stream().flatMap(item -> Shopping.cost(item, stock).stream()).toList();
+        return costs.isEmpty()
+                ? Stream.of()
+                : Stream.of(
+                        List.of(
+                                Words.of("buy.sum"),
+                                Words.of("buy.priced", costs.size(), items.size()),
+                                money(costs.stream().mapToDouble(each -> each).sum())));
+    }
+
+    private static String money(double amount) {
+        return String.format(Locale.ROOT, "%.2f", amount);
+    }
+
+    private static List<String> bought(Item item, Stock stock, Speech speech) {
+        var line = new ArrayList<>(bought(item, speech));
+        line.add(Shopping.cost(item, stock).map(Listings::money).orElse(""));
+        return line;
     }
 
     private static List<String> bought(Item item, Speech speech) {

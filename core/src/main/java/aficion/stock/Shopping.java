@@ -1,4 +1,4 @@
-package aficion.make;
+package aficion.stock;
 
 import aficion.catalogue.Coverings;
 import aficion.catalogue.FuseType;
@@ -9,6 +9,8 @@ import aficion.job.Design;
 import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
+import aficion.job.Work;
+import aficion.make.Making;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.route.Station;
@@ -17,14 +19,16 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 
 /**
  * What is bought to make a harness, with what is wasted on the way (typical, docs/SOURCES.md): an
- * eighth more wire and tape, a tenth more terminals, one spare fuse of each.
+ * eighth more wire and tape, a tenth more terminals, one spare fuse of each; less what is in stock.
  */
 public final class Shopping {
-    private static final double MORE_WIRE = 0.12;
+    static final double MORE_WIRE = 0.12;
     private static final double MORE_ENDS = 0.1;
 
     /** Length of a label sleeve and of a shrink over a crimp, metres. */
@@ -34,53 +38,114 @@ public final class Shopping {
 
     /** One thing to buy. */
     public sealed interface Item {
-        /** Wire off a reel, in whole metres. */
-        record OfWire(WireSize size, WireColour colour, Metres length) implements Item {}
+        /** What its price is kept by; empty for what none is kept of. */
+        default Optional<String> priced() {
+            return Optional.empty();
+        }
 
-        record OfTerminal(Termination termination, int count) implements Item {}
+        /** How many, or how many metres. */
+        double amount();
+
+        /** Wire off a reel, in whole metres. */
+        record OfWire(WireSize size, WireColour colour, Metres length) implements Item {
+            @Override
+            public Optional<String> priced() {
+                return Optional.of(size.toString());
+            }
+
+            @Override
+            public double amount() {
+                return length.value();
+            }
+        }
+
+        record OfTerminal(Termination termination, int count) implements Item {
+            @Override
+            public Optional<String> priced() {
+                return Optional.of(termination.key());
+            }
+
+            @Override
+            public double amount() {
+                return count;
+            }
+        }
 
         /** Sleeves, shrink and tubes, by the metre. */
-        record OfCovering(Coverings.Size size, Metres length) implements Item {}
+        record OfCovering(Coverings.Size size, Metres length) implements Item {
+            @Override
+            public Optional<String> priced() {
+                return Optional.of(Stock.key(size));
+            }
+
+            @Override
+            public double amount() {
+                return length.value();
+            }
+        }
 
         /** Grommets and clips. */
-        record OfPiece(Coverings.Size size, int count) implements Item {}
+        record OfPiece(Coverings.Size size, int count) implements Item {
+            @Override
+            public Optional<String> priced() {
+                return Optional.of(Stock.key(size));
+            }
 
-        record OfFuse(FuseType type, Amps marking, int count) implements Item {}
+            @Override
+            public double amount() {
+                return count;
+            }
+        }
 
-        record OfTape(Metres length) implements Item {}
+        record OfFuse(FuseType type, Amps marking, int count) implements Item {
+            @Override
+            public double amount() {
+                return count;
+            }
+        }
 
-        record OfTies(int count) implements Item {}
+        record OfTape(Metres length) implements Item {
+            @Override
+            public double amount() {
+                return length.value();
+            }
+        }
+
+        record OfTies(int count) implements Item {
+            @Override
+            public double amount() {
+                return count;
+            }
+        }
     }
 
-    /** All that is bought for a design: wire first, thinnest first. */
-    public static List<Item> of(Design design) {
+    /** All that is bought for what is not made yet of a design: wire first, thinnest first. */
+    public static List<Item> of(Design design, Work work, Stock stock) {
         var making = Making.of(design);
         var items = new ArrayList<Item>();
-        items.addAll(wire(making));
-        items.addAll(terminals(making));
-        items.addAll(coverings(design, making));
+        items.addAll(wire(Cutting.of(design, work, stock)));
+        items.addAll(terminals(making, stock));
+        items.addAll(coverings(design, making, stock));
         items.addAll(fuses(design));
         return List.copyOf(items);
     }
 
-    private static List<Item> wire(Making making) {
-        var metres = new LinkedHashMap<String, Double>();
-        var first = new LinkedHashMap<String, Wire>();
-        for (var work : making.wires()) {
-            var reel = work.wire().size() + " " + work.wire().colour();
-            first.putIfAbsent(reel, work.wire());
-            metres.merge(reel, work.cut().cut().value(), Double::sum);
-        }
-        return first.entrySet().stream()
-                .<Item>map(reel ->
+    /** What an item costs, where the user has given its price. */
+    public static Optional<Double> cost(Item item, Stock stock) {
+        return item.priced().map(stock.prices()::get).map(price -> price * item.amount());
+    }
+
+    private static List<Item> wire(Cutting cutting) {
+        return cutting.shortfalls().stream()
+                .<Item>map(lacking ->
                         new Item.OfWire(
-                                reel.getValue().size(),
-                                reel.getValue().colour(),
-                                new Metres(Math.ceil((1 + MORE_WIRE) * metres.get(reel.getKey())))))
+                                lacking.cut().size(),
+                                lacking.cut().colour(),
+                                new Metres(Math.ceil((1 + MORE_WIRE) * lacking.length().value()))))
                 .toList();
     }
 
-    private static List<Item> terminals(Making making) {
+    private static List<Item> terminals(Making making, Stock stock) {
         var count = new TreeMap<String, Integer>();
         for (var work : making.wires()) {
             for (var end : work.ends()) {
@@ -93,10 +158,13 @@ public final class Shopping {
             }
         }
         return count.entrySet().stream()
-                .<Item>map(each ->
-                        new Item.OfTerminal(
-                                new Termination(each.getKey()),
-                                (int) Math.ceil((1 + MORE_ENDS) * each.getValue())))
+                .map(each -> {
+                    var termination = new Termination(each.getKey());
+                    int needed = (int) Math.ceil((1 + MORE_ENDS) * each.getValue());
+                    return new Item.OfTerminal(termination, needed - stock.count(termination));
+                })
+                .filter(item -> item.count() > 0)
+                .<Item>map(Function.identity())
                 .toList();
     }
 
@@ -110,7 +178,7 @@ public final class Shopping {
         return false;
     }
 
-    private static List<Item> coverings(Design design, Making making) {
+    private static List<Item> coverings(Design design, Making making, Stock stock) {
         var metres = new LinkedHashMap<Coverings.Size, Double>();
         for (var work : making.wires()) {
             for (var end : work.ends()) {
@@ -139,12 +207,13 @@ public final class Shopping {
         }
         var items = new ArrayList<Item>();
         sorted(metres)
-                .forEach((size, length) ->
+                .forEach((size, length) -> {
+                    double needed = (1 + MORE_WIRE) * length - stock.length(size).value();
+                    if (needed > 0) {
                         items.add(
-                                new Item.OfCovering(
-                                        size,
-                                        new Metres(
-                                                Math.ceil((1 + MORE_WIRE) * length * 10) / 10))));
+                                new Item.OfCovering(size, new Metres(Math.ceil(needed * 10) / 10)));
+                    }
+                });
         sorted(pieces).forEach((size, count) -> items.add(new Item.OfPiece(size, count)));
         if (tape > 0) {
             items.add(new Item.OfTape(new Metres(Math.ceil((1 + MORE_WIRE) * tape))));
