@@ -9,6 +9,7 @@ import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.quantity.Metres;
 import aficion.quantity.SquareMillimetres;
+import aficion.route.StationId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import java.util.Optional;
  * @param with the wires that are crimped into it with this one
  * @param label the sleeve its label is printed on
  * @param shrink what is shrunk over the crimp, where it is
+ * @param through the holes that it is led through, in order, before this end is crimped
  * @param pull newtons it must stand; empty where no hand pulls enough
  */
 public record EndWork(
@@ -31,6 +33,7 @@ public record EndWork(
         List<Wire> with,
         Optional<Coverings.Size> label,
         Optional<Coverings.Size> shrink,
+        List<StationId> through,
         Optional<Double> pull) {
     /** A shrink over a terminal goes over half as much again as its wire, typical. */
     private static final double OVER_TERMINAL = 1.5;
@@ -49,6 +52,7 @@ public record EndWork(
 
     public EndWork {
         with = List.copyOf(with);
+        through = List.copyOf(through);
     }
 
     /** How an end of a wire of a design is made. */
@@ -81,7 +85,13 @@ public record EndWork(
                                 new Metres(OVER_TERMINAL * outside.value()),
                                 1)
                         : Optional.empty(),
+                List.of(),
                 Ends.pull(new SquareMillimetres(copper)));
+    }
+
+    /** The same, led through some holes first. */
+    EndWork through(List<StationId> holes) {
+        return new EndWork(wire, at, termination, making, copper, with, label, shrink, holes, pull);
     }
 
     /** Whether a bare terminal wears a boot. */

@@ -4,6 +4,8 @@ import aficion.job.Design;
 import aficion.job.Wire;
 import aficion.job.Work;
 import aficion.make.EndWork.Act;
+import aficion.route.Station;
+import aficion.route.StationId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -68,7 +70,8 @@ public record Making(List<WireWork> wires) {
                                         CutLength.of(design, wire),
                                         List.of(
                                                 EndWork.of(design, wire, wire.from()),
-                                                EndWork.of(design, wire, wire.to()))))
+                                                EndWork.of(design, wire, wire.to())
+                                                        .through(holes(design, wire)))))
                         .sorted(
                                 Comparator.comparing((WireWork work) -> reel(work.wire()))
                                         .thenComparing(
@@ -76,6 +79,23 @@ public record Making(List<WireWork> wires) {
                                                                 work.cut().cut().value())
                                                         .reversed()))
                         .toList());
+    }
+
+    /**
+     * The grommets that a wire is led through: before its second end is crimped, so that none is
+     * left to go over a plug.
+     */
+    private static List<StationId> holes(Design design, Wire wire) {
+        return design
+                .way(wire)
+                .filter(way -> way.runs().size() > 1)
+                .map(way -> way.stations().subList(1, way.stations().size() - 1))
+                .orElse(List.of())
+                .stream()
+                .filter(station ->
+                        design.body().orElseThrow().plan().station(station).form()
+                                == Station.Form.HOLE)
+                .toList();
     }
 
     /** What a wire is cut from: wires of one reel are made one after another. */

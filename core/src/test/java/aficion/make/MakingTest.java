@@ -114,6 +114,8 @@ class MakingTest {
                 assertThat(acts).contains(Act.SLIDE_ON, Act.STRIP, Act.CRIMP, Act.PLACE);
                 assertThat(acts.indexOf(Act.SLIDE_ON)).isLessThan(acts.indexOf(Act.CRIMP));
             }
+            // A grommet goes on while one end is still bare.
+            assertThat(work.ends().getFirst().through()).isEmpty();
         }
     }
 

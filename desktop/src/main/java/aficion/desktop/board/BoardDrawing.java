@@ -57,6 +57,7 @@ final class BoardDrawing extends Pane {
     private static final int SHOWN_PARTS = 4;
     private static final double LIVE_AMPS = 0.05;
     private static final double WARM_SHARE = 0.6;
+    private static final double LEAST_SHARE = 0.01;
 
     private final Workbench bench;
     private final Board board;
@@ -202,6 +203,8 @@ final class BoardDrawing extends Pane {
         private final List<Line> strands = new ArrayList<>();
         private final Label label = new Label();
         private final double thick;
+        private Optional<Load> load = Optional.empty();
+        private boolean chosen;
 
         RunNode(Board.Lying run) {
             this.run = run;
@@ -288,23 +291,32 @@ final class BoardDrawing extends Pane {
                                                             > LIVE_AMPS))
                             .isPresent();
             pseudoClassStateChanged(LIVE, live);
-            boolean warm =
-                    point.flatMap(found ->
-                                    assessment.flatMap(all -> Load.of(all, found, run.riders())))
-                            .filter(load -> load.share().value() > WARM_SHARE)
-                            .isPresent();
+            load =
+                    point.flatMap(
+                            found -> assessment.flatMap(all -> Load.of(all, found, run.riders())));
+            boolean warm = load.filter(each -> each.share().value() > WARM_SHARE).isPresent();
             pseudoClassStateChanged(WARM, warm);
+            label.setText(says());
         }
 
         void choose(Selection selection) {
             boolean chosen = selection.equals(new Selection.OfRun(run.id()));
             pseudoClassStateChanged(SELECTED, chosen);
             label.pseudoClassStateChanged(SELECTED, chosen);
-            label.setText(
+            this.chosen = chosen;
+            label.setText(says());
+        }
+
+        /** Its length; where it carries something, the share of what its fullest wire may. */
+        private String says() {
+            var says =
                     chosen && !run.riders().isEmpty()
                             ? Words.of(
                                     "board.chosen", length(), bench.units().print(run.diameter()))
-                            : length());
+                            : length();
+            return load.filter(each -> each.share().value() >= LEAST_SHARE)
+                    .map(each -> Words.of("board.load", says, bench.units().print(each.share())))
+                    .orElse(says);
         }
     }
 

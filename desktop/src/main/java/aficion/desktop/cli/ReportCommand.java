@@ -7,9 +7,11 @@ import aficion.files.Library;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.BoardSheet;
 import aficion.files.sheet.FontWidth;
+import aficion.files.sheet.LabelSheet;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
+import aficion.files.sheet.StepSheet;
 import aficion.forming.FormingBoard;
 import aficion.forming.Loom;
 import aficion.job.Design;
@@ -61,7 +63,16 @@ final class ReportCommand extends Commands.IntoFolder {
         var width = new FontWidth();
         var lettering =
                 new DrawingWords(design, units, text -> width.of(text, DrawingWords.SIZE) + 3);
-        for (var loom : Loom.of(design)) {
+        var looms = Loom.of(design);
+        var steps = new StepSheet(job, stock, units);
+        written.add(Files.write(folder.resolve("labels-sheet.pdf"), LabelSheet.USUAL.of(design)));
+        var apart = steps.apart(looms);
+        if (apart.isPresent()) {
+            written.add(Files.write(folder.resolve("steps-0.pdf"), apart.get()));
+        }
+        for (var loom : looms) {
+            written.add(
+                    Files.write(folder.resolve("steps-" + loom.number() + ".pdf"), steps.of(loom)));
             if (FormingBoard.asNeeded(loom) instanceof FormingBoard.Fit.Fits(var board)) {
                 written.addAll(board(design, board, units, folder));
             }

@@ -17,12 +17,14 @@ import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireColour;
+import aficion.job.edit.BodyEdit;
 import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
 import aficion.route.RunLength;
+import aficion.route.Station;
 import aficion.verb.Ends;
 import aficion.words.Words;
 import java.util.List;
@@ -107,6 +109,16 @@ final class Changes extends VBox {
                 words(List.of(Zone.values()), "zone"),
                 part.zone(),
                 zone -> new PartEdit.Place(part.id(), zone));
+        bench.design()
+                .body()
+                .ifPresent(body ->
+                        changes.choice(
+                                "station",
+                                Choices.of(
+                                        body.plan().stations().stream().map(Station::id).toList(),
+                                        bench.speech()::station),
+                                body.station(part),
+                                station -> new BodyEdit.Stand(part.id(), station)));
         changes.getChildren()
                 .add(
                         new FigureFields(

@@ -1,8 +1,10 @@
 package aficion.desktop.make;
 
+import aficion.desktop.field.Field;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.sheet.LabelSheet;
 import aficion.files.sheet.Listing;
 import aficion.files.sheet.Listings.Kind;
 import aficion.job.Job;
@@ -51,12 +53,35 @@ final class ListingView extends VBox {
                                 Words.of("make.export.pdf"),
                                 "plain-button",
                                 () -> command.accept("menu.print." + kind.key())));
+        if (kind == Kind.LABELS) {
+            head.getChildren()
+                    .addAll(
+                            sheet(),
+                            Texts.button(
+                                    Words.of("make.sheet.save"),
+                                    "plain-button",
+                                    () -> command.accept("menu.print.labelSheet")));
+        }
         head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(table, Priority.ALWAYS);
         getChildren().addAll(head, table);
         bench.history().addListener((_, _, _) -> refresh());
         drawer.stock().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
+    }
+
+    /** The sheet that labels are printed on: columns, rows, and what one measures. */
+    private Field sheet() {
+        return new Field(
+                "label-sheet",
+                Words.of("make.sheet"),
+                bench.labels().get().toString(),
+                text -> {
+                    var sheet = LabelSheet.parse(text);
+                    sheet.ifPresent(bench.labels()::set);
+                    return sheet.isPresent();
+                },
+                Words.of("make.sheet.refused"));
     }
 
     private void refresh() {

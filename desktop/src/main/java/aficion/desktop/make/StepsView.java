@@ -5,7 +5,6 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
-import aficion.files.sheet.Listings;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Work;
@@ -14,11 +13,9 @@ import aficion.make.EndWork;
 import aficion.make.Making;
 import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
-import aficion.stock.Cutting;
-import aficion.words.Speech;
+import aficion.words.StepWords;
 import aficion.words.Words;
 import java.util.List;
-import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -155,6 +152,7 @@ final class StepsView extends VBox {
 
     private VBox card(WireWork work) {
         var speech = bench.speech();
+        var words = new StepWords(bench.job(), drawer.stock().get(), bench.units());
         var wire = work.wire();
         var cut = Texts.label(speech.say(work.cut().cut()), "steps-length");
         cut.setId("step-length");
@@ -175,15 +173,8 @@ final class StepsView extends VBox {
                 new VBox(
                         6,
                         head,
-                        Texts.wrapped(
-                                Words.of(
-                                        "steps.leads",
-                                        speech.name(wire.from().terminal().part()),
-                                        wire.from().terminal(),
-                                        speech.name(wire.to().terminal().part()),
-                                        wire.to().terminal()),
-                                "steps-says"),
-                        Texts.label(sum(work, speech), "quiet"),
+                        Texts.wrapped(words.leads(work), "steps-says"),
+                        Texts.label(words.sum(work), "quiet"),
                         Texts.rule());
         card.getStyleClass().add("steps-card");
         int done = work.done(work());
@@ -200,7 +191,13 @@ final class StepsView extends VBox {
         for (int i = 0; i < steps.size(); i++) {
             var at = steps.get(i).end().orElse(work.ends().getFirst());
             if (at.equals(end)) {
-                card.getChildren().add(line(steps.get(i), i, done, speech));
+                card.getChildren()
+                        .add(
+                                line(
+                                        words.says(work, steps.get(i)),
+                                        steps.get(i),
+                                        i < done,
+                                        i == done));
             }
         }
         return card;
@@ -212,61 +209,14 @@ final class StepsView extends VBox {
         return work.steps().get(next).end().orElse(work.ends().getFirst());
     }
 
-    private HBox line(Step step, int index, int done, Speech speech) {
-        var name =
-                Texts.label(
-                        (index < done ? "\u2713 " : "") + Words.of("act", step.act()), "steps-act");
+    private HBox line(String says, Step step, boolean done, boolean now) {
+        var name = Texts.label((done ? "\u2713 " : "") + Words.of("act", step.act()), "steps-act");
         name.setMinWidth(150);
-        var line = new HBox(12, name, Texts.wrapped(says(step, speech), "steps-says"));
-        line.setId("step-" + index);
+        var line = new HBox(12, name, Texts.wrapped(says, "steps-says"));
         line.getStyleClass().add("steps-line");
-        line.pseudoClassStateChanged(DONE, index < done);
-        line.pseudoClassStateChanged(NOW, index == done);
+        line.pseudoClassStateChanged(DONE, done);
+        line.pseudoClassStateChanged(NOW, now);
         return line;
-    }
-
-    private String says(Step step, Speech speech) {
-        if (step.end().isEmpty()) {
-            return cut(speech);
-        }
-        var end = step.end().get();
-        return switch (step.act()) {
-            case CUT, LOOK -> Words.of("act.LOOK.says");
-            case SLIDE_ON -> Listings.slides(end, speech);
-            case STRIP -> Words.of("act.STRIP.says", speech.say(end.making().strip()));
-            case CRIMP ->
-                    end.with().isEmpty()
-                            ? Words.of("tool", end.making().tool())
-                            : Words.of(
-                                    "act.CRIMP.with",
-                                    Words.of("tool", end.making().tool()),
-                                    end.with().size());
-            case PULL -> Words.of("act.PULL.says", end.pull().orElse(0.0));
-            case SHRINK -> Words.of("act.SHRINK.says");
-            case PLACE -> Words.of("act.PLACE.says", end.at(), speech.name(end.at().part()));
-        };
-    }
-
-    /** How long it is cut, and from which spool, where the drawer has one. */
-    private String cut(Speech speech) {
-        var wire = making.wires().get(at);
-        var length = speech.say(wire.cut().cut());
-        var stock = drawer.stock().get();
-        return Optional.ofNullable(
-                        Cutting.of(bench.design(), work(), stock).from().get(wire.wire().id()))
-                .flatMap(stock::spool)
-                .map(spool ->
-                        Words.of("act.CUT.from", length, spool.number(), speech.say(spool.left())))
-                .orElseGet(() -> Words.of("act.CUT.says", length));
-    }
-
-    private static String sum(WireWork work, Speech speech) {
-        var cut = work.cut();
-        return Words.of(
-                "steps.sum",
-                speech.say(cut.along()),
-                speech.say(cut.slack()),
-                speech.say(cut.atEnds()));
     }
 
     private HBox keys() {

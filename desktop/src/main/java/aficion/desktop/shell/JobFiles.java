@@ -286,6 +286,12 @@ public final class JobFiles {
                         Sheets.listing(assessment.design(), listing(kind, assessment.design())));
     }
 
+    /** Labels to cut, on the sheet that was chosen. */
+    void printLabelSheet() {
+        var sheet = bench.labels().get();
+        print("labels-sheet.pdf", "file.pdf", assessment -> sheet.of(assessment.design()));
+    }
+
     /** The same for a table or a label printer. */
     void exportList(Listings.Kind kind) {
         print(

@@ -12,6 +12,7 @@ import aficion.fault.Fault;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
+import aficion.files.sheet.LabelSheet;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -78,6 +79,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<DrawingOptions> options =
             new SimpleObjectProperty<>(DrawingOptions.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
+    private final ObjectProperty<LabelSheet> labels = new SimpleObjectProperty<>(LabelSheet.USUAL);
     private final ObjectProperty<Forming> forming = new SimpleObjectProperty<>(Forming.FIRST);
     private final ReadOnlyObjectWrapper<Optional<ForJob<VehicleDiagram>>> vehicleDiagram =
             new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -260,6 +262,11 @@ public final class Workbench implements AutoCloseable {
     /** Whether the whole vehicle is drawn and not the circuit in focus alone. */
     public BooleanProperty whole() {
         return whole;
+    }
+
+    /** The sheet that labels are printed on. */
+    public ObjectProperty<LabelSheet> labels() {
+        return labels;
     }
 
     /** Which forming board is asked for. */

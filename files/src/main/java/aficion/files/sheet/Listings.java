@@ -13,11 +13,11 @@ import aficion.stock.Shopping;
 import aficion.stock.Shopping.Item;
 import aficion.stock.Stock;
 import aficion.words.Speech;
+import aficion.words.StepWords;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -156,7 +156,7 @@ public final class Listings {
                                 end.wire().number(),
                                 end.at().toString(),
                                 speech.termination(end.termination()),
-                                slides(end, speech),
+                                StepWords.slides(end, speech),
                                 speech.say(end.making().strip()),
                                 Words.of("tool", end.making().tool()),
                                 end.pull()
@@ -168,25 +168,6 @@ public final class Listings {
                 "ends",
                 List.of("number", "end", "terminal", "slide", "strip", "tool", "pull"),
                 rows);
-    }
-
-    /** What goes over a wire before its terminal, in order. */
-    public static String slides(EndWork end, Speech speech) {
-        return String.join(
-                ", ",
-                Stream.of(
-                                end.label().map(_ -> Words.of("slide.label", end.wire().number())),
-                                end.booted()
-                                        ? Optional.of(Words.of("slide.boot"))
-                                        : Optional.<String>empty(),
-                                end.shrink()
-                                        .map(size ->
-                                                Words.of("slide.shrink", speech.say(size.bore()))),
-                                end.sealed()
-                                        ? Optional.of(Words.of("slide.seal"))
-                                        : Optional.<String>empty())
-                        .flatMap(Optional::stream)
-                        .toList());
     }
 
     /** What is bought. */

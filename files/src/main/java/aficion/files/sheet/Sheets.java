@@ -26,7 +26,7 @@ public final class Sheets {
 
     private Sheets() {}
 
-    private static String subtitle(Design design) {
+    static String subtitle(Design design) {
         var vehicle = design.vehicle();
         return vehicle.name()
                 + ", "
