@@ -13,6 +13,7 @@ import aficion.check.function.NeedsOtherRule;
 import aficion.check.function.NeverWorksRule;
 import aficion.check.function.ParkRule;
 import aficion.check.function.UnknownRule;
+import aficion.check.harness.ConnectorRule;
 import aficion.check.harness.GrommetRule;
 import aficion.check.ignition.CoilPostRule;
 import aficion.check.ignition.CoilRule;
@@ -100,6 +101,7 @@ public final class Findings {
                     new BarrelRule(),
                     new LookRule(),
                     new GrommetRule(),
+                    new ConnectorRule(),
                     new PumpRule(),
                     new ParkRule(),
                     new SideRule(),

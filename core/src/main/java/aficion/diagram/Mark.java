@@ -42,6 +42,32 @@ public sealed interface Mark {
      */
     record Word(Point at, Anchor anchor, Phrase phrase, Pen pen) implements Mark {}
 
+    /** The same elsewhere, by so much to the right and down. */
+    default Mark moved(double right, double down) {
+        return switch (this) {
+            case Line(var points, var pen) -> new Line(moved(points, right, down), pen);
+            case Area(var points, var pen) -> new Area(moved(points, right, down), pen);
+            case Plate(var box, var corner, var pen) ->
+                    new Plate(
+                            new Box(box.x() + right, box.y() + down, box.width(), box.height()),
+                            corner,
+                            pen);
+            case Ring(var at, var radius, var pen) -> new Ring(moved(at, right, down), radius, pen);
+            case Arch(var at, var across, var up, var pen) ->
+                    new Arch(moved(at, right, down), across, up, pen);
+            case Word(var at, var anchor, var phrase, var pen) ->
+                    new Word(moved(at, right, down), anchor, phrase, pen);
+        };
+    }
+
+    private static List<Point> moved(List<Point> points, double right, double down) {
+        return points.stream().map(at -> moved(at, right, down)).toList();
+    }
+
+    private static Point moved(Point at, double right, double down) {
+        return new Point(at.x() + right, at.y() + down);
+    }
+
     /** The edge that words are anchored by. */
     enum Anchor {
         LEFT,

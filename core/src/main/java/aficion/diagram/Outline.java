@@ -125,7 +125,7 @@ record Outline(int width, int height, List<Seat> seats) {
             case JoinKind.Resistor _ -> through(5, 2, 1, "1", "2");
             case JoinKind.Diode _ -> through(4, 2, 1, "A", "K");
             case JoinKind.Splice() -> new Outline(0, 0, List.of(new Seat("J", Side.ALL, 0)));
-            case JoinKind.Connector(var ways, _) -> connector(ways, used);
+            case JoinKind.Connector(var ways, _, _) -> connector(ways, used);
             case JoinKind.EarthPoint _ -> new Outline(4, 2, List.of(right("E", 1)));
         };
     }

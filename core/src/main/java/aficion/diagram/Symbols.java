@@ -75,7 +75,7 @@ final class Symbols extends Sketch {
             case LoadKind.Load load -> circled(demand(load), "+", "31");
             case LoadKind.Buzzer(_, var draws) -> circled(UserUnits.METRIC.print(draws), "+", "31");
             case JoinKind.Splice() -> solid(body.box().x(), body.box().y(), 5);
-            case JoinKind.Connector(var ways, _) ->
+            case JoinKind.Connector(var ways, _, _) ->
                     ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
             case JoinKind.EarthPoint _ -> earth(pin("E"));
         }

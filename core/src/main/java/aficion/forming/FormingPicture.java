@@ -16,6 +16,7 @@ import aficion.harness.Board.At;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -38,6 +39,9 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
 
         /** What stands where strands end or part. */
         List<String> knot(Knot knot);
+
+        /** The faces of the connectors that stand there. */
+        List<Face> faces(Knot knot);
 
         /** Width of a text as it will be drawn, drawing units. */
         double width(String text);
@@ -178,6 +182,9 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
             double outward =
                     meeting.size() == 1 ? meeting.getFirst().angle() + Math.PI : Double.NaN;
             marks.addAll(block(words.knot(knot.getKey()), at, outward, taken, Look.PLAIN));
+            for (var face : words.faces(knot.getKey())) {
+                marks.addAll(face(face, at, outward, taken));
+            }
         }
         for (var lying : board.strands()) {
             var middle = lying.on(lying.strand().length().value() / 2).at();
@@ -200,6 +207,20 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
             var at = point(lying.on(length * i / steps).at());
             taken.add(new Box(at.x() - thick / 2, at.y() - thick / 2, thick, thick));
         }
+    }
+
+    /** A face where there is room for it; none where there is none. */
+    private List<Mark> face(Face face, Point at, double outward, Shelves taken) {
+        return places(at, face.wide(), face.high() + LINE, outward)
+                .filter(each -> isInside(each.box) && taken.isFree(each.box))
+                .findFirst()
+                .map(place -> {
+                    taken.add(place.box);
+                    return face.marks(Optional.empty()).stream()
+                            .map(mark -> mark.moved(place.box.x(), place.box.y() + LINE))
+                            .toList();
+                })
+                .orElse(List.of());
     }
 
     private List<Mark> block(

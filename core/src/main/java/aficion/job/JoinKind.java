@@ -1,5 +1,7 @@
 package aficion.job;
 
+import aficion.catalogue.Housings;
+import aficion.catalogue.Housings.Housing;
 import aficion.quantity.Amps;
 import aficion.quantity.Farads;
 import aficion.quantity.Ohms;
@@ -21,12 +23,34 @@ public sealed interface JoinKind extends Kind {
         }
     }
 
-    /** Inline connector; way {@code n} has the pins {@code na} and {@code nb}. */
-    record Connector(List<String> ways, Amps rating) implements JoinKind {
+    /**
+     * Inline connector; way {@code n} has the pins {@code na} and {@code nb}.
+     *
+     * @param rating of a way
+     * @param housed the body it is of, where that has been said
+     */
+    record Connector(List<String> ways, Amps rating, Optional<Housed> housed) implements JoinKind {
         public Connector {
             ways = List.copyOf(ways);
             ways.forEach(Names::require);
             Positive.require("rating of a way", rating);
+        }
+
+        /** A connector of which only the ways are known. */
+        public Connector(List<String> ways, Amps rating) {
+            this(ways, rating, Optional.empty());
+        }
+
+        /** The same in a body, or in none that is known. */
+        public Connector in(Optional<Housed> body) {
+            return new Connector(ways, rating, body);
+        }
+
+        /** What a way carries: as rated, and no more than its body lets it. */
+        private Amps carries() {
+            return housed.map(body -> body.housing().carries())
+                    .filter(most -> most.value() < rating.value())
+                    .orElse(rating);
         }
 
         @Override
@@ -41,7 +65,46 @@ public sealed interface JoinKind extends Kind {
 
         @Override
         public List<Pass> passes() {
-            return ways.stream().map(way -> Pass.contact(way + "a", way + "b", rating)).toList();
+            return ways.stream().map(way -> Pass.contact(way + "a", way + "b", carries())).toList();
+        }
+    }
+
+    /**
+     * The body of a connector.
+     *
+     * @param body its key in the catalogue
+     * @param sockets the half that has the sockets: the one that stays live when it is parted
+     * @param blanked whether cavities without a wire are plugged
+     */
+    record Housed(String body, Half sockets, boolean blanked) {
+        /**
+         * @throws IllegalArgumentException when there is no such body
+         */
+        public Housed {
+            if (Housings.find(body).isEmpty()) {
+                throw new IllegalArgumentException("there is no connector body " + body);
+            }
+        }
+
+        /** The body. */
+        public Housing housing() {
+            return Housings.find(body).orElseThrow();
+        }
+
+        /** The terminal that a half takes. */
+        public Termination takes(Half half) {
+            return new Termination(half == sockets ? housing().sockets() : housing().pins());
+        }
+    }
+
+    /** A half of a connector. */
+    enum Half {
+        A,
+        B;
+
+        /** The half that a pin is in. */
+        public static Half of(String pin) {
+            return pin.endsWith("a") ? A : B;
         }
     }
 

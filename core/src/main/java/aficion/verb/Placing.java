@@ -175,7 +175,7 @@ public final class Placing {
             case ControlKind.Flasher _ -> Optional.of(new Way("49", "49a"));
             case LoadKind.WarningLamp _ -> Optional.of(new Way("1", "2"));
             case GuardKind.FuseBox box -> first(box);
-            case JoinKind.Connector(var ways, _) ->
+            case JoinKind.Connector(var ways, _, _) ->
                     ways.stream().findFirst().map(way -> new Way(way + "a", way + "b"));
             case ControlKind.Switch hand ->
                     hand.contacts().stream()

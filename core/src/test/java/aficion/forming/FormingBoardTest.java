@@ -255,6 +255,11 @@ class FormingBoardTest {
                     }
 
                     @Override
+                    public List<Face> faces(Knot knot) {
+                        return List.of();
+                    }
+
+                    @Override
                     public double width(String text) {
                         return 6.0 * text.length();
                     }

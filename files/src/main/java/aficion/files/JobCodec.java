@@ -56,7 +56,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 3;
+    static final int VERSION = 4;
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =

@@ -305,6 +305,7 @@ final class JobMapping {
                 BenchRun.Verdict.class,
                 Action.class,
                 JoinKind.Mass.class,
+                JoinKind.Half.class,
                 SourceKind.Alternator.Style.class,
                 SourceKind.Flywheel.Winding.class,
                 SourceKind.RegulatorRectifier.Bridge.class,

@@ -1,11 +1,13 @@
 package aficion.words;
 
+import aficion.forming.Face;
 import aficion.forming.FormingPicture.BoardWords;
 import aficion.forming.Loom;
 import aficion.forming.Loom.Knot;
 import aficion.forming.Loom.Strand;
 import aficion.job.Body;
 import aficion.job.Design;
+import aficion.job.JoinKind.Half;
 import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -14,6 +16,7 @@ import aficion.make.ScheduleRow;
 import aficion.quantity.Metres;
 import aficion.quantity.UserUnits;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -87,6 +90,21 @@ public final class FormingWords implements BoardWords {
                                         whole ? "forming.grommet" : "forming.grommet.short",
                                         speech.say(bore))));
         return lines;
+    }
+
+    @Override
+    public List<Face> faces(Knot knot) {
+        if (!whole || knot.loose().isPresent()) {
+            return List.of();
+        }
+        return parts(knot).stream()
+                .flatMap(part ->
+                        Arrays.stream(Half.values())
+                                .filter(half ->
+                                        terminals(part).stream()
+                                                .anyMatch(end -> Half.of(end.pin()) == half))
+                                .flatMap(half -> Face.of(design, part, half).stream()))
+                .toList();
     }
 
     private List<String> goingOn(Knot knot) {

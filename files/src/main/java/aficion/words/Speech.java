@@ -4,6 +4,7 @@ import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
 import aficion.catalogue.FuseType;
+import aficion.catalogue.Housings;
 import aficion.catalogue.Purpose;
 import aficion.catalogue.WireSize;
 import aficion.check.Findings;
@@ -245,6 +246,12 @@ public final class Speech {
             case BodyEdit body -> edit(body);
             case CompositeEdit several -> edit(several);
         };
+    }
+
+    /** What a body of a connector is called, by its key. */
+    public String housing(String key) {
+        int ways = Housings.find(key).map(Housings.Housing::ways).orElse(0);
+        return Words.of("housing." + key.replaceFirst("-\\d+$", ""), ways);
     }
 
     /** What a station is called: by the user, else by the words of its outline. */

@@ -160,6 +160,10 @@ class JobCodecTest {
                 new JoinKind.Diode(new Amps(6)),
                 new JoinKind.Capacitor(new Farads(2.2e-7)),
                 new JoinKind.Connector(List.of("1", "2"), new Amps(15)),
+                new JoinKind.Connector(
+                        List.of("1", "2"),
+                        new Amps(15),
+                        Optional.of(new JoinKind.Housed("sealed-2", JoinKind.Half.B, true))),
                 new JoinKind.Sender(
                         "oil",
                         new Ohms(10),
@@ -282,6 +286,14 @@ class JobCodecTest {
         assertThat(trouble(foreign)).isEqualTo(new Foreign());
     }
 
+    /** A file of version 3, as it was kept then, is the same job, body and all. */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void aFileOfVersionThreeIsTheSameJob(String name) throws IOException {
+        assertThat(older(name, 3)).contains("\"version\" : 3");
+        assertThat(JobCodec.read(older(name, 3))).isEqualTo(DemoJobs.find(name).orElseThrow());
+    }
+
     /** Files of versions 1 and 2, as they were kept then, are the same jobs. */
     @ParameterizedTest
     @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
@@ -383,13 +395,13 @@ class JobCodecTest {
 
     @Test
     void aLaterVersionSaysSo() {
-        assertThat(trouble(text.replace("\"version\" : 3", "\"version\" : 7")))
-                .isEqualTo(new Newer(7, 3));
+        assertThat(trouble(text.replace("\"version\" : 4", "\"version\" : 7")))
+                .isEqualTo(new Newer(7, 4));
     }
 
     @Test
     void aVersionThatIsNoneIsDamage() {
-        assertThat(damaged(text.replace("\"version\" : 3", "\"version\" : 0")).field())
+        assertThat(damaged(text.replace("\"version\" : 4", "\"version\" : 0")).field())
                 .isEqualTo("version");
     }
 

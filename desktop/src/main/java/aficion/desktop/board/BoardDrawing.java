@@ -315,7 +315,8 @@ final class BoardDrawing extends Pane {
                                     "board.chosen", length(), bench.units().print(run.diameter()))
                             : length();
             return load.filter(each -> each.share().value() >= LEAST_SHARE)
-                    .map(each -> Words.of("board.load", says, bench.units().print(each.share())))
+                    .map(each ->
+                            Words.of("board.load", says, Math.round(100 * each.share().value())))
                     .orElse(says);
         }
     }

@@ -1,17 +1,26 @@
 package aficion.desktop.inspect;
 
 import aficion.catalogue.Colour;
+import aficion.catalogue.Housings;
+import aficion.catalogue.Housings.Housing;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
+import aficion.check.harness.ConnectorRule;
+import aficion.desktop.drawing.Faces;
 import aficion.desktop.field.Choice;
 import aficion.desktop.field.Field;
 import aficion.desktop.field.FigureFields;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Swatches;
+import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
+import aficion.forming.Face;
 import aficion.job.Circuit;
+import aficion.job.JoinKind;
+import aficion.job.JoinKind.Half;
+import aficion.job.JoinKind.Housed;
 import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
@@ -19,6 +28,7 @@ import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.CircuitEdit;
+import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
@@ -119,6 +129,9 @@ final class Changes extends VBox {
                                         bench.speech()::station),
                                 body.station(part),
                                 station -> new BodyEdit.Stand(part.id(), station)));
+        if (part.kind() instanceof JoinKind.Connector connector) {
+            changes.connector(part, connector);
+        }
         changes.getChildren()
                 .add(
                         new FigureFields(
@@ -148,6 +161,71 @@ final class Changes extends VBox {
                 circuit.drops(),
                 drops -> new CircuitEdit.AllowDrop(circuit.id(), drops));
         return changes;
+    }
+
+    /** The body of a connector, which half has the sockets, and how it is seen. */
+    private void connector(Part part, JoinKind.Connector connector) {
+        var design = bench.design();
+        var now = connector.housed();
+        choice(
+                "housing",
+                Choices.of(
+                        options(
+                                Housings.all().stream()
+                                        .filter(each -> each.ways() >= connector.ways().size())
+                                        .map(Housing::key)
+                                        .toList()),
+                        key -> key.map(bench.speech()::housing).orElse(Words.of("housing.none"))),
+                now.map(Housed::body),
+                key ->
+                        key.<Edit>map(body ->
+                                        new CompositeEdit(
+                                                CompositeEdit.Reason.HOUSE,
+                                                ConnectorRule.house(
+                                                        design,
+                                                        part,
+                                                        connector,
+                                                        new Housed(
+                                                                body,
+                                                                now.map(Housed::sockets)
+                                                                        .orElse(Half.A),
+                                                                now.map(Housed::blanked)
+                                                                        .orElse(false)))))
+                                .orElseGet(() ->
+                                        new PartEdit.Refit(
+                                                part.id(), connector.in(Optional.empty()))));
+        now.ifPresent(body -> housed(part, connector, body));
+    }
+
+    private void housed(Part part, JoinKind.Connector connector, Housed body) {
+        choice(
+                "sockets",
+                words(List.of(Half.values()), "change.sockets"),
+                body.sockets(),
+                half ->
+                        new CompositeEdit(
+                                CompositeEdit.Reason.HOUSE,
+                                ConnectorRule.house(
+                                        bench.design(),
+                                        part,
+                                        connector,
+                                        new Housed(body.body(), half, body.blanked()))));
+        choice(
+                "blanked",
+                Choices.of(List.of(true, false), each -> Words.of("change.blanked." + each)),
+                body.blanked(),
+                blanked ->
+                        new PartEdit.Refit(
+                                part.id(),
+                                connector.in(
+                                        Optional.of(
+                                                new Housed(
+                                                        body.body(), body.sockets(), blanked)))));
+        getChildren().add(Texts.label(Words.of("inspect.face"), "quiet"));
+        for (var half : Half.values()) {
+            Face.of(bench.design(), part, half)
+                    .ifPresent(face -> getChildren().add(Faces.of(face, Optional.empty())));
+        }
     }
 
     private void length(Wire wire) {

@@ -1,12 +1,15 @@
 package aficion.desktop.make;
 
+import aficion.desktop.drawing.Faces;
 import aficion.desktop.theme.Swatches;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
+import aficion.forming.Face;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.JoinKind.Half;
 import aficion.job.Work;
 import aficion.job.edit.WorkEdit;
 import aficion.make.EndWork;
@@ -16,6 +19,7 @@ import aficion.make.Making.WireWork;
 import aficion.words.StepWords;
 import aficion.words.Words;
 import java.util.List;
+import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -188,6 +192,7 @@ final class StepsView extends VBox {
                                         work.ends().indexOf(end) + 1,
                                         end.at(),
                                         speech.termination(end.termination()))));
+        face(end).ifPresent(card.getChildren()::add);
         for (int i = 0; i < steps.size(); i++) {
             var at = steps.get(i).end().orElse(work.ends().getFirst());
             if (at.equals(end)) {
@@ -201,6 +206,14 @@ final class StepsView extends VBox {
             }
         }
         return card;
+    }
+
+    /** The half of the connector that the end goes into, its cavity standing out. */
+    private Optional<VBox> face(EndWork end) {
+        var pin = end.at().pin();
+        var way = pin.substring(0, Math.max(0, pin.length() - 1));
+        return Face.of(bench.design(), bench.design().part(end.at().part()), Half.of(pin))
+                .map(face -> Faces.of(face, Optional.of(way)));
     }
 
     /** The end that is worked at: that of the next step, or of the last one done. */

@@ -449,7 +449,8 @@ final class StockView extends VBox {
                 lacking.wires().size(),
                 lacking.remedies().stream()
                         .map(remedy -> says(remedy, speech))
-                        .collect(Collectors.joining(" ")));
+                        .collect(Collectors.joining(" ")),
+                Words.of("insulation", lacking.cut().cover()));
     }
 
     private static String says(Remedy remedy, Speech speech) {

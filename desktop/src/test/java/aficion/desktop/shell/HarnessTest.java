@@ -7,7 +7,9 @@ import aficion.desktop.workbench.Selection;
 import aficion.forming.Surface;
 import aficion.job.CircuitId;
 import aficion.job.Cut;
+import aficion.job.JoinKind;
 import aficion.job.Laid;
+import aficion.job.PartId;
 import aficion.job.Work;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.WorkEdit;
@@ -214,6 +216,52 @@ class HarnessTest extends WindowTest {
         settle();
         assertThat(library.stock().spool(1).orElseThrow().left().value())
                 .isCloseTo(10 - length, within(1e-9));
+    }
+
+    /** A connector is put in a body where it is looked at: its ends follow, its face is drawn. */
+    @Test
+    void aConnectorIsPutInABody() {
+        onScreen(() -> files.openDemo("tractor"));
+        settle();
+        onScreen(() -> {
+            bench.focus().set(Optional.of(new CircuitId("8")));
+            bench.selection().set(new Selection.OfPart(new PartId("Q1")));
+        });
+        until(() -> byId("change-housing").isPresent());
+        clickOn("#change-housing");
+        for (int i = 0; i < 13; i++) {
+            push(KeyCode.DOWN);
+        }
+        push(KeyCode.ENTER);
+        settle();
+        until(() -> byId("face-a").isPresent());
+        var socket = bench.design().part(new PartId("Q1"));
+        assertThat(((JoinKind.Connector) socket.kind()).housed().orElseThrow().body())
+                .startsWith("sealed-");
+        assertThat(
+                        bench.design().wires().stream()
+                                .filter(wire -> wire.to().terminal().part().equals(socket.id())))
+                .allSatisfy(wire ->
+                        assertThat(wire.to().termination().key()).isEqualTo("socket-sealed"));
+        assertThat(text("undo")).contains("Put a connector in its body");
+        press("undo");
+        assertThat(((JoinKind.Connector) bench.design().part(new PartId("Q1")).kind()).housed())
+                .isEmpty();
+    }
+
+    /** A part is moved to another station where it is looked at, and its wires with it. */
+    @Test
+    void aPartIsMovedToAnotherStation() {
+        var fuel = new PartId("X1");
+        onScreen(() -> bench.selection().set(new Selection.OfPart(fuel)));
+        until(() -> byId("change-station").isPresent());
+        var before = bench.design().body().orElseThrow().station(bench.design().part(fuel));
+        clickOn("#change-station");
+        push(KeyCode.DOWN);
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(bench.design().body().orElseThrow().station(bench.design().part(fuel)))
+                .isNotEqualTo(before);
     }
 
     /** The toggle shows the loom as it will lie; a press on a strand chooses its run. */

@@ -18,10 +18,11 @@ import java.util.Optional;
 
 /** The steps of a loom in large type, wire by wire, each with a box to tick. */
 public final class StepSheet {
-    private static final float LINE = 17;
-    private static final float HEAD = 40;
-    private static final float BOX = 9;
-    private static final float NAME = 130;
+    private static final float LINE = 14;
+    private static final float HEAD = 44;
+    private static final float BOX = 8;
+    private static final float NAME = 92;
+    private static final float COLUMN = (Paper.WIDTH - 2 * Paper.MARGIN) / 2;
 
     private final Job job;
     private final Speech speech;
@@ -56,16 +57,24 @@ public final class StepSheet {
             float y = Paper.TOP + 14;
             for (var work : Making.of(job.design()).wires()) {
                 if (wires.contains(work.wire())) {
-                    if (y + HEAD + LINE * work.steps().size() > Paper.BOTTOM
-                            && y > Paper.TOP + 14) {
+                    if (y + HEAD + LINE * lines(work) > Paper.BOTTOM) {
                         paper.newPage();
                         y = Paper.TOP + 14;
                     }
-                    y = wire(paper, work, y) + 10;
+                    y = wire(paper, work, y) + 6;
                 }
             }
             return paper.finish();
         }
+    }
+
+    /** How many lines the fuller column of a wire has. */
+    private static long lines(WireWork work) {
+        long first =
+                work.steps().stream()
+                        .filter(step -> step.end().map(work.ends()::indexOf).orElse(0) == 0)
+                        .count();
+        return Math.max(first, work.steps().size() - first);
     }
 
     private float wire(Paper paper, WireWork work, float top) throws IOException {
@@ -84,21 +93,27 @@ public final class StepSheet {
         paper.line(Paper.MARGIN, y, Paper.WIDTH - Paper.MARGIN, y, 0.8f, PrintPen.INK);
         y += LINE - 1;
         int done = work.done(job.work());
+        float[] at = {y, y};
         for (int i = 0; i < work.steps().size(); i++) {
-            if (y > Paper.BOTTOM) {
-                paper.newPage();
-                y = Paper.TOP + 14;
-            }
-            step(paper, work, work.steps().get(i), y, i < done);
-            y += LINE;
+            var step = work.steps().get(i);
+            int side = step.end().map(work.ends()::indexOf).orElse(0);
+            step(paper, work, step, new Place(side, at[side]), i < done);
+            at[side] += LINE;
         }
-        return y;
+        return Math.max(at[0], at[1]);
     }
 
-    private void step(Paper paper, WireWork work, Step step, float y, boolean done)
+    /** A line in the column of an end. */
+    private record Place(int side, float y) {
+        float x() {
+            return Paper.MARGIN + side * COLUMN;
+        }
+    }
+
+    private void step(Paper paper, WireWork work, Step step, Place at, boolean done)
             throws IOException {
-        float x = Paper.MARGIN;
-        float bottom = y + 1;
+        float x = at.x();
+        float bottom = at.y + 1;
         paper.line(x, bottom, x + BOX, bottom, 0.8f, PrintPen.INK);
         paper.line(x, bottom - BOX, x + BOX, bottom - BOX, 0.8f, PrintPen.INK);
         paper.line(x, bottom, x, bottom - BOX, 0.8f, PrintPen.INK);
@@ -106,15 +121,8 @@ public final class StepSheet {
         if (done) {
             paper.line(x, bottom, x + BOX, bottom - BOX, 1.2f, PrintPen.INK);
         }
-        var where = step.end().map(end -> end.at().toString()).orElse("");
-        paper.fitted(Face.BOLD, 11, x + 20, y, NAME - 24, Words.of("act", step.act()));
-        paper.fitted(Face.REGULAR, 10, x + NAME, y, 80, where);
+        paper.fitted(Face.BOLD, 10.5f, x + 16, at.y, NAME - 18, Words.of("act", step.act()));
         paper.fitted(
-                Face.REGULAR,
-                11,
-                x + NAME + 84,
-                y,
-                Paper.WIDTH - 2 * Paper.MARGIN - NAME - 84,
-                words.says(work, step));
+                Face.REGULAR, 10.5f, x + NAME, at.y, COLUMN - NAME - 8, words.says(work, step));
     }
 }
