@@ -3,6 +3,7 @@ package aficion.forming;
 import aficion.forming.FormingBoard.Lying;
 import aficion.forming.Loom.Knot;
 import aficion.harness.Board.At;
+import aficion.harness.Dress;
 import aficion.quantity.Metres;
 import java.util.ArrayList;
 import java.util.List;
@@ -42,7 +43,6 @@ public sealed interface Fixing {
     /** Where the wires of an end go on to their terminals, to a place for their labels. */
     record Tail(At at, At label, Metres diameter) implements Fixing {}
 
-    double TIE_EVERY = 0.2;
     double TIE_BESIDE = 0.03;
     double TAPE_SHORT = 0.02;
 
@@ -114,7 +114,7 @@ public sealed interface Fixing {
         }
         var ties = new ArrayList<Fixing>();
         double between = length - 2 * TIE_BESIDE;
-        int spaces = (int) Math.ceil(between / TIE_EVERY);
+        int spaces = (int) Math.ceil(between / Dress.TIE_EVERY);
         for (int i = 0; i <= spaces; i++) {
             var place = lying.on(TIE_BESIDE + between * i / spaces);
             ties.add(new Tie(place.at(), place.angle(), strand.dress().diameter()));

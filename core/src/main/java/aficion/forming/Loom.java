@@ -84,10 +84,34 @@ public record Loom(int number, List<Strand> strands) {
     private static List<Loom> of(Design design, Body body) {
         var plan = body.plan();
         var groups = new ArrayList<>(plan.looms(run -> !design.riders().get(run.id()).isEmpty()));
+        plan.stations().stream()
+                .filter(station -> station.form() == Station.Form.PLUG)
+                .forEach(plug -> joinBeyond(design, plug.id(), groups));
         groups.sort(Comparator.comparingInt(group -> -group.size()));
         return IntStream.range(0, groups.size())
                 .mapToObj(i -> loom(i + 1, design, plan, groups.get(i)))
                 .toList();
+    }
+
+    /**
+     * Of the runs that meet a plug the fullest is on one side of it; what meets it besides is one
+     * loom on the other.
+     */
+    private static void joinBeyond(Design design, StationId plug, List<List<Run>> groups) {
+        var fullest =
+                groups.stream()
+                        .flatMap(List::stream)
+                        .filter(run -> run.id().meets(plug))
+                        .max(Comparator.comparingInt(run -> design.riders().get(run.id()).size()));
+        var beyond =
+                groups.stream()
+                        .filter(group -> group.stream().anyMatch(run -> run.id().meets(plug)))
+                        .filter(group -> fullest.filter(group::contains).isEmpty())
+                        .toList();
+        if (beyond.size() > 1) {
+            groups.removeAll(beyond);
+            groups.add(beyond.stream().flatMap(List::stream).toList());
+        }
     }
 
     private static Loom loom(int number, Design design, Plan plan, List<Run> runs) {

@@ -42,7 +42,10 @@ public record Dress(
     private static final double SLEEVE_ROOM = 1.1;
     private static final double FIXED_BEND = 5;
     private static final double MOVING_BEND = 10;
-    private static final double TIE_EVERY = 0.2;
+
+    /** Metres from tie to tie. */
+    public static final double TIE_EVERY = 0.2;
+
     private static final double CLIP_EVERY = 0.3;
 
     public Dress {

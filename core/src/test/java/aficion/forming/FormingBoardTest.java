@@ -134,6 +134,26 @@ class FormingBoardTest {
         assertThat(Loom.of(parted)).allSatisfy(loom -> assertThat(loom.strands()).hasSize(2));
     }
 
+    /** The run from the fuses is fuller than either behind the plug: those two are one loom. */
+    @Test
+    void whatIsBeyondAPlugIsOneLoom() {
+        var body = square(Station.Form.PLUG).body().orElseThrow();
+        var forked =
+                new Plan(
+                        body.plan().stations(),
+                        List.of(
+                                run(FUSES, LEFT, 0.6),
+                                run(LEFT, TAIL, 0.8),
+                                run(LEFT, RIGHT, 0.9)));
+        var design =
+                new BodyEdit.SetBody(Optional.of(body.with(forked)))
+                        .apply(square(Station.Form.PLUG));
+
+        assertThat(Loom.of(design)).extracting(loom -> loom.strands().size()).containsExactly(2, 1);
+        assertThat(Loom.of(design).getLast().strands().getFirst().run())
+                .isEqualTo(new RunId(FUSES, LEFT));
+    }
+
     @Test
     void nothingRidesNothing() {
         assertThat(Loom.of(DesignBuilder.twelveVolts().build())).isEmpty();

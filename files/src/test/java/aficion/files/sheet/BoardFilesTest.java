@@ -71,6 +71,14 @@ class BoardFilesTest {
         }
     }
 
+    /** Plugs at the nose and before the boot: the main loom, the front and the rear. */
+    @Test
+    void theRoadsterHasThreeLooms() {
+        assertThat(Loom.of(design("roadster")))
+                .extracting(loom -> loom.strands().size())
+                .containsExactly(12, 2, 2);
+    }
+
     /** The level row of dark pixels about as long as the rule in the lower left of a page. */
     private static double ruled(BufferedImage page) {
         double found = 0;
