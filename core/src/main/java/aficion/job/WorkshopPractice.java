@@ -31,7 +31,9 @@ public enum WorkshopPractice {
     MODERN(Question.KEEP),
     CONCOURS(Question.KEEP),
     GREASED(Question.CONTACTS),
-    DRY(Question.CONTACTS);
+    DRY(Question.CONTACTS),
+    CONDUCTOR_FIRST(Question.OPEN_BARREL),
+    INSULATION_SET(Question.OPEN_BARREL);
 
     private final Question question;
 
@@ -51,7 +53,8 @@ public enum WorkshopPractice {
         LOOM,
         WAKE_UP,
         KEEP,
-        CONTACTS;
+        CONTACTS,
+        OPEN_BARREL;
 
         /** The name used in files. */
         public String key() {
@@ -60,7 +63,7 @@ public enum WorkshopPractice {
 
         /** Whether it is about making the harness, not about planning it. */
         public boolean isForMaking() {
-            return this == JOINT || this == LOOM || this == CONTACTS;
+            return this == JOINT || this == LOOM || this == CONTACTS || this == OPEN_BARREL;
         }
 
         /** Its answers, the default first. */

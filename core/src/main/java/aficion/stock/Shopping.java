@@ -1,6 +1,7 @@
 package aficion.stock;
 
 import aficion.catalogue.Coverings;
+import aficion.catalogue.Ends;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.WireSize;
 import aficion.harness.Dress;
@@ -10,12 +11,14 @@ import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.Work;
+import aficion.job.WorkshopPractice;
 import aficion.make.Making;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.route.Station;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +33,13 @@ import java.util.function.Function;
 public final class Shopping {
     static final double MORE_WIRE = 0.12;
     private static final double MORE_ENDS = 0.1;
+
+    /** Ways to work that use something up. */
+    private static final List<WorkshopPractice> SUPPLIES =
+            List.of(
+                    WorkshopPractice.SOLDERED,
+                    WorkshopPractice.SOLDER_SLEEVED,
+                    WorkshopPractice.GREASED);
 
     /** Length of a label sleeve and of a shrink over a crimp, metres. */
     private static final double SLEEVE = 0.04;
@@ -111,6 +121,22 @@ public final class Shopping {
             }
         }
 
+        /** What ends are made with. */
+        record OfTool(Ends.Tool tool, int ends) implements Item {
+            @Override
+            public double amount() {
+                return 1;
+            }
+        }
+
+        /** What is used up as the house works. */
+        record OfSupply(WorkshopPractice practice) implements Item {
+            @Override
+            public double amount() {
+                return 1;
+            }
+        }
+
         record OfTies(int count) implements Item {
             @Override
             public double amount() {
@@ -127,6 +153,10 @@ public final class Shopping {
         items.addAll(terminals(making, stock));
         items.addAll(coverings(design, making, stock));
         items.addAll(fuses(design));
+        items.addAll(tools(making));
+        SUPPLIES.stream()
+                .filter(design.rules()::workBy)
+                .forEach(practice -> items.add(new Item.OfSupply(practice)));
         return List.copyOf(items);
     }
 
@@ -229,6 +259,16 @@ public final class Shopping {
                                 .thenComparing(size -> size.bore().value()));
         sorted.putAll(of);
         return sorted;
+    }
+
+    private static List<Item> tools(Making making) {
+        var ends = new EnumMap<Ends.Tool, Integer>(Ends.Tool.class);
+        making.wires().stream()
+                .flatMap(work -> work.ends().stream())
+                .forEach(end -> ends.merge(end.making().tool(), 1, Integer::sum));
+        return ends.entrySet().stream()
+                .<Item>map(each -> new Item.OfTool(each.getKey(), each.getValue()))
+                .toList();
     }
 
     private static List<Item> fuses(Design design) {

@@ -1,6 +1,8 @@
 package aficion.words;
 
+import aficion.catalogue.Ends;
 import aficion.job.Job;
+import aficion.job.WorkshopPractice;
 import aficion.make.EndWork;
 import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
@@ -16,6 +18,7 @@ public final class StepWords {
     private final Speech speech;
     private final Stock stock;
     private final Cutting cutting;
+    private final boolean insulationSet;
 
     /**
      * @param stock what wires are cut from
@@ -23,6 +26,7 @@ public final class StepWords {
     public StepWords(Job job, Stock stock, UserUnits units) {
         this.speech = new Speech(job.design(), units);
         this.stock = stock;
+        this.insulationSet = job.design().rules().workBy(WorkshopPractice.INSULATION_SET);
         this.cutting = Cutting.of(job.design(), job.work(), stock);
     }
 
@@ -55,15 +59,20 @@ public final class StepWords {
             case STRIP -> Words.of("act.STRIP.says", speech.say(end.making().strip()));
             case CRIMP ->
                     end.with().isEmpty()
-                            ? Words.of("tool", end.making().tool())
-                            : Words.of(
-                                    "act.CRIMP.with",
-                                    Words.of("tool", end.making().tool()),
-                                    end.with().size());
+                            ? tool(end)
+                            : Words.of("act.CRIMP.with", tool(end), end.with().size());
             case PULL -> Words.of("act.PULL.says", end.pull().orElse(0.0));
             case SHRINK -> Words.of("act.SHRINK.says");
             case PLACE -> Words.of("act.PLACE.says", end.at(), speech.name(end.at().part()));
         };
+    }
+
+    /** The tool of an end; an open barrel is closed as the house does it. */
+    private String tool(EndWork end) {
+        var tool = end.making().tool();
+        return tool == Ends.Tool.OPEN_BARREL && insulationSet
+                ? Words.of("tool.OPEN_BARREL.set")
+                : Words.of("tool", tool);
     }
 
     /** How long it is cut, and from which spool, where the stock has one. */

@@ -49,7 +49,7 @@ final class Room {
     /** A place around a point, within a width, that is taken from then on. */
     Rectangle2D around(double x, double y, double wide, double high, double width) {
         var places = new ArrayList<Rectangle2D>();
-        for (double far : new double[] {12, 20, 30, 42}) {
+        for (double far : new double[] {12, 20, 30, 42, 56, 72}) {
             places.add(new Rectangle2D(x + far, y - high / 2, wide, high));
             places.add(new Rectangle2D(x - far - wide, y - high / 2, wide, high));
             places.add(new Rectangle2D(x + far / 2, y + far, wide, high));

@@ -229,6 +229,10 @@ public final class Listings {
                             String.valueOf(count));
             case Item.OfFuse(var type, var marking, var count) ->
                     List.of(speech.fuse(type, marking), String.valueOf(count));
+            case Item.OfTool(var tool, var ends) ->
+                    List.of(Words.of("tool", tool), Words.of("buy.tool", ends));
+            case Item.OfSupply(var practice) ->
+                    List.of(Words.of("buy.supply", practice), Words.of("buy.supply.amount"));
             case Item.OfTape(var length) -> List.of(Words.of("buy.tape"), speech.say(length));
             case Item.OfTies(var count) -> List.of(Words.of("buy.ties"), String.valueOf(count));
         };

@@ -7,15 +7,27 @@ import aficion.files.DemoJobs;
 import aficion.forming.Loom;
 import aficion.job.Cut;
 import aficion.job.Job;
+import aficion.job.Wire;
+import aficion.job.WireId;
+import aficion.job.WorkshopPractice;
+import aficion.job.edit.VehicleEdit;
 import aficion.job.edit.WorkEdit;
+import aficion.make.Bands;
 import aficion.make.Making;
 import aficion.quantity.Metres;
 import aficion.quantity.UserUnits;
 import aficion.stock.Stock;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.jgrapht.alg.clique.BronKerboschCliqueFinder;
+import org.jgrapht.graph.DefaultEdge;
+import org.jgrapht.graph.SimpleGraph;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -103,6 +115,50 @@ class HandSheetsTest {
             assertThat(LabelSheet.parse(wrong)).as(wrong).isEmpty();
         }
         assertThatIllegalArgumentException().isThrownBy(() -> new LabelSheet(0, 1, 50, 20));
+    }
+
+    /** An open barrel is closed as the house does it, and the list to buy has its tool. */
+    @Test
+    void openBarrelsAreClosedAsTheHouseDoes() throws IOException {
+        var job = demo("roadster");
+        var rules = job.design().rules().withSchool(WorkshopPractice.INSULATION_SET);
+        var other = job.with(new VehicleEdit.SetRules(rules).apply(job.design()));
+        var loom = Loom.of(job.design()).getFirst();
+
+        assertThat(text(new StepSheet(job, Stock.EMPTY, UserUnits.METRIC).of(loom)))
+                .contains("conductor, then insulation");
+        assertThat(text(new StepSheet(other, Stock.EMPTY, UserUnits.METRIC).of(loom)))
+                .contains("insulation set lightly");
+        assertThat(Listings.Kind.BUY.of(job, Stock.EMPTY, UserUnits.METRIC).rows())
+                .extracting(List::getFirst)
+                .contains("open barrel: conductor, then insulation");
+    }
+
+    /**
+     * Wires that all meet each other need a code each; one more than the most of them is allowed.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void bandsAreAsFewAsCanBe(String name) {
+        var design = demo(name).design();
+        var meeting = new SimpleGraph<WireId, DefaultEdge>(DefaultEdge.class);
+        design.wires().forEach(wire -> meeting.addVertex(wire.id()));
+        var groups = new ArrayList<>(design.riders().values());
+        design.wires().stream()
+                .filter(wire -> wire.bundle().isPresent())
+                .collect(Collectors.groupingBy(Wire::bundle))
+                .values()
+                .forEach(groups::add);
+        for (var group : groups) {
+            for (var one : group) {
+                group.stream()
+                        .filter(other -> !other.equals(one))
+                        .forEach(other -> meeting.addEdge(one.id(), other.id()));
+            }
+        }
+        int most = new BronKerboschCliqueFinder<>(meeting).maximumIterator().next().size();
+
+        assertThat(new HashSet<>(Bands.of(design).worn().values())).hasSizeBetween(most, most + 1);
     }
 
     /** The list of what is cut names the spool, and what is cut already says so. */
