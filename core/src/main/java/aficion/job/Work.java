@@ -18,15 +18,17 @@ import java.util.function.Predicate;
  * @param bench every bench run, oldest first
  * @param accepted every finding that the user lets stand
  * @param made how many steps of its making are done, of each wire that is begun
+ * @param unused the leads that nothing needs, each by a name of its own
  */
 public record Work(
         Map<CircuitId, Set<Stage>> done,
         List<BenchRun> bench,
         List<Acceptance> accepted,
-        Map<WireId, Integer> made) {
+        Map<WireId, Integer> made,
+        List<UnusedLead> unused) {
 
     /** Nothing done yet. */
-    public static final Work NONE = new Work(Map.of(), List.of(), List.of(), Map.of());
+    public static final Work NONE = new Work(Map.of(), List.of(), List.of(), Map.of(), List.of());
 
     /** The stages of the work on a circuit, in order. */
     public enum Stage {
@@ -43,6 +45,7 @@ public record Work(
         bench = List.copyOf(bench);
         accepted = List.copyOf(accepted);
         made = begun(made);
+        unused = List.copyOf(unused);
     }
 
     private static Map<WireId, Integer> begun(Map<WireId, Integer> made) {
@@ -60,7 +63,7 @@ public record Work(
     public Work with(WireId wire, int steps) {
         var changed = new LinkedHashMap<>(made);
         changed.put(wire, steps);
-        return new Work(done, bench, accepted, changed);
+        return new Work(done, bench, accepted, changed, unused);
     }
 
     private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
@@ -96,14 +99,14 @@ public record Work(
         }
         var changed = new LinkedHashMap<>(done);
         changed.put(circuit, stages);
-        return new Work(changed, bench, accepted, made);
+        return new Work(changed, bench, accepted, made, unused);
     }
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
         var runs = without(bench, run::isSame);
         runs.add(run);
-        return new Work(done, runs, accepted, made);
+        return new Work(done, runs, accepted, made, unused);
     }
 
     /** The same with a finding that stands, in place of what was said of it before. */
@@ -111,12 +114,24 @@ public record Work(
         var others =
                 without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
-        return new Work(done, bench, others, made);
+        return new Work(done, bench, others, made, unused);
     }
 
     /** The same with a finding that stands no longer. */
     public Work without(Acceptance acceptance) {
-        return new Work(done, bench, without(accepted, acceptance::equals), made);
+        return new Work(done, bench, without(accepted, acceptance::equals), made, unused);
+    }
+
+    /** The same with a lead that nothing needs, in place of what was said of it before. */
+    public Work with(UnusedLead lead) {
+        var leads = without(unused, other -> other.name().equals(lead.name()));
+        leads.add(lead);
+        return new Work(done, bench, accepted, made, leads);
+    }
+
+    /** The same without a lead that nothing needs. */
+    public Work without(UnusedLead lead) {
+        return new Work(done, bench, accepted, made, without(unused, lead::equals));
     }
 
     /** What of it is about circuits, parts and wires that a design holds. */
@@ -129,7 +144,8 @@ public record Work(
                 known,
                 without(bench, run -> design.find(run.circuit()).isEmpty()),
                 Acceptance.of(accepted, design),
-                wires);
+                wires,
+                unused);
     }
 
     private static <T> List<T> without(List<T> all, Predicate<T> gone) {

@@ -18,6 +18,7 @@ import aficion.job.Job;
 import aficion.job.JobProblem;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.UnusedLead;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -120,12 +121,13 @@ public final class JobCodec {
     }
 
     /** What has been done, as it is kept: a list is left out where it is empty. */
-    @JsonPropertyOrder({"done", "bench", "accepted", "made"})
+    @JsonPropertyOrder({"done", "bench", "accepted", "made", "unused"})
     record Done(
             Optional<List<DoneOf>> done,
             Optional<List<BenchRun>> bench,
             Optional<List<Acceptance>> accepted,
-            Optional<List<MadeOf>> made) {
+            Optional<List<MadeOf>> made,
+            Optional<List<UnusedLead>> unused) {
         static Optional<Done> of(Job job) {
             var work = job.work();
             if (work.equals(Work.NONE)) {
@@ -142,7 +144,12 @@ public final class JobCodec {
                             .map(each -> new MadeOf(each.getKey(), each.getValue()))
                             .toList();
             return Optional.of(
-                    new Done(some(stages), some(work.bench()), some(work.accepted()), some(made)));
+                    new Done(
+                            some(stages),
+                            some(work.bench()),
+                            some(work.accepted()),
+                            some(made),
+                            some(work.unused())));
         }
 
         private static <T> Optional<List<T>> some(List<T> list) {
@@ -163,7 +170,22 @@ public final class JobCodec {
             }
             var steps = new LinkedHashMap<WireId, Integer>();
             made.orElse(List.of()).forEach(each -> steps.put(each.wire(), each.steps()));
-            return new Work(stages, bench.orElse(List.of()), accepted.orElse(List.of()), steps);
+            return new Work(
+                    stages, bench.orElse(List.of()), accepted.orElse(List.of()), steps, leads());
+        }
+
+        private List<UnusedLead> leads() {
+            var leads = unused.orElse(List.of());
+            for (int i = 0; i < leads.size(); i++) {
+                var name = leads.get(i).name();
+                if (leads.subList(0, i).stream().anyMatch(lead -> lead.name().equals(name))) {
+                    throw new InvalidJob(
+                            List.of(
+                                    new JobProblem(
+                                            "work.unused", i, "name", name + " stands twice")));
+                }
+            }
+            return leads;
         }
     }
 

@@ -24,6 +24,7 @@ import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.Unguarded;
+import aficion.job.UnusedLead;
 import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.WireId;
@@ -306,6 +307,7 @@ final class JobMapping {
                 Action.class,
                 JoinKind.Mass.class,
                 JoinKind.Half.class,
+                UnusedLead.Done.class,
                 SourceKind.Alternator.Style.class,
                 SourceKind.Flywheel.Winding.class,
                 SourceKind.RegulatorRectifier.Bridge.class,

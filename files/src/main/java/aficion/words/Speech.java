@@ -418,6 +418,8 @@ public final class Speech {
                             finished ? "edit.SetStage.done" : "edit.SetStage.undone",
                             name(circuit),
                             Words.of("stage", stage));
+            case WorkEdit.NoteUnused(var lead) -> Words.of("edit.NoteUnused", lead.name());
+            case WorkEdit.ForgetUnused(var lead) -> Words.of("edit.ForgetUnused", lead.name());
             case WorkEdit.Make(var wire, _) -> Words.of("edit.Make", number(wire));
             case WorkEdit.KeepRun(var run) -> Words.of("edit.KeepRun", name(run.circuit()));
         };

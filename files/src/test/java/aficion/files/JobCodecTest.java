@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import aficion.catalogue.Colour;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Zone;
 import aficion.files.JobFileException.Damaged;
@@ -27,6 +28,8 @@ import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
+import aficion.job.UnusedLead;
+import aficion.job.WireColour;
 import aficion.job.Work;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
@@ -284,6 +287,29 @@ class JobCodecTest {
             })
     void whatIsNoJobIsForeign(String foreign) {
         assertThat(trouble(foreign)).isEqualTo(new Foreign());
+    }
+
+    /**
+     * Leads that nothing needs go through the file and back; one of a name that is there does not.
+     */
+    @Test
+    void unusedLeadsComeBack() throws JobFileException {
+        var lead =
+                new UnusedLead(
+                        "air con feed",
+                        Optional.of(WireColour.plain(Colour.GREEN)),
+                        "behind the glove box",
+                        UnusedLead.Done.CUT_BACK);
+        var other = new UnusedLead("5", Optional.empty(), "", UnusedLead.Done.SEALED);
+        var job = DemoJobs.find("motorcycle").orElseThrow();
+        var noted = new WorkEdit.NoteUnused(other).apply(new WorkEdit.NoteUnused(lead).apply(job));
+        var text = JobCodec.write(noted);
+
+        assertThat(JobCodec.read(text)).isEqualTo(noted);
+        assertThat(text).contains("cut-back");
+        assertThat(damaged(text.replace("air con feed", "5")).detail()).contains("stands twice");
+        assertThat(new WorkEdit.ForgetUnused(lead).apply(noted).work().unused())
+                .containsExactly(other);
     }
 
     /** A file of version 3, as it was kept then, is the same job, body and all. */

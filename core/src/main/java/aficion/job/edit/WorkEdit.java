@@ -4,6 +4,7 @@ import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
 import aficion.job.Job;
+import aficion.job.UnusedLead;
 import aficion.job.WireId;
 import aficion.job.Work;
 
@@ -31,6 +32,22 @@ public sealed interface WorkEdit extends Step {
         @Override
         public Work apply(Work work) {
             return work.with(wire, steps);
+        }
+    }
+
+    /** Notes a lead that nothing needs, in place of what was said of it before. */
+    record NoteUnused(UnusedLead lead) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(lead);
+        }
+    }
+
+    /** Notes a lead that nothing needs no longer. */
+    record ForgetUnused(UnusedLead lead) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.without(lead);
         }
     }
 

@@ -10,6 +10,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -24,19 +25,12 @@ final class TopBar extends HBox {
             DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault());
 
     private static final double KEYS = 74;
-    private static final List<String> PRINT =
-            List.of(
-                    "menu.print.schedule",
-                    "menu.print.path",
-                    "menu.print.bench",
-                    "menu.print.findings",
-                    "menu.print.labels",
-                    "menu.print.bands",
-                    "menu.print.cut",
-                    "menu.print.ends",
-                    "menu.print.buy",
-                    "menu.print.csv",
-                    "menu.print.svg");
+
+    /** What is printed or drawn to a file. */
+    private static final Pattern PRINT = Pattern.compile("menu\\.(print|board)\\..+");
+
+    /** Lists for a table program: each is saved where it is read, and found by search. */
+    private static final Pattern TABLE = Pattern.compile("menu\\.csv\\..+");
 
     /** So much is seen of what undo would undo, at the least and at the most. */
     private static final double UNDO = 120;
@@ -77,7 +71,9 @@ final class TopBar extends HBox {
         var doing = new ArrayList<>(commands.of(Command.Group.DO));
         doing.addAll(commands.of(Command.Group.TRY));
         var all = new ArrayList<>(commands.of(Command.Group.JOB));
-        all.removeIf(command -> PRINT.contains(command.name()));
+        all.removeIf(command -> TABLE.matcher(command.name()).matches());
+        var print = all.stream().filter(each -> PRINT.matcher(each.name()).matches()).toList();
+        all.removeAll(print);
         getChildren()
                 .addAll(
                         brand,
@@ -90,7 +86,7 @@ final class TopBar extends HBox {
                         undo,
                         redo,
                         menu("do", doing),
-                        menu("print", PRINT.stream().map(commands::get).toList()),
+                        menu("print", print),
                         menu("view", commands.of(Command.Group.VIEW)),
                         withRecent(menu("menu", all)));
         bench.history().addListener((_, _, _) -> refresh());

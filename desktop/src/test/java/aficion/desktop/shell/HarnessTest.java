@@ -10,6 +10,7 @@ import aficion.job.Cut;
 import aficion.job.JoinKind;
 import aficion.job.Laid;
 import aficion.job.PartId;
+import aficion.job.UnusedLead;
 import aficion.job.Work;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.WorkEdit;
@@ -216,6 +217,22 @@ class HarnessTest extends WindowTest {
         settle();
         assertThat(library.stock().spool(1).orElseThrow().left().value())
                 .isCloseTo(10 - length, within(1e-9));
+    }
+
+    /** A lead that nothing needs is noted with what was done with it, and forgotten by undo. */
+    @Test
+    void anUnusedLeadIsNoted() {
+        push(KeyCode.DIGIT4);
+        settle();
+        press("make-tab-unused");
+        until(() -> byId("unused-name").isPresent());
+        write("unused-name", "air con feed");
+        assertThat(bench.job().work().unused())
+                .singleElement()
+                .satisfies(lead -> assertThat(lead.done()).isEqualTo(UnusedLead.Done.SEALED));
+        assertThat(text("undo")).contains("air con feed");
+        press("undo");
+        assertThat(bench.job().work().unused()).isEmpty();
     }
 
     /** A connector is put in a body where it is looked at: its ends follow, its face is drawn. */

@@ -31,7 +31,8 @@ public final class Listings {
         BANDS((job, _, units) -> bands(job.design(), units)),
         CUT(Listings::cut),
         ENDS((job, _, units) -> ends(job.design(), units)),
-        BUY(Listings::buy);
+        BUY(Listings::buy),
+        UNUSED((job, _, units) -> unused(job, units));
 
         private final Source making;
 
@@ -168,6 +169,22 @@ public final class Listings {
                 "ends",
                 List.of("number", "end", "terminal", "slide", "strip", "tool", "pull"),
                 rows);
+    }
+
+    /** Leads that nothing needs, and what was done with each. */
+    private static Listing unused(Job job, UserUnits units) {
+        var speech = new Speech(job.design(), units);
+        return of(
+                "unused",
+                List.of("lead", "colour", "where", "done"),
+                job.work().unused().stream()
+                        .map(lead ->
+                                List.of(
+                                        lead.name(),
+                                        lead.colour().map(speech::longColour).orElse(""),
+                                        lead.where(),
+                                        Words.of("unused", lead.done())))
+                        .toList());
     }
 
     /** What is bought. */

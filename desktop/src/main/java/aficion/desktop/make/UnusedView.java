@@ -1,0 +1,144 @@
+package aficion.desktop.make;
+
+import aficion.catalogue.Colour;
+import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Swatches;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.UnusedLead;
+import aficion.job.WireColour;
+import aficion.job.edit.WorkEdit;
+import aficion.words.Words;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Leads of a bought loom that nothing needs: noted once, with what was done with each. */
+final class UnusedView extends VBox {
+    private final Workbench bench;
+    private final TableView<UnusedLead> table = new TableView<>();
+    private final TextField name = new TextField();
+    private final TextField where = new TextField();
+    private final ComboBox<UnusedLead.Done> done;
+    private final ComboBox<Optional<Colour>> colour;
+    private final Label trouble = Texts.wrapped("", "danger-text");
+
+    /**
+     * @param command does what the window can be asked for, by the key of its words
+     */
+    UnusedView(Workbench bench, Consumer<String> command) {
+        super(10);
+        this.bench = bench;
+        setId("make-unused");
+        name.setId("unused-name");
+        name.setPromptText(Words.of("unused.name"));
+        name.setPrefColumnCount(8);
+        where.setId("unused-where");
+        where.setPromptText(Words.of("unused.where"));
+        where.setPrefColumnCount(14);
+        done = Choices.of(List.of(UnusedLead.Done.values()), each -> Words.of("unused", each));
+        done.setId("unused-done");
+        colour =
+                Choices.of(
+                        Stream.concat(
+                                        Stream.of(Optional.<Colour>empty()),
+                                        Arrays.stream(Colour.values()).map(Optional::of))
+                                .toList(),
+                        each ->
+                                each.map(found -> Words.of("colour", found))
+                                        .orElse(Words.of("stock.colour")),
+                        each -> each.map(found -> Swatches.of(WireColour.plain(found))));
+        colour.setId("unused-colour");
+        name.setOnAction(_ -> note());
+        where.setOnAction(_ -> note());
+        table.setId("unused-table");
+        table.setPlaceholder(Texts.wrapped(Words.of("unused.none"), "empty"));
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
+        column("list.lead", UnusedLead::name);
+        column("list.colour", lead -> lead.colour().map(bench.speech()::longColour).orElse(""));
+        column("list.where", UnusedLead::where);
+        column("list.done", lead -> Words.of("unused", lead.done()));
+        table.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.DELETE) {
+                forget();
+                event.consume();
+            }
+        });
+        VBox.setVgrow(table, Priority.ALWAYS);
+        var noting = Texts.button(Words.of("unused.note"), "main-button", this::note);
+        noting.setId("unused-note");
+        var forgetting = Texts.button(Words.of("unused.forget"), "plain-button", this::forget);
+        forgetting.setId("unused-forget");
+        var form = new FlowPane(10, 8, name, colour, where, done, noting, forgetting);
+        form.setAlignment(Pos.CENTER_LEFT);
+        var head =
+                new HBox(
+                        14,
+                        Texts.label(Words.of("make.title.unused"), "sheet-title"),
+                        Texts.spring(),
+                        Texts.button(
+                                Words.of("make.export.csv"),
+                                "plain-button",
+                                () -> command.accept("menu.csv.unused")),
+                        Texts.button(
+                                Words.of("make.export.pdf"),
+                                "plain-button",
+                                () -> command.accept("menu.print.unused")));
+        head.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, form, trouble, table);
+        bench.history().addListener((_, _, _) -> refresh());
+        sceneProperty().addListener((_, _, _) -> refresh());
+    }
+
+    private void column(String words, Function<UnusedLead, String> text) {
+        var column = new TableColumn<UnusedLead, String>(Words.of(words));
+        column.setCellValueFactory(
+                cell -> new ReadOnlyObjectWrapper<>(text.apply(cell.getValue())));
+        column.setSortable(false);
+        table.getColumns().add(column);
+    }
+
+    private void refresh() {
+        if (getScene() != null) {
+            table.getItems().setAll(bench.job().work().unused());
+        }
+    }
+
+    private void note() {
+        try {
+            var lead =
+                    new UnusedLead(
+                            name.getText().strip(),
+                            colour.getValue().map(WireColour::plain),
+                            where.getText().strip(),
+                            done.getValue());
+            trouble.setText("");
+            bench.perform(new WorkEdit.NoteUnused(lead));
+            name.clear();
+            where.clear();
+            name.requestFocus();
+        } catch (IllegalArgumentException e) {
+            trouble.setText(Words.of("unused.refused"));
+        }
+    }
+
+    private void forget() {
+        Optional.ofNullable(table.getSelectionModel().getSelectedItem())
+                .ifPresent(lead -> bench.perform(new WorkEdit.ForgetUnused(lead)));
+    }
+}
