@@ -15,6 +15,7 @@ import aficion.check.function.ParkRule;
 import aficion.check.function.UnknownRule;
 import aficion.check.harness.ConnectorRule;
 import aficion.check.harness.GrommetRule;
+import aficion.check.harness.PlacingRule;
 import aficion.check.ignition.CoilPostRule;
 import aficion.check.ignition.CoilRule;
 import aficion.check.ignition.InterlockRule;
@@ -102,6 +103,7 @@ public final class Findings {
                     new LookRule(),
                     new GrommetRule(),
                     new ConnectorRule(),
+                    new PlacingRule(),
                     new PumpRule(),
                     new ParkRule(),
                     new SideRule(),

@@ -6,6 +6,7 @@ import aficion.job.Termination;
 import aficion.job.WireColour;
 import aficion.job.WireId;
 import aficion.job.edit.Edit;
+import aficion.quantity.Celsius;
 import aficion.quantity.Metres;
 import aficion.quantity.SquareMillimetres;
 import aficion.route.StationId;
@@ -23,6 +24,22 @@ public interface FitFinding {
         @Override
         public Subject subject() {
             return new Subject.OfStation(station);
+        }
+    }
+
+    /** A part in air hotter than it lasts in. */
+    record PlacedTooHot(PartId part, Celsius air, Celsius lasts, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public PlacedTooHot {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
+    /** A part that spray spoils, where spray comes. */
+    record PlacedInSpray(PartId part, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToConsider {
+        public PlacedInSpray {
+            remedies = List.copyOf(remedies);
         }
     }
 

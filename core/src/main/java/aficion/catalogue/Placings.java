@@ -1,0 +1,38 @@
+package aficion.catalogue;
+
+import aficion.quantity.Celsius;
+import java.util.List;
+import java.util.Optional;
+
+/** Where kinds of parts may stand; the figures stand in {@code placing.csv}. */
+public final class Placings {
+    private static final List<Placing> TABLE =
+            Table.read(
+                    "placing.csv",
+                    row ->
+                            new Placing(
+                                    row.text("kind"),
+                                    new Celsius(row.number("hottest", 40, 200)),
+                                    row.text("dry").equals("yes")));
+
+    /**
+     * Where a kind of part may stand.
+     *
+     * @param kind its name, as {@code fuse-box}
+     * @param hottest the air it lasts in
+     * @param dry whether spray spoils it
+     */
+    public record Placing(String kind, Celsius hottest, boolean dry) {
+        /** Whether a place is not too hot for it. */
+        public boolean lasts(Zone zone) {
+            return zone.ambient().value() <= hottest.value();
+        }
+    }
+
+    private Placings() {}
+
+    /** Where a kind may stand; empty where that does not matter. */
+    public static Optional<Placing> of(String kind) {
+        return TABLE.stream().filter(placing -> placing.kind.equals(kind)).findFirst();
+    }
+}

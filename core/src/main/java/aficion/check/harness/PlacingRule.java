@@ -1,0 +1,102 @@
+package aficion.check.harness;
+
+import aficion.catalogue.Placings;
+import aficion.catalogue.Placings.Placing;
+import aficion.catalogue.Zone;
+import aficion.check.finding.Finding;
+import aficion.check.finding.FitFinding;
+import aficion.check.finding.Rule;
+import aficion.job.Body;
+import aficion.job.Design;
+import aficion.job.Part;
+import aficion.job.Vehicle;
+import aficion.job.edit.BodyEdit;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import aficion.route.Station;
+import aficion.size.Assessment;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Parts that stand where they do not last: in air hotter than they stand, in spray
+ * (docs/SOURCES.md, {@code placing.csv}). The remedy is the nearest place of the body that is
+ * neither.
+ */
+public final class PlacingRule implements Rule {
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        var design = assessment.design();
+        return design.parts().stream()
+                .flatMap(part ->
+                        Placings.of(name(part)).stream()
+                                .flatMap(placing -> found(design, part, placing).stream()));
+    }
+
+    /** The name of its kind: {@code fuse-box}. */
+    private static String name(Part part) {
+        return part.kind()
+                .getClass()
+                .getSimpleName()
+                .replaceAll("(?<=[a-z])(?=[A-Z])", "-")
+                .toLowerCase(Locale.ROOT);
+    }
+
+    private static Optional<Finding> found(Design design, Part part, Placing placing) {
+        var zone = zone(design, part);
+        if (!placing.lasts(zone)) {
+            return Optional.of(
+                    new FitFinding.PlacedTooHot(
+                            part.id(),
+                            zone.ambient(),
+                            placing.hottest(),
+                            elsewhere(design, part, placing)));
+        }
+        return spoils(design, placing, zone)
+                ? Optional.of(
+                        new FitFinding.PlacedInSpray(part.id(), elsewhere(design, part, placing)))
+                : Optional.empty();
+    }
+
+    /** Where it stands in the body, where there is one. */
+    private static Zone zone(Design design, Part part) {
+        return design.body()
+                .map(body -> body.plan().station(body.station(part)).zone())
+                .orElse(part.zone());
+    }
+
+    private static boolean spoils(Design design, Placing placing, Zone zone) {
+        boolean hasDryPlace =
+                design.vehicle().sort().filter(sort -> sort != Vehicle.Sort.MOTORCYCLE).isPresent();
+        return placing.dry() && zone.isWet() && hasDryPlace;
+    }
+
+    private static List<Edit> elsewhere(Design design, Part part, Placing placing) {
+        return design.body()
+                .map(body -> nearest(design, body, part, placing))
+                .orElseGet(() -> List.of(new PartEdit.Place(part.id(), Zone.BULKHEAD)));
+    }
+
+    private static List<Edit> nearest(Design design, Body body, Part part, Placing placing) {
+        var here = body.plan().station(body.station(part)).at();
+        return body.plan().stations().stream()
+                .filter(station -> station.form() != Station.Form.HOLE)
+                .filter(station ->
+                        placing.lasts(station.zone())
+                                && !spoils(design, placing, station.zone())
+                                && station.zone() != Zone.MOVING)
+                .min(Comparator.comparingDouble(station -> station.at().to(here).value()))
+                .stream()
+                .<Edit>map(station ->
+                        new CompositeEdit(
+                                CompositeEdit.Reason.MEND,
+                                List.of(
+                                        new PartEdit.Place(part.id(), station.zone()),
+                                        new BodyEdit.Stand(part.id(), station.id()))))
+                .toList();
+    }
+}

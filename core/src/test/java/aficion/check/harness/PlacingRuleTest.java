@@ -1,0 +1,95 @@
+package aficion.check.harness;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.catalogue.Zone;
+import aficion.check.finding.Finding;
+import aficion.check.finding.FitFinding.PlacedTooHot;
+import aficion.job.Body;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
+import aficion.job.PartId;
+import aficion.job.edit.BodyEdit;
+import aficion.job.edit.PartEdit;
+import aficion.quantity.Celsius;
+import aficion.quantity.Metres;
+import aficion.route.Plan;
+import aficion.route.Run;
+import aficion.route.RunId;
+import aficion.route.Spot;
+import aficion.route.Station;
+import aficion.route.StationId;
+import aficion.size.Assessment;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** A fuse that may stand on the engine, at the bulkhead or in the boot. */
+class PlacingRuleTest {
+    private static final PartId FUSE = new PartId("F1");
+    private static final StationId ENGINE = new StationId("engine");
+    private static final StationId BULKHEAD = new StationId("bulkhead");
+    private static final StationId BOOT = new StationId("boot");
+
+    private static Station station(StationId id, double along, Zone zone) {
+        return new Station(
+                id,
+                Optional.empty(),
+                new Spot(new Metres(along), new Metres(0), new Metres(0)),
+                zone,
+                Station.Form.DEVICE);
+    }
+
+    private static Design lamp() {
+        return DesignBuilder.twelveVolts()
+                .fuse("F1", 10)
+                .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                .lamp("H1", 5)
+                .wire("F1.2", "H1.58", "1mm2", 1)
+                .build();
+    }
+
+    private static List<Finding> found(Design design) {
+        return new PlacingRule().check(Assessment.of(design)).toList();
+    }
+
+    /** 90 °C on the engine, of which a fuse lasts in 85; the bulkhead is nearer than the boot. */
+    @Test
+    void aPartOnTheEngineIsMovedToTheNearestPlaceItLastsIn() {
+        var plan =
+                new Plan(
+                        List.of(
+                                station(ENGINE, 0, Zone.ON_ENGINE),
+                                station(BOOT, 3, Zone.BOOT),
+                                station(BULKHEAD, 1, Zone.BULKHEAD)),
+                        List.of(
+                                new Run(new RunId(ENGINE, BULKHEAD)),
+                                new Run(new RunId(BULKHEAD, BOOT))));
+        var body = new Body(plan).standing(FUSE, ENGINE);
+        var design = new BodyEdit.SetBody(Optional.of(body)).apply(lamp());
+
+        assertThat(found(design))
+                .singleElement()
+                .isInstanceOfSatisfying(
+                        PlacedTooHot.class,
+                        hot -> {
+                            assertThat(hot.air()).isEqualTo(new Celsius(90));
+                            assertThat(hot.lasts()).isEqualTo(new Celsius(85));
+                            var mended = hot.remedies().getFirst().apply(design);
+                            assertThat(mended.body().orElseThrow().station(mended.part(FUSE)))
+                                    .isEqualTo(BULKHEAD);
+                            assertThat(found(mended)).isEmpty();
+                        });
+    }
+
+    @Test
+    void withoutABodyItsZoneCounts() {
+        var hot = new PartEdit.Place(FUSE, Zone.ON_ENGINE).apply(lamp());
+
+        assertThat(found(lamp())).isEmpty();
+        assertThat(found(hot))
+                .singleElement()
+                .satisfies(finding ->
+                        assertThat(found(finding.remedies().getFirst().apply(hot))).isEmpty());
+    }
+}
