@@ -206,6 +206,10 @@ public final class Commands implements Callable<Integer> {
         PrintWriter out() {
             return spec.commandLine().getOut();
         }
+
+        PrintWriter err() {
+            return spec.commandLine().getErr();
+        }
     }
 
     /** For commands that write files into a folder. */

@@ -13,13 +13,17 @@ import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
 import aficion.files.sheet.StepSheet;
 import aficion.forming.FormingBoard;
+import aficion.forming.FormingBoard.Fit;
 import aficion.forming.Loom;
 import aficion.job.Design;
 import aficion.job.Job;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.solve.Solver;
+import aficion.stock.Stock;
 import aficion.words.DrawingWords;
+import aficion.words.Speech;
+import aficion.words.Words;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -40,7 +44,7 @@ final class ReportCommand extends Commands.IntoFolder {
         var units = UserUnits.METRIC;
         var written = new ArrayList<Path>();
         var assessment = Assessment.of(design);
-        var stock = Library.usual().stock();
+        var stock = stock();
         var csv = new StringBuilder();
         ScheduleTable.writeCsv(csv, assessment, units);
         written.add(Files.writeString(folder.resolve("schedule.csv"), csv, StandardCharsets.UTF_8));
@@ -73,8 +77,15 @@ final class ReportCommand extends Commands.IntoFolder {
         for (var loom : looms) {
             written.add(
                     Files.write(folder.resolve("steps-" + loom.number() + ".pdf"), steps.of(loom)));
-            if (FormingBoard.asNeeded(loom) instanceof FormingBoard.Fit.Fits(var board)) {
-                written.addAll(board(design, board, units, folder));
+            switch (FormingBoard.asNeeded(loom)) {
+                case Fit.Fits(var board) -> written.addAll(board(design, board, units, folder));
+                case Fit.TooSmall small ->
+                        err().println(
+                                        Words.of(
+                                                "cli.board",
+                                                loom.number(),
+                                                new Speech(design, units)
+                                                        .station(small.station())));
             }
         }
         var solver = new Solver(assessment.netlist());
@@ -86,6 +97,16 @@ final class ReportCommand extends Commands.IntoFolder {
             written.add(Files.write(folder.resolve("bench-" + name + ".pdf"), bench));
         }
         return written;
+    }
+
+    /** What is in stock; nothing, and that is said, where its file cannot be read. */
+    private Stock stock() {
+        try {
+            return Library.usual().stock();
+        } catch (IOException unreadable) {
+            err().println(Words.of("cli.stock", unreadable.getMessage()));
+            return Stock.EMPTY;
+        }
     }
 
     /** The forming board of a loom: tiles, one page, SVG and DXF, all at full size. */

@@ -39,7 +39,7 @@ final class ListingView extends VBox {
         this.kind = kind;
         this.drawer = drawer;
         table.setPlaceholder(Texts.label(Words.of("make.none"), "empty"));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
         var head =
                 new HBox(
                         14,

@@ -199,7 +199,7 @@ class CommandsTest {
         Files.writeString(
                 newer,
                 JobCodec.write(DemoJobs.find("roadster").orElseThrow())
-                        .replace("\"version\" : 3", "\"version\" : 9"));
+                        .replaceFirst("\"version\" : \\d+", "\"version\" : 9"));
 
         assertThat(run("check", folder.resolve("none.aficion").toString()).code()).isEqualTo(2);
         assertThat(run("check", foreign.toString()).err().lines())
@@ -218,14 +218,16 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(33)
+                    .hasSize(52)
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
-                    .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv");
+                    .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv")
+                    .contains("labels-sheet.pdf", "unused.csv", "steps-1.pdf", "steps-3.pdf")
+                    .contains("board-1.pdf", "board-1-whole.pdf", "board-2.svg", "board-3.dxf");
         }
         assertThat(Files.readAllLines(folder.resolve("out").resolve("cut.csv")))
                 .hasSize(63)
                 .first()
-                .isEqualTo("No.,Size,Colour,Way,Slack,Rise,Loop,Strip,Cut to");
+                .isEqualTo("No.,Size,Colour,Way,Slack,Rise,Loop,Strip,Cut to,From");
         assertThat(Files.readAllLines(folder.resolve("out").resolve("labels.csv"))).hasSize(125);
     }
 
