@@ -20,7 +20,7 @@ final class Packing {
     private static final int MOST_ROLLS = 12;
 
     private static final double ROUNDED = 1e-9;
-    private static final long MILLISECONDS = 400;
+    private static final long MILLISECONDS = 900;
 
     private final double[] lengths;
     private final double[] rolls;
