@@ -18,7 +18,7 @@ public final class Placings {
     /**
      * Where a kind of part may stand.
      *
-     * @param kind its name, as {@code fuse-box}
+     * @param kind its name, as {@code FuseBox}
      * @param hottest the air it lasts in
      * @param dry whether spray spoils it
      */
@@ -30,6 +30,11 @@ public final class Placings {
     }
 
     private Placings() {}
+
+    /** Every rule, in the order of the table. */
+    public static List<Placing> all() {
+        return TABLE;
+    }
 
     /** Where a kind may stand; empty where that does not matter. */
     public static Optional<Placing> of(String kind) {

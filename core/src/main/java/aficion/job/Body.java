@@ -73,6 +73,17 @@ public record Body(Plan plan, Map<PartId, StationId> stands) {
         return new Body(plan, changed);
     }
 
+    /** The same with a part that stands no longer at a station of another zone. */
+    public Body within(PartId part, Zone zone) {
+        var said = stands.get(part);
+        if (said == null || plan.station(said).zone() == zone) {
+            return this;
+        }
+        var left = new LinkedHashMap<>(stands);
+        left.remove(part);
+        return new Body(plan, left);
+    }
+
     /** The same of those parts that are still there. */
     Body of(Map<PartId, Part> parts) {
         if (parts.keySet().containsAll(stands.keySet())) {

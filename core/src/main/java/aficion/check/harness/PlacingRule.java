@@ -11,14 +11,12 @@ import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Vehicle;
 import aficion.job.edit.BodyEdit;
-import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.route.Station;
 import aficion.size.Assessment;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -33,21 +31,12 @@ public final class PlacingRule implements Rule {
         var design = assessment.design();
         return design.parts().stream()
                 .flatMap(part ->
-                        Placings.of(name(part)).stream()
+                        Placings.of(part.kind().getClass().getSimpleName()).stream()
                                 .flatMap(placing -> found(design, part, placing).stream()));
     }
 
-    /** The name of its kind: {@code fuse-box}. */
-    private static String name(Part part) {
-        return part.kind()
-                .getClass()
-                .getSimpleName()
-                .replaceAll("(?<=[a-z])(?=[A-Z])", "-")
-                .toLowerCase(Locale.ROOT);
-    }
-
     private static Optional<Finding> found(Design design, Part part, Placing placing) {
-        var zone = zone(design, part);
+        var zone = part.zone();
         if (!placing.lasts(zone)) {
             return Optional.of(
                     new FitFinding.PlacedTooHot(
@@ -60,13 +49,6 @@ public final class PlacingRule implements Rule {
                 ? Optional.of(
                         new FitFinding.PlacedInSpray(part.id(), elsewhere(design, part, placing)))
                 : Optional.empty();
-    }
-
-    /** Where it stands in the body, where there is one. */
-    private static Zone zone(Design design, Part part) {
-        return design.body()
-                .map(body -> body.plan().station(body.station(part)).zone())
-                .orElse(part.zone());
     }
 
     private static boolean spoils(Design design, Placing placing, Zone zone) {
@@ -91,12 +73,7 @@ public final class PlacingRule implements Rule {
                                 && station.zone() != Zone.MOVING)
                 .min(Comparator.comparingDouble(station -> station.at().to(here).value()))
                 .stream()
-                .<Edit>map(station ->
-                        new CompositeEdit(
-                                CompositeEdit.Reason.MEND,
-                                List.of(
-                                        new PartEdit.Place(part.id(), station.zone()),
-                                        new BodyEdit.Stand(part.id(), station.id()))))
+                .<Edit>map(station -> new BodyEdit.Stand(part.id(), station.id()))
                 .toList();
     }
 }

@@ -60,8 +60,9 @@ public sealed interface BodyEdit extends Edit {
     record Stand(PartId part, StationId station) implements BodyEdit {
         @Override
         public Design apply(Design design) {
-            design.part(part);
-            return design.withBody(Optional.of(body(design).standing(part, station)));
+            var there = body(design).plan().station(station).zone();
+            return Changing.part(design, part, found -> found.withZone(there))
+                    .withBody(Optional.of(body(design).standing(part, station)));
         }
     }
 

@@ -57,11 +57,12 @@ public sealed interface PartEdit extends Edit {
         }
     }
 
-    /** Puts a part in another place of the vehicle. */
+    /** Puts a part in another place of the vehicle; at a station elsewhere it stands no longer. */
     record Place(PartId part, Zone zone) implements PartEdit {
         @Override
         public Design apply(Design design) {
-            return Changing.part(design, part, found -> found.withZone(zone));
+            var placed = Changing.part(design, part, found -> found.withZone(zone));
+            return placed.withBody(placed.body().map(body -> body.within(part, zone)));
         }
     }
 

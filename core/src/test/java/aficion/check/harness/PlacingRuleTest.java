@@ -2,12 +2,14 @@ package aficion.check.harness;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.Placings;
 import aficion.catalogue.Zone;
 import aficion.check.finding.Finding;
 import aficion.check.finding.FitFinding.PlacedTooHot;
 import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.PartEdit;
@@ -20,6 +22,7 @@ import aficion.route.Spot;
 import aficion.route.Station;
 import aficion.route.StationId;
 import aficion.size.Assessment;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -65,8 +68,8 @@ class PlacingRuleTest {
                         List.of(
                                 new Run(new RunId(ENGINE, BULKHEAD)),
                                 new Run(new RunId(BULKHEAD, BOOT))));
-        var body = new Body(plan).standing(FUSE, ENGINE);
-        var design = new BodyEdit.SetBody(Optional.of(body)).apply(lamp());
+        var lying = new BodyEdit.SetBody(Optional.of(new Body(plan))).apply(lamp());
+        var design = new BodyEdit.Stand(FUSE, ENGINE).apply(lying);
 
         assertThat(found(design))
                 .singleElement()
@@ -80,6 +83,38 @@ class PlacingRuleTest {
                                     .isEqualTo(BULKHEAD);
                             assertThat(found(mended)).isEmpty();
                         });
+    }
+
+    /**
+     * What stands at a station is where the station is; placed elsewhere it stands there no longer.
+     */
+    @Test
+    void aStationIsAPlace() {
+        var plan =
+                new Plan(
+                        List.of(station(ENGINE, 0, Zone.ON_ENGINE), station(BOOT, 3, Zone.BOOT)),
+                        List.of(new Run(new RunId(ENGINE, BOOT))));
+        var lying = new BodyEdit.SetBody(Optional.of(new Body(plan))).apply(lamp());
+        var stands = new BodyEdit.Stand(FUSE, ENGINE).apply(lying);
+        var placed = new PartEdit.Place(FUSE, Zone.BOOT).apply(stands);
+
+        assertThat(stands.part(FUSE).zone()).isEqualTo(Zone.ON_ENGINE);
+        assertThat(placed.body().orElseThrow().stands()).isEmpty();
+        assertThat(placed.body().orElseThrow().station(placed.part(FUSE))).isEqualTo(BOOT);
+        assertThat(new PartEdit.Place(FUSE, Zone.ON_ENGINE).apply(stands)).isEqualTo(stands);
+    }
+
+    /** Every row of the table is about a kind of part that there is. */
+    @Test
+    void everyRuleIsAboutAKind() {
+        var kinds =
+                Arrays.stream(Kind.class.getPermittedSubclasses())
+                        .flatMap(group -> Arrays.stream(group.getPermittedSubclasses()))
+                        .map(Class::getSimpleName)
+                        .toList();
+
+        assertThat(Placings.all()).isNotEmpty();
+        assertThat(Placings.all()).allSatisfy(rule -> assertThat(kinds).contains(rule.kind()));
     }
 
     @Test
