@@ -4,6 +4,7 @@ import aficion.quantity.Amps;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /** Bodies of connectors of two halves; the figures stand in {@code housings.csv}. */
 public final class Housings {
@@ -67,10 +68,10 @@ public final class Housings {
         return TABLE.stream().filter(housing -> housing.key.equals(key)).findFirst();
     }
 
-    /** The smallest body for so many ways, of those that stand in the wet or of the others. */
-    public static Optional<Housing> least(int ways, boolean sealed) {
+    /** The smallest of some bodies that has so many ways. */
+    public static Optional<Housing> least(int ways, Predicate<Housing> some) {
         return TABLE.stream()
-                .filter(housing -> housing.ways >= ways && housing.sealed == sealed)
+                .filter(housing -> housing.ways >= ways && some.test(housing))
                 .min(Comparator.comparingInt(Housing::ways));
     }
 }

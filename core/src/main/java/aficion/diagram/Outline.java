@@ -265,8 +265,8 @@ record Outline(int width, int height, List<Seat> seats) {
         int row = 1;
         for (var way : ways) {
             if (Stream.of("a", "b").anyMatch(side -> used.contains(way + side))) {
-                seats.add(left(way + "a", row));
-                seats.add(right(way + "b", row));
+                seats.add(left(JoinKind.Half.A.pin(way), row));
+                seats.add(right(JoinKind.Half.B.pin(way), row));
                 row += 2;
             }
         }

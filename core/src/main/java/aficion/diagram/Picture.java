@@ -76,14 +76,19 @@ public final class Picture {
 
     /** A wire in its own colour and tracer, and where it meets others on its way. */
     public static List<Mark> wire(Stroke stroke, Wire wire) {
-        var points = stroke.points();
+        var marks = new ArrayList<>(wire(stroke.points(), wire));
+        stroke.dots().forEach(dot -> marks.add(new Mark.Ring(dot, DOT, Pen.of(Ink.DOT))));
+        return marks;
+    }
+
+    /** A wire in its own colour and tracer through some points. */
+    public static List<Mark> wire(List<Point> points, Wire wire) {
         var marks = new ArrayList<Mark>();
         marks.add(new Mark.Line(points, Pen.of(Ink.CASE)));
         marks.add(new Mark.Line(points, Pen.of(Ink.CORE, wire.colour().base())));
         wire.colour()
                 .tracer()
                 .ifPresent(tracer -> marks.add(new Mark.Line(points, Pen.of(Ink.TRACER, tracer))));
-        stroke.dots().forEach(dot -> marks.add(new Mark.Ring(dot, DOT, Pen.of(Ink.DOT))));
         return marks;
     }
 

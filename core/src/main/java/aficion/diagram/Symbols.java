@@ -76,7 +76,11 @@ final class Symbols extends Sketch {
             case LoadKind.Buzzer(_, var draws) -> circled(UserUnits.METRIC.print(draws), "+", "31");
             case JoinKind.Splice() -> solid(body.box().x(), body.box().y(), 5);
             case JoinKind.Connector(var ways, _, _) ->
-                    ways.forEach(way -> join(pin(way + "a"), pin(way + "b"), false));
+                    ways.forEach(way ->
+                            join(
+                                    pin(JoinKind.Half.A.pin(way)),
+                                    pin(JoinKind.Half.B.pin(way)),
+                                    false));
             case JoinKind.EarthPoint _ -> earth(pin("E"));
         }
     }

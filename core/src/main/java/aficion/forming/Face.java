@@ -8,6 +8,7 @@ import aficion.diagram.Pen;
 import aficion.diagram.Pen.Ink;
 import aficion.diagram.Pen.Look;
 import aficion.diagram.Phrase.Plain;
+import aficion.diagram.Picture;
 import aficion.job.Design;
 import aficion.job.JoinKind.Connector;
 import aficion.job.JoinKind.Half;
@@ -77,8 +78,7 @@ public record Face(Half half, boolean sockets, boolean keyed, int columns, List<
                         ? Optional.of(connector.ways().get(index))
                         : Optional.<String>empty();
         var wires =
-                way.map(name -> design.wiresAt(part.terminal(name + (half == Half.A ? "a" : "b"))))
-                        .orElse(List.of());
+                way.map(name -> design.wiresAt(part.terminal(half.pin(name)))).orElse(List.of());
         boolean plugged =
                 wires.isEmpty() && connector.housed().filter(body -> body.blanked()).isPresent();
         return new Cavity(index + 1, way, wires, plugged);
@@ -102,7 +102,7 @@ public record Face(Half half, boolean sockets, boolean keyed, int columns, List<
      * Its picture with its upper left corner at the origin: the key above, in each cavity its
      * number, the colour and the number of its wire.
      *
-     * @param chosen the way that stands out
+     * @param chosen the pin that stands out
      */
     public List<Mark> marks(Optional<String> chosen) {
         var marks = new ArrayList<Mark>();
@@ -117,14 +117,15 @@ public record Face(Half half, boolean sockets, boolean keyed, int columns, List<
         for (int i = 0; i < cavities.size(); i++) {
             double x = EDGE + i % columns * WIDE;
             double y = EDGE + i / columns * HIGH;
-            marks.addAll(cavity(cavities.get(i), x, y, chosen));
+            var cavity = cavities.get(i);
+            boolean stands = chosen.isPresent() && cavity.way.map(half::pin).equals(chosen);
+            marks.addAll(cavity(cavity, x, y, stands));
         }
         return List.copyOf(marks);
     }
 
-    private static List<Mark> cavity(Cavity cavity, double x, double y, Optional<String> chosen) {
+    private static List<Mark> cavity(Cavity cavity, double x, double y, boolean stands) {
         var marks = new ArrayList<Mark>();
-        boolean stands = chosen.isPresent() && chosen.equals(cavity.way);
         var box = new Box(x + 2, y + 2, WIDE - 4, HIGH - 4);
         marks.add(new Mark.Plate(box, 4, Pen.of(Ink.SHAPE, stands ? Look.LIVE : Look.PLAIN)));
         marks.add(word(x + 6, y + 10, Anchor.LEFT, String.valueOf(cavity.number), Ink.PIN));
@@ -136,20 +137,8 @@ public record Face(Half half, boolean sockets, boolean keyed, int columns, List<
             return marks;
         }
         var wire = cavity.wires.getFirst();
-        double left = x + 17;
-        double right = x + WIDE - 7;
-        marks.add(line(left, y + 11, right, y + 11, Pen.of(Ink.CASE)));
-        marks.add(
-                new Mark.Line(
-                        List.of(new Point(left, y + 11), new Point(right, y + 11)),
-                        new Pen(Ink.CORE, Look.PLAIN, Optional.of(wire.colour().base()))));
-        wire.colour()
-                .tracer()
-                .ifPresent(tracer ->
-                        marks.add(
-                                new Mark.Line(
-                                        List.of(new Point(left, y + 11), new Point(right, y + 11)),
-                                        new Pen(Ink.TRACER, Look.PLAIN, Optional.of(tracer)))));
+        var colour = List.of(new Point(x + 17, y + 11), new Point(x + WIDE - 7, y + 11));
+        marks.addAll(Picture.wire(colour, wire));
         marks.add(word(x + WIDE / 2, y + 26, Anchor.MIDDLE, wire.number(), Ink.TEXT));
         return marks;
     }

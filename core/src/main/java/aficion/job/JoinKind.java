@@ -55,7 +55,9 @@ public sealed interface JoinKind extends Kind {
 
         @Override
         public List<String> pins() {
-            return ways.stream().flatMap(way -> Stream.of(way + "a", way + "b")).toList();
+            return ways.stream()
+                    .flatMap(way -> Stream.of(Half.A.pin(way), Half.B.pin(way)))
+                    .toList();
         }
 
         @Override
@@ -65,7 +67,9 @@ public sealed interface JoinKind extends Kind {
 
         @Override
         public List<Pass> passes() {
-            return ways.stream().map(way -> Pass.contact(way + "a", way + "b", carries())).toList();
+            return ways.stream()
+                    .map(way -> Pass.contact(Half.A.pin(way), Half.B.pin(way), carries()))
+                    .toList();
         }
     }
 
@@ -86,6 +90,21 @@ public sealed interface JoinKind extends Kind {
             }
         }
 
+        /** The same body with its sockets on a half. */
+        public Housed withSockets(Half half) {
+            return new Housed(body, half, blanked);
+        }
+
+        /** The same with its empty cavities plugged, or open. */
+        public Housed withBlanks(boolean plugged) {
+            return new Housed(body, sockets, plugged);
+        }
+
+        /** The same in another body. */
+        public Housed in(String other) {
+            return new Housed(other, sockets, blanked);
+        }
+
         /** The body. */
         public Housing housing() {
             return Housings.find(body).orElseThrow();
@@ -99,12 +118,28 @@ public sealed interface JoinKind extends Kind {
 
     /** A half of a connector. */
     enum Half {
-        A,
-        B;
+        A("a"),
+        B("b");
+
+        private final String mark;
+
+        Half(String mark) {
+            this.mark = mark;
+        }
+
+        /** The pin of a way in it. */
+        public String pin(String way) {
+            return way + mark;
+        }
+
+        /** The half that is plugged to it. */
+        public Half mate() {
+            return this == A ? B : A;
+        }
 
         /** The half that a pin is in. */
         public static Half of(String pin) {
-            return pin.endsWith("a") ? A : B;
+            return pin.endsWith(A.mark) ? A : B;
         }
     }
 

@@ -176,7 +176,10 @@ public final class Placing {
             case LoadKind.WarningLamp _ -> Optional.of(new Way("1", "2"));
             case GuardKind.FuseBox box -> first(box);
             case JoinKind.Connector(var ways, _, _) ->
-                    ways.stream().findFirst().map(way -> new Way(way + "a", way + "b"));
+                    ways.stream()
+                            .findFirst()
+                            .map(way ->
+                                    new Way(JoinKind.Half.A.pin(way), JoinKind.Half.B.pin(way)));
             case ControlKind.Switch hand ->
                     hand.contacts().stream()
                             .findFirst()

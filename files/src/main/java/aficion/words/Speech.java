@@ -352,6 +352,9 @@ public final class Speech {
             case PartEdit.Refit(var part, _) -> Words.of("edit.Refit", part);
             case PartEdit.Place(var part, var zone) ->
                     Words.of("edit.Place", part, Words.of("zone", zone));
+            case PartEdit.House(var part, var body) ->
+                    body.map(known -> Words.of("edit.House", part, housing(known.body())))
+                            .orElseGet(() -> Words.of("edit.House.none", part));
             case PartEdit.StateStud(var part, var pin, var stud) ->
                     Words.of("edit.StateStud", part, pin, stud(stud));
             case PartEdit.AddPart(var part) -> Words.of("edit.AddPart", part.id(), part.name());

@@ -12,7 +12,6 @@ import aficion.job.JoinKind.Half;
 import aficion.job.JoinKind.Housed;
 import aficion.job.Part;
 import aficion.job.Wire;
-import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
@@ -45,28 +44,30 @@ public final class ConnectorRule implements Rule {
                 }
             }
         }
-        int cavities = housed.housing().ways();
+        var body = housed.housing();
         int ways = connector.ways().size();
-        if (ways > cavities) {
+        if (ways > body.ways()) {
             found.add(
                     new ConnectorFinding.TooFewCavities(
-                            part.id(), ways, cavities, larger(design, part, connector, housed)));
+                            part.id(),
+                            ways,
+                            body.ways(),
+                            into(part, housed, Housings.least(ways, body::isOfTheSort))));
         }
-        if (part.zone().isWet() && !housed.housing().sealed()) {
+        if (part.zone().isWet() && !body.sealed()) {
             found.add(
                     new ConnectorFinding.OpenInWet(
-                            part.id(), sealed(design, part, connector, housed)));
+                            part.id(), into(part, housed, Housings.least(ways, Housing::sealed))));
         }
-        int empty = empty(design, part, connector, housed);
-        if (housed.housing().sealed() && !housed.blanked() && empty > 0) {
-            var blanked = new Housed(housed.body(), housed.sockets(), true);
+        int empty = empty(design, part, connector, body);
+        if (body.sealed() && !housed.blanked() && empty > 0) {
             found.add(
                     new ConnectorFinding.EmptyCavity(
                             part.id(),
                             empty,
                             List.of(
-                                    new PartEdit.Refit(
-                                            part.id(), connector.in(Optional.of(blanked))))));
+                                    new PartEdit.House(
+                                            part.id(), Optional.of(housed.withBlanks(true))))));
         }
         return found.stream();
     }
@@ -77,7 +78,7 @@ public final class ConnectorRule implements Rule {
         if (end.termination().equals(takes)) {
             return Optional.empty();
         }
-        var other = housed.takes(half == Half.A ? Half.B : Half.A);
+        var other = housed.takes(half.mate());
         List<Edit> remedies = List.of(new WireEdit.Crimp(wire.id(), end.terminal(), takes));
         return Optional.of(
                 end.termination().equals(other)
@@ -88,52 +89,29 @@ public final class ConnectorRule implements Rule {
     }
 
     /** Cavities in which no wire ends; a half without any wire is not of this vehicle. */
-    private static int empty(Design design, Part part, Connector connector, Housed housed) {
+    private static int empty(Design design, Part part, Connector connector, Housing body) {
         int empty = 0;
         for (var half : Half.values()) {
             int taken =
                     (int)
-                            connector.pins().stream()
-                                    .filter(pin -> Half.of(pin) == half)
+                            connector.ways().stream()
+                                    .map(half::pin)
                                     .filter(pin -> !design.wiresAt(part.terminal(pin)).isEmpty())
                                     .count();
-            empty += taken == 0 ? 0 : Math.max(0, housed.housing().ways() - taken);
+            empty += taken == 0 ? 0 : Math.max(0, body.ways() - taken);
         }
         return empty;
     }
 
-    private static List<Edit> larger(Design design, Part part, Connector connector, Housed housed) {
-        return Housings.all().stream()
-                .filter(each -> each.isOfTheSort(housed.housing()))
-                .filter(each -> each.ways() >= connector.ways().size())
-                .limit(1)
-                .map(each -> into(design, part, connector, housed, each))
+    /** Another body, its empty cavities plugged where it is sealed. */
+    private static List<Edit> into(Part part, Housed housed, Optional<Housing> body) {
+        return body.stream()
+                .<Edit>map(other ->
+                        new PartEdit.House(
+                                part.id(),
+                                Optional.of(
+                                        housed.in(other.key())
+                                                .withBlanks(housed.blanked() || other.sealed()))))
                 .toList();
-    }
-
-    private static List<Edit> sealed(Design design, Part part, Connector connector, Housed housed) {
-        return Housings.least(connector.ways().size(), true).stream()
-                .map(each -> into(design, part, connector, housed, each))
-                .toList();
-    }
-
-    /** Another body, with what it takes crimped to every wire, and its empty cavities plugged. */
-    private static Edit into(
-            Design design, Part part, Connector connector, Housed housed, Housing body) {
-        var other = new Housed(body.key(), housed.sockets(), housed.blanked() || body.sealed());
-        return new CompositeEdit(CompositeEdit.Reason.MEND, house(design, part, connector, other));
-    }
-
-    /** A connector put in a body, and what that takes crimped to every wire of it. */
-    public static List<Edit> house(Design design, Part part, Connector connector, Housed body) {
-        var edits = new ArrayList<Edit>();
-        edits.add(new PartEdit.Refit(part.id(), connector.in(Optional.of(body))));
-        for (var pin : connector.pins()) {
-            var terminal = part.terminal(pin);
-            for (var wire : design.wiresAt(terminal)) {
-                edits.add(new WireEdit.Crimp(wire.id(), terminal, body.takes(Half.of(pin))));
-            }
-        }
-        return edits;
     }
 }

@@ -20,8 +20,7 @@ public record CompositeEdit(Reason reason, List<Edit> edits) implements Edit {
         MEND,
         SECOND_STUD,
         BUS_BAR,
-        LAY,
-        HOUSE
+        LAY
     }
 
     public CompositeEdit {

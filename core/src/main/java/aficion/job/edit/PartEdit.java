@@ -4,6 +4,9 @@ import aficion.catalogue.Zone;
 import aficion.job.Design;
 import aficion.job.End;
 import aficion.job.GuardKind;
+import aficion.job.JoinKind.Connector;
+import aficion.job.JoinKind.Half;
+import aficion.job.JoinKind.Housed;
 import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.PartId;
@@ -71,6 +74,32 @@ public sealed interface PartEdit extends Edit {
         @Override
         public Design apply(Design design) {
             return Changing.part(design, part, found -> found.withKind(kind));
+        }
+    }
+
+    /** Puts a connector in a body, or in none that is known, with what it takes at every wire. */
+    record House(PartId part, Optional<Housed> body) implements PartEdit {
+        @Override
+        public Design apply(Design design) {
+            if (!(design.part(part).kind() instanceof Connector connector)) {
+                throw new IllegalArgumentException(part + " is no connector");
+            }
+            var housed = Changing.part(design, part, found -> found.withKind(connector.in(body)));
+            return body.map(known -> housed.withWires(crimped(housed, known))).orElse(housed);
+        }
+
+        private List<Wire> crimped(Design design, Housed known) {
+            return design.wires().stream()
+                    .map(wire ->
+                            wire.withFrom(crimped(wire.from(), known))
+                                    .withTo(crimped(wire.to(), known)))
+                    .toList();
+        }
+
+        private End crimped(End end, Housed known) {
+            return end.terminal().part().equals(part)
+                    ? new End(end.terminal(), known.takes(Half.of(end.terminal().pin())))
+                    : end;
         }
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.catalogue.Colour;
 import aficion.catalogue.Housings;
+import aficion.catalogue.Housings.Housing;
 import aficion.catalogue.Zone;
 import aficion.check.finding.ConnectorFinding.CavityDoesNotTake;
 import aficion.check.finding.ConnectorFinding.EmptyCavity;
@@ -23,7 +24,6 @@ import aficion.job.JoinKind.Housed;
 import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.Termination;
-import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
@@ -56,15 +56,8 @@ class ConnectorRuleTest {
 
     /** Housed, with the right terminals on every wire. */
     private static Design housed(String body, boolean blanked) {
-        var design = design(List.of("1", "2", "3"), Optional.empty());
-        return new CompositeEdit(
-                        CompositeEdit.Reason.GROUP,
-                        ConnectorRule.house(
-                                design,
-                                design.part(X1),
-                                connector(design),
-                                new Housed(body, Half.A, blanked)))
-                .apply(design);
+        return new PartEdit.House(X1, Optional.of(new Housed(body, Half.A, blanked)))
+                .apply(design(List.of("1", "2", "3"), Optional.empty()));
     }
 
     private static List<Finding> found(Design design) {
@@ -179,7 +172,7 @@ class ConnectorRuleTest {
         assertThat(sockets.cavities().get(0).wires()).hasSize(1);
         assertThat(sockets.cavities().get(2).plugged()).isTrue();
         assertThat(sockets.cavities().get(3).way()).isEmpty();
-        var marks = sockets.marks(Optional.of("1"));
+        var marks = sockets.marks(Optional.of("1a"));
         assertThat(marks)
                 .filteredOn(mark -> mark.pen().colour().isPresent())
                 .hasSize(2)
@@ -192,7 +185,7 @@ class ConnectorRuleTest {
 
     @Test
     void theLeastBodyIsTaken() {
-        assertThat(Housings.least(3, true).orElseThrow().key()).isEqualTo("sealed-3");
-        assertThat(Housings.least(99, true)).isEmpty();
+        assertThat(Housings.least(3, Housing::sealed).orElseThrow().key()).isEqualTo("sealed-3");
+        assertThat(Housings.least(99, Housing::sealed)).isEmpty();
     }
 }

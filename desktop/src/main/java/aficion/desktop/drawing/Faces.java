@@ -15,7 +15,7 @@ public final class Faces {
     /**
      * A half with what it is.
      *
-     * @param chosen the way that stands out
+     * @param chosen the pin that stands out
      */
     public static VBox of(Face face, Optional<String> chosen) {
         var picture = new Group(Ink.of(face.marks(chosen)));

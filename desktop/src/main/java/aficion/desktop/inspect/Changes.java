@@ -7,7 +7,6 @@ import aficion.catalogue.Insulation;
 import aficion.catalogue.Terminals;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
-import aficion.check.harness.ConnectorRule;
 import aficion.desktop.drawing.Faces;
 import aficion.desktop.field.Choice;
 import aficion.desktop.field.Field;
@@ -28,7 +27,6 @@ import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.CircuitEdit;
-import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
@@ -165,8 +163,8 @@ final class Changes extends VBox {
 
     /** The body of a connector, which half has the sockets, and how it is seen. */
     private void connector(Part part, JoinKind.Connector connector) {
-        var design = bench.design();
         var now = connector.housed();
+        var start = now.orElse(new Housed(Housings.all().getFirst().key(), Half.A, false));
         choice(
                 "housing",
                 Choices.of(
@@ -177,50 +175,21 @@ final class Changes extends VBox {
                                         .toList()),
                         key -> key.map(bench.speech()::housing).orElse(Words.of("housing.none"))),
                 now.map(Housed::body),
-                key ->
-                        key.<Edit>map(body ->
-                                        new CompositeEdit(
-                                                CompositeEdit.Reason.HOUSE,
-                                                ConnectorRule.house(
-                                                        design,
-                                                        part,
-                                                        connector,
-                                                        new Housed(
-                                                                body,
-                                                                now.map(Housed::sockets)
-                                                                        .orElse(Half.A),
-                                                                now.map(Housed::blanked)
-                                                                        .orElse(false)))))
-                                .orElseGet(() ->
-                                        new PartEdit.Refit(
-                                                part.id(), connector.in(Optional.empty()))));
-        now.ifPresent(body -> housed(part, connector, body));
+                key -> new PartEdit.House(part.id(), key.map(start::in)));
+        now.ifPresent(body -> housed(part, body));
     }
 
-    private void housed(Part part, JoinKind.Connector connector, Housed body) {
+    private void housed(Part part, Housed body) {
         choice(
                 "sockets",
                 words(List.of(Half.values()), "change.sockets"),
                 body.sockets(),
-                half ->
-                        new CompositeEdit(
-                                CompositeEdit.Reason.HOUSE,
-                                ConnectorRule.house(
-                                        bench.design(),
-                                        part,
-                                        connector,
-                                        new Housed(body.body(), half, body.blanked()))));
+                half -> new PartEdit.House(part.id(), Optional.of(body.withSockets(half))));
         choice(
                 "blanked",
                 Choices.of(List.of(true, false), each -> Words.of("change.blanked." + each)),
                 body.blanked(),
-                blanked ->
-                        new PartEdit.Refit(
-                                part.id(),
-                                connector.in(
-                                        Optional.of(
-                                                new Housed(
-                                                        body.body(), body.sockets(), blanked)))));
+                plugged -> new PartEdit.House(part.id(), Optional.of(body.withBlanks(plugged))));
         getChildren().add(Texts.label(Words.of("inspect.face"), "quiet"));
         for (var half : Half.values()) {
             Face.of(bench.design(), part, half)

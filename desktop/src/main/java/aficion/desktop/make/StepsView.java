@@ -211,9 +211,8 @@ final class StepsView extends VBox {
     /** The half of the connector that the end goes into, its cavity standing out. */
     private Optional<VBox> face(EndWork end) {
         var pin = end.at().pin();
-        var way = pin.substring(0, Math.max(0, pin.length() - 1));
         return Face.of(bench.design(), bench.design().part(end.at().part()), Half.of(pin))
-                .map(face -> Faces.of(face, Optional.of(way)));
+                .map(face -> Faces.of(face, Optional.of(pin)));
     }
 
     /** The end that is worked at: that of the next step, or of the last one done. */
