@@ -1,7 +1,7 @@
 package aficion.forming;
 
+import aficion.forming.FormingBoard.Leaving;
 import aficion.forming.FormingBoard.Lying;
-import aficion.forming.Loom.Knot;
 import aficion.harness.Board.At;
 import aficion.harness.Dress;
 import aficion.quantity.Metres;
@@ -59,51 +59,19 @@ public sealed interface Fixing {
             fixings.addAll(nailsAtBends(lying));
         }
         for (var knot : board.knots().keySet()) {
-            var meeting = meeting(board, knot);
+            var meeting = board.meeting(knot);
+            var first = meeting.getFirst();
             fixings.addAll(nails(meeting));
             if (meeting.size() == 1) {
-                fixings.addAll(end(meeting.getFirst()));
+                fixings.addAll(end(first));
             }
-            meeting.getFirst()
-                    .lying()
+            first.lying()
                     .strand()
                     .grommet(knot)
-                    .ifPresent(_ -> {
-                        var leaving = meeting.getFirst();
-                        fixings.add(new Grommet(leaving.at(), leaving.angle(), leaving.diameter()));
-                    });
+                    .map(_ -> new Grommet(first.at(), first.angle(), first.diameter()))
+                    .ifPresent(fixings::add);
         }
         return List.copyOf(fixings);
-    }
-
-    /** A strand as it leaves a knot. */
-    record Leaving(Lying lying, At at, double angle) {
-        Metres diameter() {
-            return lying.strand().dress().diameter();
-        }
-
-        At beyond(double metres) {
-            return new At(at.x() + metres * Math.cos(angle), at.y() + metres * Math.sin(angle));
-        }
-    }
-
-    /** The strands that meet a knot. */
-    static List<Leaving> meeting(FormingBoard board, Knot knot) {
-        var meeting = new ArrayList<Leaving>();
-        for (var lying : board.strands()) {
-            var way = lying.way();
-            if (lying.strand().from().equals(knot)) {
-                meeting.add(leaving(lying, way.getFirst(), way.get(1)));
-            }
-            if (lying.strand().to().equals(knot)) {
-                meeting.add(leaving(lying, way.getLast(), way.get(way.size() - 2)));
-            }
-        }
-        return meeting;
-    }
-
-    private static Leaving leaving(Lying lying, At at, At next) {
-        return new Leaving(lying, at, Math.atan2(next.y() - at.y(), next.x() - at.x()));
     }
 
     private static List<Fixing> ties(Lying lying) {
@@ -128,16 +96,12 @@ public sealed interface Fixing {
         var way = lying.way();
         for (int i = 1; i + 1 < way.size(); i++) {
             var at = way.get(i);
-            double x = towards(at, way.get(i - 1)).x() + towards(at, way.get(i + 1)).x();
-            double y = towards(at, way.get(i - 1)).y() + towards(at, way.get(i + 1)).y();
-            nails.add(nail(at, Math.atan2(y, x), lying.strand().dress().diameter()));
+            var one = at.towards(way.get(i - 1), 1);
+            var other = at.towards(way.get(i + 1), 1);
+            var between = new At((one.x() + other.x()) / 2, (one.y() + other.y()) / 2);
+            nails.add(nail(at, at.angle(between), lying.strand().dress().diameter()));
         }
         return nails;
-    }
-
-    private static At towards(At from, At to) {
-        double far = Math.hypot(to.x() - from.x(), to.y() - from.y());
-        return new At((to.x() - from.x()) / far, (to.y() - from.y()) / far);
     }
 
     /** At a branch one nail in every crook, at an end one on either side. */
@@ -160,18 +124,14 @@ public sealed interface Fixing {
             double half = (next - angles[i]) / 2;
             if (half < Math.PI * 0.75) {
                 double away = (thickest.value() / 2 + NAIL_AWAY) / Math.max(0.3, Math.sin(half));
-                nails.add(new Nail(moved(at, angles[i] + half, away)));
+                nails.add(new Nail(at.moved(angles[i] + half, away)));
             }
         }
         return nails;
     }
 
     private static Nail nail(At at, double angle, Metres diameter) {
-        return new Nail(moved(at, angle, diameter.value() / 2 + NAIL_AWAY));
-    }
-
-    private static At moved(At at, double angle, double metres) {
-        return new At(at.x() + metres * Math.cos(angle), at.y() + metres * Math.sin(angle));
+        return new Nail(at.moved(angle, diameter.value() / 2 + NAIL_AWAY));
     }
 
     private static List<Fixing> end(Leaving leaving) {
@@ -179,11 +139,14 @@ public sealed interface Fixing {
         fixings.add(
                 new Tail(
                         leaving.at(),
-                        moved(leaving.at(), leaving.angle() + Math.PI, TO_LABEL),
+                        leaving.at().moved(leaving.angle() + Math.PI, TO_LABEL),
                         leaving.diameter()));
         if (leaving.lying().strand().dress().tape().value() > 0) {
             fixings.add(
-                    new TapeEnd(leaving.beyond(TAPE_SHORT), leaving.angle(), leaving.diameter()));
+                    new TapeEnd(
+                            leaving.at().moved(leaving.angle(), TAPE_SHORT),
+                            leaving.angle(),
+                            leaving.diameter()));
         }
         return fixings;
     }

@@ -31,7 +31,10 @@ final class Folding {
     private final Tree tree;
     private final Space space;
     private final Limb trunk;
-    private final Map<Limb, Integer> sooner = new HashMap<>();
+
+    /** How often a limb found no room, by its first strand: so much sooner it is laid. */
+    private final int[] sooner;
+
     private final int[] failed;
 
     /** How a tree comes to lie; places in metres. */
@@ -65,6 +68,7 @@ final class Folding {
                         BEYOND,
                         turns);
         this.trunk = tree.trunk();
+        this.sooner = new int[tree.strands().size()];
         this.failed = new int[tree.knots()];
     }
 
@@ -87,7 +91,7 @@ final class Folding {
     }
 
     private int sooner(Limb limb) {
-        int most = sooner.getOrDefault(limb, 0);
+        int most = sooner[limb.first()];
         for (var each : limb.limbs()) {
             most = Math.max(most, sooner(each));
         }
@@ -135,7 +139,7 @@ final class Folding {
                 waiting.remove(limb);
                 lain.from(limb.start());
                 if (!lay(limb, knots[limb.start()], space.room(), open(limb.start()), 0)) {
-                    sooner.merge(limb, 1, Integer::sum);
+                    sooner[limb.first()]++;
                     failed[limb.start()]++;
                     return false;
                 }
@@ -179,26 +183,21 @@ final class Folding {
             for (var limb : waiting) {
                 var at = knots[limb.start()];
                 double reach = Math.min(0.4, 0.06 + 0.25 * limb.load());
-                double far = Math.sqrt(square(x - at.x()) + square(y - at.y()));
+                double far = at.to(new At(x, y));
                 price += far < reach ? IN_THE_WAY * (1 - far / reach) : 0;
             }
             return price;
         }
 
-        private static double square(double value) {
-            return value * value;
-        }
-
         private void take(Limb limb, List<At> corners, double before) {
             int knot = limb.start();
             knots[knot] = corners.getFirst();
-            var left = corners;
+            var left = new Course(corners);
             for (int i = 0; i < limb.strands().size(); i++) {
                 int number = limb.strands().get(i);
                 var strand = tree.strands().get(number);
-                var parts = part(left, strand.length());
-                var way = parts.getFirst();
-                left = parts.getLast();
+                var way = left.upTo(strand.length());
+                left = new Course(left.after(strand.length()));
                 int next = strand.beyond(knot);
                 knots[next] = way.getLast();
                 leaves(knot, way.get(0), way.get(1));
@@ -213,33 +212,7 @@ final class Folding {
         }
 
         private void leaves(int knot, At at, At next) {
-            leaving.computeIfAbsent(knot, _ -> new ArrayList<>())
-                    .add(Math.atan2(next.y() - at.y(), next.x() - at.x()));
+            leaving.computeIfAbsent(knot, _ -> new ArrayList<>()).add(at.angle(next));
         }
-    }
-
-    /** A way parted after a length, both parts with the place where it is parted. */
-    private static List<List<At>> part(List<At> way, double length) {
-        var first = new ArrayList<At>(List.of(way.getFirst()));
-        double left = length;
-        for (int i = 1; i < way.size(); i++) {
-            var from = way.get(i - 1);
-            var to = way.get(i);
-            double far = Math.hypot(to.x() - from.x(), to.y() - from.y());
-            if (left <= far + 1e-9) {
-                double share = Math.min(1, left / far);
-                var at =
-                        new At(
-                                from.x() + (to.x() - from.x()) * share,
-                                from.y() + (to.y() - from.y()) * share);
-                first.add(at);
-                var rest = new ArrayList<At>(List.of(at));
-                rest.addAll(way.subList(share > 1 - 1e-9 ? i + 1 : i, way.size()));
-                return List.of(first, rest);
-            }
-            left -= far;
-            first.add(to);
-        }
-        return List.of(first, List.of(way.getLast()));
     }
 }

@@ -53,49 +53,44 @@ public record FormingBoard(Loom loom, Surface surface, List<Lying> strands, Map<
 
         /** How far a place is from it, metres. */
         double far(At at) {
-            double least = Double.POSITIVE_INFINITY;
-            for (int i = 1; i < way.size(); i++) {
-                var from = way.get(i - 1);
-                var to = way.get(i);
-                double x = to.x() - from.x();
-                double y = to.y() - from.y();
-                double share =
-                        ((at.x() - from.x()) * x + (at.y() - from.y()) * y) / (x * x + y * y);
-                double on = Math.clamp(share, 0, 1);
-                least =
-                        Math.min(
-                                least,
-                                Math.hypot(at.x() - from.x() - on * x, at.y() - from.y() - on * y));
-            }
-            return least;
+            return new Course(way).far(at);
         }
 
         /** The place so far along it from its first knot. */
-        Place on(double metres) {
-            double left = metres;
-            for (int i = 1; ; i++) {
-                var from = way.get(i - 1);
-                var to = way.get(i);
-                double far = Math.hypot(to.x() - from.x(), to.y() - from.y());
-                if (left <= far || i + 1 == way.size()) {
-                    double share = Math.min(1, left / far);
-                    return new Place(
-                            new At(
-                                    from.x() + (to.x() - from.x()) * share,
-                                    from.y() + (to.y() - from.y()) * share),
-                            Math.atan2(to.y() - from.y(), to.x() - from.x()));
-                }
-                left -= far;
-            }
+        Course.Place on(double metres) {
+            return new Course(way).on(metres);
         }
     }
 
     /**
-     * A place on a strand.
+     * A strand as it leaves a knot.
      *
      * @param angle its direction there, radians
      */
-    record Place(At at, double angle) {}
+    record Leaving(Lying lying, At at, double angle) {
+        Metres diameter() {
+            return lying.strand().dress().diameter();
+        }
+    }
+
+    /** The strands that meet a knot. */
+    List<Leaving> meeting(Knot knot) {
+        var meeting = new ArrayList<Leaving>();
+        for (var lying : strands) {
+            var way = lying.way;
+            if (lying.strand.from().equals(knot)) {
+                meeting.add(leaving(lying, way.getFirst(), way.get(1)));
+            }
+            if (lying.strand.to().equals(knot)) {
+                meeting.add(leaving(lying, way.getLast(), way.get(way.size() - 2)));
+            }
+        }
+        return meeting;
+    }
+
+    private static Leaving leaving(Lying lying, At at, At next) {
+        return new Leaving(lying, at, at.angle(next));
+    }
 
     /** Whether a loom fits a board. */
     public sealed interface Fit {

@@ -81,7 +81,7 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
     /** Where strands meet, as thick as the thickest of them. */
     private Mark joint(Knot knot) {
         double thickest =
-                Fixing.meeting(board, knot).stream()
+                board.meeting(knot).stream()
                         .mapToDouble(leaving -> half(leaving.lying()))
                         .max()
                         .orElse(0);
@@ -178,7 +178,7 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
         knots.sort(Comparator.comparing(each -> each.getKey().station().value()));
         for (var knot : knots) {
             var at = point(knot.getValue());
-            var meeting = Fixing.meeting(board, knot.getKey());
+            var meeting = board.meeting(knot.getKey());
             double outward =
                     meeting.size() == 1 ? meeting.getFirst().angle() + Math.PI : Double.NaN;
             marks.addAll(block(words.knot(knot.getKey()), at, outward, taken, Look.PLAIN));

@@ -52,33 +52,18 @@ final class Lain {
         double length = tree.strands().get(number).length();
         double passed = 0;
         for (int i = 1; i < way.size(); i++) {
-            passed += lay(number, way.get(i - 1), way.get(i), passed);
+            double far = way.get(i - 1).to(way.get(i));
+            for (double on = 0; on < far; on += APART) {
+                add(number, way.get(i - 1).towards(way.get(i), on), passed + on);
+            }
+            passed += far;
         }
         add(number, way.getLast(), length);
         var tip = end ? way.getLast() : way.getFirst();
-        var before = end ? way.get(way.size() - 2) : way.get(1);
-        double far = Math.hypot(tip.x() - before.x(), tip.y() - before.y());
+        double outward = (end ? way.get(way.size() - 2) : way.get(1)).angle(tip);
         for (double more = APART; more <= beyond; more += APART) {
-            var at =
-                    new At(
-                            tip.x() + (tip.x() - before.x()) / far * more,
-                            tip.y() + (tip.y() - before.y()) / far * more);
-            add(number, at, end ? length + more : -more);
+            add(number, tip.moved(outward, more), end ? length + more : -more);
         }
-    }
-
-    private double lay(int number, At from, At to, double passed) {
-        double far = Math.hypot(to.x() - from.x(), to.y() - from.y());
-        for (double on = 0; on < far; on += APART) {
-            double share = on / far;
-            add(
-                    number,
-                    new At(
-                            from.x() + (to.x() - from.x()) * share,
-                            from.y() + (to.y() - from.y()) * share),
-                    passed + on);
-        }
-        return far;
     }
 
     private void add(int number, At at, double on) {

@@ -18,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jgrapht.alg.spanning.KruskalMinimumSpanningTree;
 import org.jgrapht.graph.SimpleWeightedGraph;
@@ -116,17 +117,19 @@ public record Loom(int number, List<Strand> strands) {
 
     private static Loom loom(int number, Design design, Plan plan, List<Run> runs) {
         var graph = new SimpleWeightedGraph<StationId, RunId>(RunId.class);
+        var opening = new HashMap<RunId, Opened>();
         for (var run : runs) {
+            opening.put(run.id(), opened(design, run.id()));
             graph.addVertex(run.id().one());
             graph.addVertex(run.id().other());
             graph.addEdge(run.id().one(), run.id().other(), run.id());
-            graph.setEdgeWeight(run.id(), -opened(design, run.id()).goingOn.size());
+            graph.setEdgeWeight(run.id(), -opening.get(run.id()).goingOn.size());
         }
         var kept = new KruskalMinimumSpanningTree<>(graph).getSpanningTree().getEdges();
         var strands = new ArrayList<Strand>();
         for (var run : runs) {
             var id = run.id();
-            var opened = opened(design, id);
+            var opened = opening.get(id);
             boolean whole = kept.contains(id);
             strands.add(
                     new Strand(
@@ -186,10 +189,12 @@ public record Loom(int number, List<Strand> strands) {
 
     /** All its wires, each once, in the order of the design. */
     public List<Wire> wires(Design design) {
-        return design.wires().stream()
-                .filter(wire ->
-                        strands.stream().anyMatch(strand -> strand.dress.riders().contains(wire)))
-                .toList();
+        var riding =
+                strands.stream()
+                        .flatMap(strand -> strand.dress.riders().stream())
+                        .map(Wire::id)
+                        .collect(Collectors.toSet());
+        return design.wires().stream().filter(wire -> riding.contains(wire.id())).toList();
     }
 
     /** How long all its strands are together. */

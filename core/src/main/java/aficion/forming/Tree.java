@@ -29,7 +29,12 @@ record Tree(int knots, List<Strand> strands) {
      * @param length of them together
      * @param load the length of all that hangs on it, itself included
      */
-    record Limb(int start, List<Integer> strands, double length, double load, List<Limb> limbs) {}
+    record Limb(int start, List<Integer> strands, double length, double load, List<Limb> limbs) {
+        /** The strand it begins with, by number: no other limb has it. */
+        int first() {
+            return strands.getFirst();
+        }
+    }
 
     Tree {
         strands = List.copyOf(strands);

@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.function.ToDoubleBiFunction;
 
 /**
  * Looks for a place for one limb: many ways at once, step by step, straight on or by an eighth of a
@@ -15,14 +14,8 @@ import java.util.function.ToDoubleBiFunction;
  * still to come. Metres.
  *
  * @param self room kept from its own earlier course
- * @param price what it costs to be somewhere, for each step
  */
-record Walk(
-        Lain lain,
-        Space space,
-        double self,
-        ToDoubleBiFunction<Double, Double> price,
-        Random random) {
+record Walk(Lain lain, Space space, double self, Price price, Random random) {
     private static final int FOLLOWED = 32;
     private static final double CHECKED = 0.016;
 
@@ -53,6 +46,11 @@ record Walk(
         boolean holds(double x, double y) {
             return x >= edge && y >= edge && x <= wide - edge && y <= high - edge;
         }
+    }
+
+    /** What it costs to be somewhere, for each step. */
+    interface Price {
+        double at(double x, double y);
     }
 
     /** Where a way has come to. */
@@ -115,7 +113,7 @@ record Walk(
                 way.cost
                         + (way.turn == turn ? 0 : bend + WHIM * random.nextDouble())
                         + (slants ? SLANT : 0)
-                        + price.applyAsDouble(x, y);
+                        + price.at(x, y);
         return Optional.of(new Stride(x, y, turn, way.come + far, cost, way));
     }
 

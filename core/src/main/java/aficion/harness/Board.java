@@ -30,7 +30,28 @@ public record Board(double wide, double high, List<Lying> runs, List<Standing> s
     private static final double EDGE = 0.22;
 
     /** A place on the board, metres. */
-    public record At(double x, double y) {}
+    public record At(double x, double y) {
+        /** How far another place is. */
+        public double to(At other) {
+            return Math.hypot(other.x - x, other.y - y);
+        }
+
+        /** The direction in which another place lies, radians. */
+        public double angle(At other) {
+            return Math.atan2(other.y - y, other.x - x);
+        }
+
+        /** The place so far from here in a direction. */
+        public At moved(double angle, double metres) {
+            return new At(x + metres * Math.cos(angle), y + metres * Math.sin(angle));
+        }
+
+        /** The place so far from here on the way to another one, or beyond it. */
+        public At towards(At other, double metres) {
+            double share = metres / to(other);
+            return new At(x + (other.x - x) * share, y + (other.y - y) * share);
+        }
+    }
 
     /**
      * A run as it lies.

@@ -111,9 +111,7 @@ public record Dress(
         return design.wires().stream()
                 .filter(wire ->
                         design.way(wire)
-                                .filter(way -> way.runs().size() > 1)
-                                .map(way -> way.stations().subList(1, way.stations().size() - 1))
-                                .filter(met -> met.contains(station.id()))
+                                .filter(way -> way.passed().contains(station.id()))
                                 .isPresent())
                 .toList();
     }

@@ -6,6 +6,7 @@ import aficion.job.Work;
 import aficion.make.EndWork.Act;
 import aficion.route.Station;
 import aficion.route.StationId;
+import aficion.route.Way;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -86,12 +87,7 @@ public record Making(List<WireWork> wires) {
      * left to go over a plug.
      */
     private static List<StationId> holes(Design design, Wire wire) {
-        return design
-                .way(wire)
-                .filter(way -> way.runs().size() > 1)
-                .map(way -> way.stations().subList(1, way.stations().size() - 1))
-                .orElse(List.of())
-                .stream()
+        return design.way(wire).map(Way::passed).orElse(List.of()).stream()
                 .filter(station ->
                         design.body().orElseThrow().plan().station(station).form()
                                 == Station.Form.HOLE)

@@ -17,6 +17,11 @@ public record Way(List<StationId> stations, List<RunId> runs, RunLength length, 
         runs = List.copyOf(runs);
     }
 
+    /** The stations that it passes from one run to another, in order. */
+    public List<StationId> passed() {
+        return runs.size() > 1 ? stations.subList(1, stations.size() - 1) : List.of();
+    }
+
     /** Whether it rides a run. */
     public boolean rides(RunId run) {
         return runs.contains(run);

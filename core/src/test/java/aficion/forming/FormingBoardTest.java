@@ -190,7 +190,7 @@ class FormingBoardTest {
         var fixings = Fixing.of(board);
         var ends =
                 board.knots().keySet().stream()
-                        .filter(knot -> Fixing.meeting(board, knot).size() == 1)
+                        .filter(knot -> board.meeting(knot).size() == 1)
                         .toList();
 
         assertThat(fixings.stream().filter(Fixing.Tail.class::isInstance)).hasSameSizeAs(ends);
