@@ -94,6 +94,11 @@ public record EndWork(
         return new EndWork(wire, at, termination, making, copper, with, label, shrink, holes, pull);
     }
 
+    /** The other end of its wire. */
+    public End other() {
+        return wire.from().terminal().equals(at) ? wire.to() : wire.from();
+    }
+
     /** Whether a bare terminal wears a boot. */
     public boolean booted() {
         return making.boot() && !termination.fitting().sealed();

@@ -5,7 +5,6 @@ import aficion.forming.FormingPicture.BoardWords;
 import aficion.forming.Loom;
 import aficion.forming.Loom.Knot;
 import aficion.forming.Loom.Strand;
-import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.JoinKind.Half;
 import aficion.job.Part;
@@ -15,12 +14,18 @@ import aficion.make.CutLength;
 import aficion.make.ScheduleRow;
 import aficion.quantity.Metres;
 import aficion.quantity.UserUnits;
+import aficion.route.StationId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The words on a forming board: all of them on paper, names alone where they would not be read. */
 public final class FormingWords implements BoardWords {
@@ -29,6 +34,8 @@ public final class FormingWords implements BoardWords {
 
     private final Design design;
     private final Loom loom;
+    private final Set<Wire> wires;
+    private final Map<StationId, List<Part>> standing;
     private final Speech speech;
     private final boolean whole;
     private final ToDoubleFunction<String> width;
@@ -44,6 +51,9 @@ public final class FormingWords implements BoardWords {
             ToDoubleFunction<String> width) {
         this.design = design;
         this.loom = loom;
+        this.wires = new LinkedHashSet<>(loom.wires(design));
+        var body = design.body().orElseThrow();
+        this.standing = design.parts().stream().collect(Collectors.groupingBy(body::station));
         this.speech = new Speech(design, units);
         this.whole = whole;
         this.width = width;
@@ -117,53 +127,39 @@ public final class FormingWords implements BoardWords {
 
     /** The parts that stand there and have wires of this loom. */
     private List<Part> parts(Knot knot) {
-        var body = design.body().orElseThrow();
-        return design.parts().stream()
-                .filter(part -> body.station(part).equals(knot.station()))
+        return standing.getOrDefault(knot.station(), List.of()).stream()
                 .filter(part -> !terminals(part).isEmpty())
                 .toList();
     }
 
     private List<Terminal> terminals(Part part) {
-        var wires = loom.wires(design);
-        return part.terminals().stream()
-                .filter(terminal -> design.wiresAt(terminal).stream().anyMatch(wires::contains))
-                .toList();
+        return part.terminals().stream().filter(terminal -> !at(terminal).isEmpty()).toList();
+    }
+
+    /** The wires of this loom that end on a terminal. */
+    private List<Wire> at(Terminal terminal) {
+        return design.wiresAt(terminal).stream().filter(wires::contains).toList();
     }
 
     /** A part with the wires of each of its terminals, in their order. */
     private List<String> part(Part part) {
         var words = new ArrayList<>(List.of(part.id().value() + ":"));
-        var wires = loom.wires(design);
-        for (var terminal : terminals(part)) {
-            words.add(
-                    Words.of(
-                            "forming.pin",
-                            terminal.pin(),
-                            join(
-                                    design.wiresAt(terminal).stream()
-                                            .filter(wires::contains)
-                                            .toList())));
-        }
+        terminals(part)
+                .forEach(end -> words.add(Words.of("forming.pin", end.pin(), join(at(end)))));
         return words;
     }
 
     /** How far the longest wire that ends there goes beyond the last nail. */
     private Optional<String> tail(Knot knot) {
-        Body body = design.body().orElseThrow();
-        return loom.wires(design).stream()
+        var there = parts(knot).stream().map(Part::id).collect(Collectors.toSet());
+        return wires.stream()
                 .flatMap(wire -> {
-                    var cut = CutLength.of(design, wire).ends();
-                    var from = design.part(wire.from().terminal().part());
-                    var to = design.part(wire.to().terminal().part());
-                    var tails = new ArrayList<Metres>();
-                    if (body.station(from).equals(knot.station())) {
-                        tails.add(cut.getFirst().sum());
-                    }
-                    if (body.station(to).equals(knot.station())) {
-                        tails.add(cut.getLast().sum());
-                    }
-                    return tails.stream();
+                    var ends = CutLength.of(design, wire).ends();
+                    return Stream.of(
+                                    Map.entry(wire.from(), ends.getFirst().sum()),
+                                    Map.entry(wire.to(), ends.getLast().sum()))
+                            .filter(end -> there.contains(end.getKey().terminal().part()))
+                            .map(Map.Entry::getValue);
                 })
                 .max(Comparator.comparingDouble(Metres::value))
                 .map(longest -> Words.of("forming.tail", speech.say(longest)));

@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import aficion.diagram.Mark;
 import aficion.forming.FormingBoard;
 import aficion.forming.FormingPicture;
 import aficion.job.Design;
@@ -9,6 +10,7 @@ import aficion.words.FormingWords;
 import aficion.words.Words;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 
 /** A forming board at full size, as it is printed, cut or plotted. */
@@ -48,8 +50,8 @@ public final class BoardFiles {
         /** What its file holds. */
         public byte[] of(BoardFiles files, BoardSheet.Format format) throws IOException {
             return switch (this) {
-                case TILES -> files.sheet().tiles(format);
-                case WHOLE -> files.sheet().whole();
+                case TILES -> files.tiles(format);
+                case WHOLE -> files.whole();
                 case SVG -> files.svg().getBytes(StandardCharsets.UTF_8);
                 case DXF -> files.dxf().getBytes(StandardCharsets.US_ASCII);
             };
@@ -58,6 +60,7 @@ public final class BoardFiles {
 
     private final Design design;
     private final FormingPicture picture;
+    private final List<Mark> marks;
 
     public BoardFiles(Design design, FormingBoard board, UserUnits units) {
         var width = new FontWidth();
@@ -72,24 +75,35 @@ public final class BoardFiles {
                                 units,
                                 true,
                                 text -> width.of(text, DrawingWords.SIZE)));
+        this.marks = picture.marks();
     }
 
-    /** As PDF. */
-    public BoardSheet sheet() {
+    private BoardSheet sheet() {
         return new BoardSheet(
                 picture,
+                marks,
                 design.vehicle().name()
                         + ", "
                         + Words.of("sheet.board", picture.board().loom().number()));
     }
 
+    /** As PDF on tiles of some paper. */
+    public byte[] tiles(BoardSheet.Format format) throws IOException {
+        return sheet().tiles(format);
+    }
+
+    /** As PDF on one page. */
+    public byte[] whole() throws IOException {
+        return sheet().whole();
+    }
+
     /** As SVG. */
     public String svg() {
-        return DrawingSvg.of(design, picture.marks(), picture.wide(), picture.high(), MILLIMETRE);
+        return DrawingSvg.of(design, marks, picture.wide(), picture.high(), MILLIMETRE);
     }
 
     /** As DXF. */
     public String dxf() {
-        return Dxf.of(picture.marks(), picture.high(), MILLIMETRE);
+        return Dxf.of(marks, picture.high(), MILLIMETRE);
     }
 }

@@ -4,18 +4,18 @@ import aficion.diagram.Diagram.Box;
 import aficion.diagram.Diagram.Point;
 import aficion.diagram.Mark;
 import aficion.diagram.Pen;
+import aficion.files.sheet.Book.Leaf;
+import aficion.files.sheet.Book.Stroke;
+import aficion.files.sheet.Book.Type;
 import aficion.files.sheet.Typefaces.Face;
 import aficion.forming.FormingPicture;
 import aficion.words.Words;
-import java.awt.Color;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 
@@ -24,8 +24,7 @@ import org.apache.pdfbox.util.Matrix;
  * their corners, a letter and a number, and a rule of 100 mm to check the printer by.
  */
 public final class BoardSheet {
-    /** Points for each millimetre. */
-    private static final double POINT = 72 / 25.4;
+    private static final double POINT = Book.MILLIMETRE;
 
     /** No page is longer, in units of the page (ISO 32000-1, annex C). */
     private static final double LONGEST = 14_400;
@@ -36,6 +35,8 @@ public final class BoardSheet {
     private static final double OVERLAP = 10;
     private static final double RULE = 100;
     private static final double CROSS = 4;
+    private static final double TICK = 2;
+    private static final Stroke FINE = new Stroke(0.4, PrintPen.INK);
 
     /** A line is looked at in so many pieces for the tiles that it meets. */
     private static final int PIECES = 60;
@@ -45,8 +46,9 @@ public final class BoardSheet {
 
     private static final double LINE = 14;
 
-    private final FormingPicture picture;
     private final String title;
+    private final double wide;
+    private final double high;
 
     /** The edge of the board first. */
     private final List<Mark> marks;
@@ -68,11 +70,13 @@ public final class BoardSheet {
 
     /**
      * @param picture at {@link FormingPicture#FULL_SIZE}
+     * @param marks of it
      */
-    public BoardSheet(FormingPicture picture, String title) {
-        this.picture = picture;
+    BoardSheet(FormingPicture picture, List<Mark> marks, String title) {
         this.title = title;
-        this.marks = picture.marks();
+        this.wide = millimetres(picture.wide());
+        this.high = millimetres(picture.high());
+        this.marks = marks;
     }
 
     private static double units(double millimetres) {
@@ -84,55 +88,49 @@ public final class BoardSheet {
     }
 
     /** On one page as large as the board. */
-    public byte[] whole() throws IOException {
-        try (var document = document()) {
-            double wide = millimetres(picture.wide()) * POINT;
-            double high = millimetres(picture.high()) * POINT;
-            double unit = Math.max(1, Math.max(wide, high) / LONGEST);
-            var page = new PDPage(new PDRectangle((float) (wide / unit), (float) (high / unit)));
-            page.setUserUnit((float) unit);
-            document.addPage(page);
-            var faces = Typefaces.in(document);
-            try (var stream = new PDPageContentStream(document, page)) {
-                stream.saveGraphicsState();
-                stream.transform(matrix(0, high / unit, 1 / unit));
-                new PaperMarks(faces, stream, millimetres(1) * POINT / unit).draw(marks);
-                stream.restoreGraphicsState();
-                rule(stream, faces, 12 * POINT / unit, 12 * POINT / unit, 1 / unit);
+    byte[] whole() throws IOException {
+        double unit = Math.max(1, Math.max(wide, high) * POINT / LONGEST);
+        double point = POINT / unit;
+        var page = new PDPage(new PDRectangle((float) (wide * point), (float) (high * point)));
+        page.setUserUnit((float) unit);
+        try (var book = new Book(title)) {
+            try (var leaf = book.leaf(page)) {
+                leaf.stream().saveGraphicsState();
+                leaf.stream().transform(matrix(0, high * point, point));
+                new PaperMarks(book.faces(), leaf.stream(), millimetres(1) * point).draw(marks);
+                leaf.stream().restoreGraphicsState();
+                rule(leaf, 12, 12, point);
             }
-            return bytes(document);
+            return book.bytes();
         }
     }
 
     /** On tiles of some paper, lying, row by row from the upper left. */
-    public byte[] tiles(Format format) throws IOException {
-        double wide = format.longer - 2 * MARGIN;
-        double high = format.shorter - 2 * MARGIN;
-        int across = count(millimetres(picture.wide()), wide);
-        int down = count(millimetres(picture.high()), high);
+    byte[] tiles(Format format) throws IOException {
+        var size =
+                new PDRectangle((float) (format.longer * POINT), (float) (format.shorter * POINT));
         var harness = marks.subList(1, marks.size());
-        try (var document = document()) {
-            var faces = Typefaces.in(document);
-            for (int row = 0; row < down; row++) {
-                for (int column = 0; column < across; column++) {
-                    var tile = new Tile(row, column, wide, high);
-                    var there = tile.of(harness);
-                    if (there.stream().allMatch(mark -> mark.pen().ink() == Pen.Ink.BACK)) {
-                        continue;
-                    }
-                    var page =
-                            new PDPage(
-                                    new PDRectangle(
-                                            (float) (format.longer * POINT),
-                                            (float) (format.shorter * POINT)));
-                    document.addPage(page);
-                    try (var stream = new PDPageContentStream(document, page)) {
-                        tile(stream, faces, tile, there);
+        try (var book = new Book(title)) {
+            for (var tile : all(format.longer - 2 * MARGIN, format.shorter - 2 * MARGIN)) {
+                var there = tile.of(harness);
+                if (there.stream().anyMatch(mark -> mark.pen().ink() != Pen.Ink.BACK)) {
+                    try (var leaf = book.leaf(size)) {
+                        tile(book.faces(), leaf, tile, there);
                     }
                 }
             }
-            return bytes(document);
+            return book.bytes();
         }
+    }
+
+    private List<Tile> all(double tileWide, double tileHigh) {
+        var tiles = new ArrayList<Tile>();
+        for (int row = 0; row < count(high, tileHigh); row++) {
+            for (int column = 0; column < count(wide, tileWide); column++) {
+                tiles.add(new Tile(row, column, tileWide, tileHigh));
+            }
+        }
+        return tiles;
     }
 
     private static int count(double whole, double part) {
@@ -192,96 +190,71 @@ public final class BoardSheet {
                     });
         }
 
+        /** Its row in letters, doubled beyond Z, and its column. */
         String name() {
-            return (char) ('A' + row % 26) + String.valueOf(column + 1);
+            return String.valueOf((char) ('A' + row % 26)).repeat(1 + row / 26) + (column + 1);
         }
     }
 
-    private void tile(PDPageContentStream stream, Typefaces faces, Tile tile, List<Mark> there)
-            throws IOException {
-        stream.saveGraphicsState();
-        stream.addRect(
-                (float) (MARGIN * POINT),
-                (float) (MARGIN * POINT),
-                (float) (tile.wide * POINT),
-                (float) (tile.high * POINT));
-        stream.clip();
-        stream.transform(
-                matrix(
-                        (MARGIN - tile.left()) * POINT,
-                        (MARGIN + tile.high + tile.top()) * POINT,
-                        1));
-        var pen = new PaperMarks(faces, stream, millimetres(1) * POINT);
+    private void tile(Typefaces faces, Leaf leaf, Tile tile, List<Mark> there) throws IOException {
+        leaf.stream().saveGraphicsState();
+        leaf.clip(
+                new PDRectangle(
+                        (float) (MARGIN * POINT),
+                        (float) (MARGIN * POINT),
+                        (float) (tile.wide * POINT),
+                        (float) (tile.high * POINT)));
+        leaf.stream()
+                .transform(
+                        matrix(
+                                (MARGIN - tile.left()) * POINT,
+                                (MARGIN + tile.high + tile.top()) * POINT,
+                                POINT));
+        var pen = new PaperMarks(faces, leaf.stream(), millimetres(1) * POINT);
         pen.draw(marks.subList(0, 1));
         pen.draw(there);
-        stream.restoreGraphicsState();
+        leaf.stream().restoreGraphicsState();
         for (double x : new double[] {OVERLAP / 2, tile.wide - OVERLAP / 2}) {
             for (double y : new double[] {OVERLAP / 2, tile.high - OVERLAP / 2}) {
-                cross(stream, (MARGIN + x) * POINT, (MARGIN + y) * POINT);
+                cross(leaf, MARGIN + x, MARGIN + y);
             }
         }
-        write(stream, faces, 20, (MARGIN + 12) * POINT, (MARGIN + 12) * POINT, tile.name());
-        write(stream, faces, 8, (MARGIN + 26) * POINT, (MARGIN + 12) * POINT, title);
-        rule(stream, faces, (MARGIN + 14) * POINT, (MARGIN + 22) * POINT, 1);
+        write(leaf, 20, (MARGIN + 12) * POINT, (MARGIN + 12) * POINT, tile.name());
+        write(leaf, 8, (MARGIN + 26) * POINT, (MARGIN + 12) * POINT, title);
+        rule(leaf, MARGIN + 14, MARGIN + 22, POINT);
     }
 
-    /** Units of the board on a page, its upper left corner at a place. */
-    private static Matrix matrix(double x, double y, double scale) {
-        double units = millimetres(1) * POINT * scale;
-        return new Matrix((float) units, 0, 0, (float) -units, (float) x, (float) y);
+    /** Units of the board on a page with so many points a millimetre, its corner at a place. */
+    private static Matrix matrix(double x, double y, double point) {
+        double unit = millimetres(1) * point;
+        return new Matrix((float) unit, 0, 0, (float) -unit, (float) x, (float) y);
     }
 
-    private static void cross(PDPageContentStream stream, double x, double y) throws IOException {
-        double arm = CROSS * POINT;
-        line(stream, x - arm, y, x + arm, y);
-        line(stream, x, y - arm, x, y + arm);
+    private static void cross(Leaf leaf, double x, double y) throws IOException {
+        line(leaf, x - CROSS, y, x + CROSS, y, POINT);
+        line(leaf, x, y - CROSS, x, y + CROSS, POINT);
     }
 
-    private void rule(PDPageContentStream stream, Typefaces faces, double x, double y, double scale)
+    /** The rule with its left end at a place, millimetres. */
+    private static void rule(Leaf leaf, double x, double y, double point) throws IOException {
+        line(leaf, x, y, x + RULE, y, point);
+        line(leaf, x, y - TICK, x, y + TICK, point);
+        line(leaf, x + RULE, y - TICK, x + RULE, y + TICK, point);
+        write(
+                leaf,
+                8 * point / POINT,
+                (x + TICK) * point,
+                (y + TICK / 2) * point,
+                Words.of("forming.rule"));
+    }
+
+    private static void line(Leaf leaf, double x1, double y1, double x2, double y2, double point)
             throws IOException {
-        double end = x + RULE * POINT * scale;
-        double tick = 2 * POINT * scale;
-        line(stream, x, y, end, y);
-        line(stream, x, y - tick, x, y + tick);
-        line(stream, end, y - tick, end, y + tick);
-        write(stream, faces, 8 * scale, x + tick, y + tick / 2, Words.of("forming.rule"));
+        leaf.line(x1 * point, y1 * point, x2 * point, y2 * point, FINE);
     }
 
-    private static void line(PDPageContentStream stream, double x1, double y1, double x2, double y2)
+    private static void write(Leaf leaf, double size, double x, double y, String text)
             throws IOException {
-        stream.setStrokingColor(new Color(PrintPen.INK));
-        stream.setLineWidth(0.4f);
-        stream.moveTo((float) x1, (float) y1);
-        stream.lineTo((float) x2, (float) y2);
-        stream.stroke();
-    }
-
-    private static void write(
-            PDPageContentStream stream,
-            Typefaces faces,
-            double size,
-            double x,
-            double y,
-            String text)
-            throws IOException {
-        stream.beginText();
-        stream.setNonStrokingColor(new Color(PrintPen.QUIET));
-        stream.setFont(faces.of(Face.REGULAR), (float) size);
-        stream.newLineAtOffset((float) x, (float) y);
-        stream.showText(faces.printable(Face.REGULAR, text));
-        stream.endText();
-    }
-
-    private PDDocument document() {
-        var document = new PDDocument();
-        document.getDocumentInformation().setTitle(title);
-        document.getDocumentInformation().setCreator(Words.of("app.name"));
-        return document;
-    }
-
-    private static byte[] bytes(PDDocument document) throws IOException {
-        var bytes = new ByteArrayOutputStream();
-        document.save(bytes);
-        return bytes.toByteArray();
+        leaf.write(new Type(Face.REGULAR, size, PrintPen.QUIET), x, y, text);
     }
 }

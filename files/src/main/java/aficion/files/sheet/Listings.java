@@ -1,11 +1,8 @@
 package aficion.files.sheet;
 
 import aficion.job.Design;
-import aficion.job.End;
 import aficion.job.Job;
-import aficion.job.Wire;
 import aficion.make.Bands;
-import aficion.make.EndWork;
 import aficion.make.Making;
 import aficion.quantity.UserUnits;
 import aficion.stock.Cutting;
@@ -74,17 +71,13 @@ public final class Listings {
                                 end.at().toString(),
                                 design.circuit(wire.circuit()).name(),
                                 speech.name(end.at().part()),
-                                other(wire, end).terminal().toString(),
+                                end.other().terminal().toString(),
                                 end.label()
                                         .map(size -> speech.say(size.bore()))
                                         .orElse(Words.of("run.none"))));
             }
         }
         return of("labels", List.of("number", "end", "circuit", "what", "other", "sleeve"), rows);
-    }
-
-    private static End other(Wire wire, EndWork end) {
-        return wire.from().terminal().equals(end.at()) ? wire.to() : wire.from();
     }
 
     /** The bands of every wire, for a house that has wire of one colour. */

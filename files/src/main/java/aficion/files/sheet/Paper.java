@@ -1,17 +1,13 @@
 package aficion.files.sheet;
 
+import aficion.files.sheet.Book.Leaf;
+import aficion.files.sheet.Book.Stroke;
+import aficion.files.sheet.Book.Type;
 import aficion.files.sheet.Typefaces.Face;
 import aficion.words.Words;
-import java.awt.Color;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
-import java.util.List;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 
@@ -23,20 +19,16 @@ final class Paper implements AutoCloseable {
     static final float TOP = 78;
     static final float BOTTOM = HEIGHT - 44;
 
-    private final PDDocument document = new PDDocument();
-    private final Typefaces faces;
+    private final Book book;
     private final String title;
     private final String subtitle;
-    private final List<PDPage> pages = new ArrayList<>();
-    private PDPageContentStream page;
+    private Leaf page;
 
     Paper(String title, String subtitle) {
         this.title = title;
         this.subtitle = subtitle;
         try {
-            faces = Typefaces.in(document);
-            document.getDocumentInformation().setTitle(title);
-            document.getDocumentInformation().setCreator(Words.of("app.name"));
+            book = new Book(title);
             page = open();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -44,41 +36,32 @@ final class Paper implements AutoCloseable {
     }
 
     Typefaces faces() {
-        return faces;
+        return book.faces();
     }
 
-    private PDPageContentStream open() throws IOException {
-        var sheet = new PDPage(new PDRectangle(WIDTH, HEIGHT));
-        document.addPage(sheet);
-        pages.add(sheet);
-        var stream = new PDPageContentStream(document, sheet);
-        page = stream;
+    private Leaf open() throws IOException {
+        page = book.leaf(new PDRectangle(WIDTH, HEIGHT));
         text(Face.BOLD, 16, MARGIN, 46, title);
         text(Face.REGULAR, 10, MARGIN, 61, subtitle);
-        line(MARGIN, 68, WIDTH - MARGIN, 68, 0.8f, 0x1F2A33);
-        return stream;
+        line(MARGIN, 68, WIDTH - MARGIN, 68, 0.8f, PrintPen.INK);
+        return page;
     }
 
     void newPage() throws IOException {
         page.close();
-        page = open();
+        open();
     }
 
     float width(Face face, float size, String text) throws IOException {
-        return faces.width(face, size, text);
+        return faces().width(face, size, text);
     }
 
     void text(Face face, float size, float x, float y, String text) throws IOException {
-        text(face, size, x, y, text, 0x1F2A33);
+        text(face, size, x, y, text, PrintPen.INK);
     }
 
     void text(Face face, float size, float x, float y, String text, int rgb) throws IOException {
-        page.beginText();
-        page.setNonStrokingColor(new Color(rgb));
-        page.setFont(faces.of(face), size);
-        page.newLineAtOffset(x, HEIGHT - y);
-        page.showText(faces.printable(face, text));
-        page.endText();
+        page.write(new Type(face, size, rgb), x, HEIGHT - y, text);
     }
 
     /** A text no wider than the room, with its end left out where it would be. */
@@ -92,11 +75,15 @@ final class Paper implements AutoCloseable {
     }
 
     void line(float x1, float y1, float x2, float y2, float width, int rgb) throws IOException {
-        page.setStrokingColor(new Color(rgb));
-        page.setLineWidth(width);
-        page.moveTo(x1, HEIGHT - y1);
-        page.lineTo(x2, HEIGHT - y2);
-        page.stroke();
+        page.line(x1, HEIGHT - y1, x2, HEIGHT - y2, new Stroke(width, rgb));
+    }
+
+    /** An empty box, or a ticked one, with its lower left corner at a place. */
+    void box(float x, float y, float side, boolean ticked) throws IOException {
+        page.frame(new PDRectangle(x, HEIGHT - y, side, side), new Stroke(0.8, PrintPen.INK));
+        if (ticked) {
+            line(x, y, x + side, y - side, 1.2f, PrintPen.INK);
+        }
     }
 
     /** What is drawn in units of its own, y downwards. */
@@ -106,25 +93,23 @@ final class Paper implements AutoCloseable {
 
     /** Draws something with its origin at a place, so many points a unit. */
     void scaled(float x, float y, float scale, Content content) throws IOException {
-        page.saveGraphicsState();
-        page.transform(new Matrix(scale, 0, 0, -scale, x, HEIGHT - y));
-        content.on(page);
-        page.restoreGraphicsState();
+        page.stream().saveGraphicsState();
+        page.stream().transform(new Matrix(scale, 0, 0, -scale, x, HEIGHT - y));
+        content.on(page.stream());
+        page.stream().restoreGraphicsState();
     }
 
     void fill(float x, float y, float width, float height, int rgb) throws IOException {
-        page.setNonStrokingColor(new Color(rgb));
-        page.addRect(x, HEIGHT - y - height, width, height);
-        page.fill();
+        page.fill(new PDRectangle(x, HEIGHT - y - height, width, height), rgb);
     }
 
     /** Ends the sheets with their foot and returns the file's bytes. */
     byte[] finish() throws IOException {
         page.close();
-        for (int i = 0; i < pages.size(); i++) {
-            page = new PDPageContentStream(document, pages.get(i), AppendMode.APPEND, true);
+        for (int i = 0; i < book.leaves(); i++) {
+            page = book.again(i);
             text(Face.REGULAR, 8, MARGIN, HEIGHT - 24, Words.of("sheet.caution"));
-            var number = Words.of("sheet.page", i + 1, pages.size());
+            var number = Words.of("sheet.page", i + 1, book.leaves());
             text(
                     Face.REGULAR,
                     8,
@@ -133,13 +118,11 @@ final class Paper implements AutoCloseable {
                     number);
             page.close();
         }
-        var bytes = new ByteArrayOutputStream();
-        document.save(bytes);
-        return bytes.toByteArray();
+        return book.bytes();
     }
 
     @Override
     public void close() throws IOException {
-        document.close();
+        book.close();
     }
 }

@@ -13,8 +13,10 @@ import aficion.words.Speech;
 import aficion.words.StepWords;
 import aficion.words.Words;
 import java.io.IOException;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** The steps of a loom in large type, wire by wire, each with a box to tick. */
 public final class StepSheet {
@@ -36,23 +38,21 @@ public final class StepSheet {
 
     /** The steps of the wires of a loom. */
     public byte[] of(Loom loom) throws IOException {
-        return of(Words.of("sheet.steps", loom.number()), loom.wires(job.design()));
+        return of(
+                Words.of("sheet.steps", loom.number()),
+                new LinkedHashSet<>(loom.wires(job.design())));
     }
 
     /** The steps of the wires that ride no loom; empty where all do. */
     public Optional<byte[]> apart(List<Loom> looms) throws IOException {
-        var design = job.design();
-        var left =
-                design.wires().stream()
-                        .filter(wire ->
-                                looms.stream().noneMatch(loom -> loom.wires(design).contains(wire)))
-                        .toList();
+        var left = new LinkedHashSet<>(job.design().wires());
+        looms.forEach(loom -> loom.wires(job.design()).forEach(left::remove));
         return left.isEmpty()
                 ? Optional.empty()
                 : Optional.of(of(Words.of("sheet.steps.apart"), left));
     }
 
-    private byte[] of(String title, List<Wire> wires) throws IOException {
+    private byte[] of(String title, Set<Wire> wires) throws IOException {
         try (var paper = new Paper(title, Sheets.subtitle(job.design()))) {
             float y = Paper.TOP + 14;
             for (var work : Making.of(job.design()).wires()) {
@@ -113,14 +113,7 @@ public final class StepSheet {
     private void step(Paper paper, WireWork work, Step step, Place at, boolean done)
             throws IOException {
         float x = at.x();
-        float bottom = at.y + 1;
-        paper.line(x, bottom, x + BOX, bottom, 0.8f, PrintPen.INK);
-        paper.line(x, bottom - BOX, x + BOX, bottom - BOX, 0.8f, PrintPen.INK);
-        paper.line(x, bottom, x, bottom - BOX, 0.8f, PrintPen.INK);
-        paper.line(x + BOX, bottom, x + BOX, bottom - BOX, 0.8f, PrintPen.INK);
-        if (done) {
-            paper.line(x, bottom, x + BOX, bottom - BOX, 1.2f, PrintPen.INK);
-        }
+        paper.box(x, at.y + 1, BOX, done);
         paper.fitted(Face.BOLD, 10.5f, x + 16, at.y, NAME - 18, Words.of("act", step.act()));
         paper.fitted(
                 Face.REGULAR, 10.5f, x + NAME, at.y, COLUMN - NAME - 8, words.says(work, step));

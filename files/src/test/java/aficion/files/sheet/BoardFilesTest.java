@@ -99,7 +99,7 @@ class BoardFilesTest {
     @ParameterizedTest
     @EnumSource
     void theRuleOfATileIsAHundredMillimetres(BoardSheet.Format format) throws IOException {
-        try (var document = Loader.loadPDF(files("roadster").sheet().tiles(format))) {
+        try (var document = Loader.loadPDF(files("roadster").tiles(format))) {
             int pages = document.getNumberOfPages();
             assertThat(pages).isBetween(2, 60);
             var picture = new PDFRenderer(document).renderImageWithDPI(pages - 1, FINE);
@@ -111,7 +111,7 @@ class BoardFilesTest {
     /** Each tile has a name of its own, and none is without a line of the harness. */
     @Test
     void tilesAreNamedByRowAndColumn() throws IOException {
-        try (var document = Loader.loadPDF(files("roadster").sheet().tiles(BoardSheet.Format.A4))) {
+        try (var document = Loader.loadPDF(files("roadster").tiles(BoardSheet.Format.A4))) {
             var text = new PDFTextStripper();
             var names = new HashSet<String>();
             for (int page = 1; page <= document.getNumberOfPages(); page++) {
@@ -130,7 +130,7 @@ class BoardFilesTest {
         var design = design("roadster");
         var board = board(design).trimmed();
         try (var document =
-                Loader.loadPDF(new BoardFiles(design, board, UserUnits.METRIC).sheet().whole())) {
+                Loader.loadPDF(new BoardFiles(design, board, UserUnits.METRIC).whole())) {
             var page = document.getPage(0);
             double unit = page.getUserUnit() * 25.4 / 72 / 1000;
 
