@@ -113,14 +113,30 @@ public record FormingBoard(Loom loom, Surface surface, List<Lying> strands, Map<
     }
 
     /**
-     * Lays one of the looms of a design, on a board or on one as large as needed; empty when there
-     * is no loom of that number.
+     * How one of the looms of a design lies.
+     *
+     * @param looms how many there are
+     * @param fit of the one; empty when there is none of its number
      */
-    public static Optional<Fit> of(Design design, int number, Optional<Surface> surface) {
-        return Loom.of(design).stream()
-                .filter(loom -> loom.number() == number)
-                .findFirst()
-                .map(loom -> surface.map(board -> of(loom, board)).orElseGet(() -> asNeeded(loom)));
+    public record Answer(int looms, Optional<Fit> fit) {
+        /** The board, where the loom lies on it. */
+        public Optional<FormingBoard> board() {
+            return fit.flatMap(found ->
+                    found instanceof Fit.Fits(var board) ? Optional.of(board) : Optional.empty());
+        }
+    }
+
+    /** Lays one of the looms of a design, on a board or on one as large as needed. */
+    public static Answer of(Design design, int number, Optional<Surface> surface) {
+        var looms = Loom.of(design);
+        return new Answer(
+                looms.size(),
+                looms.stream()
+                        .filter(loom -> loom.number() == number)
+                        .findFirst()
+                        .map(loom ->
+                                surface.map(board -> of(loom, board))
+                                        .orElseGet(() -> asNeeded(loom))));
     }
 
     /** The strand that is nearest to a place and no farther than so many metres. */

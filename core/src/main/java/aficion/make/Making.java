@@ -105,6 +105,11 @@ public record Making(List<WireWork> wires) {
                 wire.insulation());
     }
 
+    /** The same without the wires that are made. */
+    public Making left(Work work) {
+        return new Making(wires.stream().filter(wire -> !wire.isMade(work)).toList());
+    }
+
     /** The first wire that is not made yet; empty when all are. */
     public Optional<WireWork> next(Work work) {
         return wires.stream().filter(wire -> !wire.isMade(work)).findFirst();

@@ -11,6 +11,7 @@ import aficion.make.Making.WireWork;
 import aficion.quantity.Metres;
 import aficion.stock.Stock.Spool;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -29,8 +30,13 @@ import java.util.stream.Stream;
  */
 public record Cutting(
         Map<WireId, Integer> from, List<Shortfall> shortfalls, Metres opened, Metres left) {
-    /** What a shop sells on a roll, metres. */
-    private static final double[] ROLLS = {5, 10, 30};
+    /** No wire from no spool. */
+    public static final Cutting NOTHING =
+            new Cutting(Map.of(), List.of(), new Metres(0), new Metres(0));
+
+    /** What a shop sells on a roll. */
+    private static final List<Metres> ROLLS =
+            List.of(new Metres(5), new Metres(10), new Metres(30));
 
     /** Wires of one kind that find no spool, with what helps. */
     public record Shortfall(Cut cut, List<Wire> wires, Metres length, List<Remedy> remedies) {
@@ -73,31 +79,42 @@ public record Cutting(
             }
         }
         var from = new LinkedHashMap<WireId, Integer>();
-        var left = new LinkedHashMap<Integer, Double>();
-        stock.spools().forEach(spool -> left.put(spool.number(), spool.left().value()));
-        var lacking = new LinkedHashMap<Cut, List<WireWork>>();
-        double opened = 0;
-        for (var kind : kinds.entrySet()) {
-            opened +=
-                    cut(
-                            kind.getValue(),
-                            spools(stock, kind.getKey()),
-                            new Found(from, left, lacking));
+        kinds.forEach((kind, wires) -> from.putAll(cut(wires, spools(stock, kind))));
+        var after = stock;
+        for (var wire : kinds.values().stream().flatMap(List::stream).toList()) {
+            var spool = from.get(wire.wire().id());
+            after = spool == null ? after : after.taking(spool, wire.cut().cut());
         }
-        var shortfalls =
-                lacking.entrySet().stream()
-                        .map(each -> shortfall(each.getKey(), each.getValue(), stock, left))
-                        .toList();
-        double rest = from.values().stream().distinct().mapToDouble(left::get).sum();
-        return new Cutting(from, shortfalls, new Metres(opened), new Metres(Math.max(0, rest)));
+        return new Cutting(
+                from,
+                shortfalls(kinds, from, after),
+                sum(stock, from.values()),
+                sum(after, from.values()));
     }
 
-    private record Found(
-            Map<WireId, Integer> from,
-            Map<Integer, Double> left,
-            Map<Cut, List<WireWork>> lacking) {}
+    private static Metres sum(Stock stock, Collection<Integer> spools) {
+        return new Metres(
+                stock.spools().stream()
+                        .filter(spool -> spools.contains(spool.number()))
+                        .mapToDouble(spool -> spool.left().value())
+                        .sum());
+    }
 
-    private static Cut kind(Wire wire) {
+    private static List<Shortfall> shortfalls(
+            Map<Cut, List<WireWork>> kinds, Map<WireId, Integer> from, Stock left) {
+        var shortfalls = new ArrayList<Shortfall>();
+        kinds.forEach((kind, wires) -> {
+            var lacking =
+                    wires.stream().filter(wire -> !from.containsKey(wire.wire().id())).toList();
+            if (!lacking.isEmpty()) {
+                shortfalls.add(shortfall(kind, lacking, left));
+            }
+        });
+        return shortfalls;
+    }
+
+    /** The kind of wire that a wire is cut from. */
+    public static Cut kind(Wire wire) {
         return new Cut(wire.conductor().size(), wire.insulation(), wire.colour());
     }
 
@@ -105,8 +122,8 @@ public record Cutting(
         return stock.spools().stream().filter(spool -> spool.holds(kind)).toList();
     }
 
-    /** Cuts wires of a kind from their spools; returns the metres on those that are opened. */
-    private static double cut(List<WireWork> wires, List<Spool> spools, Found found) {
+    /** The spool that each wire of a kind is cut from, where one has enough. */
+    private static Map<WireId, Integer> cut(List<WireWork> wires, List<Spool> spools) {
         var packed =
                 new Packing(
                                 wires.stream()
@@ -114,35 +131,25 @@ public record Cutting(
                                         .toArray(),
                                 spools.stream().mapToDouble(each -> each.left().value()).toArray())
                         .best();
-        double opened = 0;
-        var seen = new ArrayList<Integer>();
+        var from = new LinkedHashMap<WireId, Integer>();
         for (int i = 0; i < packed.length; i++) {
-            var wire = wires.get(i);
-            if (packed[i] < 0) {
-                found.lacking.computeIfAbsent(kind(wire.wire()), _ -> new ArrayList<>()).add(wire);
-            } else {
-                var spool = spools.get(packed[i]);
-                found.from.put(wire.wire().id(), spool.number());
-                found.left.merge(spool.number(), -wire.cut().cut().value(), Double::sum);
-                if (!seen.contains(packed[i])) {
-                    seen.add(packed[i]);
-                    opened += spool.left().value();
-                }
+            if (packed[i] >= 0) {
+                from.put(wires.get(i).wire().id(), spools.get(packed[i]).number());
             }
         }
-        return opened;
+        return from;
     }
 
-    private static Shortfall shortfall(
-            Cut cut, List<WireWork> wires, Stock stock, Map<Integer, Double> left) {
+    private static Shortfall shortfall(Cut cut, List<WireWork> wires, Stock left) {
         double length = wires.stream().mapToDouble(each -> each.cut().cut().value()).sum();
         var remedies = new ArrayList<Remedy>();
-        spare(stock, left, length)
+        spare(left, length)
                 .filter(spool ->
-                        spool.cut().size().equals(cut.size()) && spool.cut().cover() == cut.cover())
+                        spool.cut().conductor().equals(cut.conductor())
+                                && spool.cut().cover() == cut.cover())
                 .findFirst()
                 .ifPresent(spool -> remedies.add(new Remedy.OtherColour(spool)));
-        spare(stock, left, length)
+        spare(left, length)
                 .filter(spool -> isThicker(spool, cut))
                 .filter(spool -> wires.stream().allMatch(wire -> fits(spool, wire.wire())))
                 .min(
@@ -150,16 +157,16 @@ public record Cutting(
                                         (Spool spool) -> !spool.cut().colour().equals(cut.colour()))
                                 .thenComparing(spool -> spool.cut().conductor().copper().value()))
                 .ifPresent(spool -> remedies.add(new Remedy.Thicker(spool)));
-        remedies.add(buy(cut, length, stock));
+        remedies.add(buy(cut, length, left));
         return new Shortfall(
                 cut, wires.stream().map(WireWork::wire).toList(), new Metres(length), remedies);
     }
 
     /** Spools with enough to spare, the one with least to spare first. */
-    private static Stream<Spool> spare(Stock stock, Map<Integer, Double> left, double length) {
-        return stock.spools().stream()
-                .filter(spool -> left.get(spool.number()) >= length)
-                .sorted(Comparator.comparingDouble(spool -> left.get(spool.number())));
+    private static Stream<Spool> spare(Stock left, double length) {
+        return left.spools().stream()
+                .filter(spool -> spool.left().value() >= length)
+                .sorted(Comparator.comparingDouble(spool -> spool.left().value()));
     }
 
     private static boolean isThicker(Spool spool, Cut cut) {
@@ -174,17 +181,10 @@ public record Cutting(
     }
 
     private static Remedy.Buy buy(Cut cut, double length, Stock stock) {
-        double metres = Math.ceil((1 + Shopping.MORE_WIRE) * length);
-        Optional<Metres> roll = Optional.empty();
-        for (double each : ROLLS) {
-            if (roll.isEmpty() && each >= length) {
-                roll = Optional.of(new Metres(each));
-            }
-        }
+        double metres = Shopping.metres(length);
         return new Remedy.Buy(
                 new Metres(metres),
-                roll,
-                Optional.ofNullable(stock.prices().get(cut.size().toString()))
-                        .map(price -> price * metres));
+                ROLLS.stream().filter(roll -> roll.value() >= length).findFirst(),
+                stock.price(Stock.key(cut.size())).map(price -> price * metres));
     }
 }

@@ -3,13 +3,12 @@ package aficion.stock;
 import aficion.catalogue.Coverings;
 import aficion.catalogue.Ends;
 import aficion.catalogue.FuseType;
-import aficion.catalogue.WireSize;
 import aficion.harness.Dress;
 import aficion.job.Body;
+import aficion.job.Cut;
 import aficion.job.Design;
 import aficion.job.Termination;
 import aficion.job.Wire;
-import aficion.job.WireColour;
 import aficion.job.Work;
 import aficion.job.WorkshopPractice;
 import aficion.make.Making;
@@ -31,7 +30,7 @@ import java.util.function.Function;
  * eighth more wire and tape, a tenth more terminals, one spare fuse of each; less what is in stock.
  */
 public final class Shopping {
-    static final double MORE_WIRE = 0.12;
+    private static final double MORE_WIRE = 0.12;
     private static final double MORE_ENDS = 0.1;
 
     /** Ways to work that use something up. */
@@ -48,106 +47,33 @@ public final class Shopping {
 
     /** One thing to buy. */
     public sealed interface Item {
-        /** What its price is kept by; empty for what none is kept of. */
-        default Optional<String> priced() {
-            return Optional.empty();
-        }
-
-        /** How many, or how many metres. */
-        double amount();
-
         /** Wire off a reel, in whole metres. */
-        record OfWire(WireSize size, WireColour colour, Metres length) implements Item {
-            @Override
-            public Optional<String> priced() {
-                return Optional.of(size.toString());
-            }
+        record OfWire(Cut cut, Metres length) implements Item {}
 
-            @Override
-            public double amount() {
-                return length.value();
-            }
-        }
-
-        record OfTerminal(Termination termination, int count) implements Item {
-            @Override
-            public Optional<String> priced() {
-                return Optional.of(termination.key());
-            }
-
-            @Override
-            public double amount() {
-                return count;
-            }
-        }
+        record OfTerminal(Termination termination, int count) implements Item {}
 
         /** Sleeves, shrink and tubes, by the metre. */
-        record OfCovering(Coverings.Size size, Metres length) implements Item {
-            @Override
-            public Optional<String> priced() {
-                return Optional.of(Stock.key(size));
-            }
-
-            @Override
-            public double amount() {
-                return length.value();
-            }
-        }
+        record OfCovering(Coverings.Size size, Metres length) implements Item {}
 
         /** Grommets and clips. */
-        record OfPiece(Coverings.Size size, int count) implements Item {
-            @Override
-            public Optional<String> priced() {
-                return Optional.of(Stock.key(size));
-            }
+        record OfPiece(Coverings.Size size, int count) implements Item {}
 
-            @Override
-            public double amount() {
-                return count;
-            }
-        }
+        record OfFuse(FuseType type, Amps marking, int count) implements Item {}
 
-        record OfFuse(FuseType type, Amps marking, int count) implements Item {
-            @Override
-            public double amount() {
-                return count;
-            }
-        }
+        record OfTape(Metres length) implements Item {}
 
-        record OfTape(Metres length) implements Item {
-            @Override
-            public double amount() {
-                return length.value();
-            }
-        }
+        record OfTies(int count) implements Item {}
 
         /** What ends are made with. */
-        record OfTool(Ends.Tool tool, int ends) implements Item {
-            @Override
-            public double amount() {
-                return 1;
-            }
-        }
+        record OfTool(Ends.Tool tool, int ends) implements Item {}
 
         /** What is used up as the house works. */
-        record OfSupply(WorkshopPractice practice) implements Item {
-            @Override
-            public double amount() {
-                return 1;
-            }
-        }
-
-        record OfTies(int count) implements Item {
-            @Override
-            public double amount() {
-                return count;
-            }
-        }
+        record OfSupply(WorkshopPractice practice) implements Item {}
     }
 
     /** All that is bought for what is not made yet of a design: wire first, thinnest first. */
     public static List<Item> of(Design design, Work work, Stock stock) {
-        var making = Making.of(design);
+        var making = Making.of(design).left(work);
         var items = new ArrayList<Item>();
         items.addAll(wire(Cutting.of(design, work, stock)));
         items.addAll(terminals(making, stock));
@@ -160,18 +86,34 @@ public final class Shopping {
         return List.copyOf(items);
     }
 
-    /** What an item costs, where the user has given its price. */
+    /** What an item costs, where the user has given its price; of some no price is kept. */
     public static Optional<Double> cost(Item item, Stock stock) {
-        return item.priced().map(stock.prices()::get).map(price -> price * item.amount());
+        return switch (item) {
+            case Item.OfWire(var cut, var length) -> cost(stock, Stock.key(cut.size()), length);
+            case Item.OfTerminal(var termination, var count) ->
+                    stock.price(termination.key()).map(price -> price * count);
+            case Item.OfCovering(var size, var length) -> cost(stock, Stock.key(size), length);
+            case Item.OfPiece(var size, var count) ->
+                    stock.price(Stock.key(size)).map(price -> price * count);
+            case Item.OfFuse _, Item.OfTape _, Item.OfTies _, Item.OfTool _, Item.OfSupply _ ->
+                    Optional.empty();
+        };
+    }
+
+    private static Optional<Double> cost(Stock stock, String key, Metres length) {
+        return stock.price(key).map(price -> price * length.value());
+    }
+
+    /** So many whole metres are bought for a length, with what is wasted. */
+    static double metres(double length) {
+        return Math.ceil((1 + MORE_WIRE) * length);
     }
 
     private static List<Item> wire(Cutting cutting) {
         return cutting.shortfalls().stream()
                 .<Item>map(lacking ->
                         new Item.OfWire(
-                                lacking.cut().size(),
-                                lacking.cut().colour(),
-                                new Metres(Math.ceil((1 + MORE_WIRE) * lacking.length().value()))))
+                                lacking.cut(), new Metres(metres(lacking.length().value()))))
                 .toList();
     }
 

@@ -2,11 +2,14 @@ package aficion.stock;
 
 import aficion.catalogue.Conductors;
 import aficion.catalogue.Coverings;
+import aficion.catalogue.WireSize;
 import aficion.job.Cut;
 import aficion.job.Termination;
 import aficion.quantity.Metres;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,6 +64,33 @@ public record Stock(
         }
     }
 
+    /** One thing that is counted. */
+    public sealed interface Thing {
+        /** What its price is kept by. */
+        String key();
+
+        record OfSpool(Spool spool) implements Thing {
+            @Override
+            public String key() {
+                return Stock.key(spool.cut.size());
+            }
+        }
+
+        record OfTerminal(Termination terminal) implements Thing {
+            @Override
+            public String key() {
+                return terminal.key();
+            }
+        }
+
+        record OfCovering(Coverings.Size size) implements Thing {
+            @Override
+            public String key() {
+                return Stock.key(size);
+            }
+        }
+    }
+
     /**
      * @throws IllegalArgumentException when two spools have one number, or there is less than
      *     nothing of something
@@ -94,6 +124,52 @@ public record Stock(
     /** What a sleeve, shrink, tube, grommet or clip of a size is known by. */
     public static String key(Coverings.Size size) {
         return size.sort().name() + ":" + Math.round(10_000 * size.bore().value()) / 10.0;
+    }
+
+    /** What wire of a size is known by. */
+    public static String key(WireSize size) {
+        return size.toString();
+    }
+
+    /** All that is counted: spools, terminals, coverings by their size. */
+    public List<Thing> things() {
+        var things = new ArrayList<Thing>();
+        spools.forEach(spool -> things.add(new Thing.OfSpool(spool)));
+        terminals.keySet().forEach(key -> things.add(new Thing.OfTerminal(new Termination(key))));
+        Arrays.stream(Coverings.Sort.values())
+                .flatMap(sort -> Coverings.of(sort).stream())
+                .filter(size -> sleeves.containsKey(key(size)))
+                .forEach(size -> things.add(new Thing.OfCovering(size)));
+        return things;
+    }
+
+    /** The same with so many, or so many metres, of a thing. */
+    public Stock having(Thing thing, double amount) {
+        return switch (thing) {
+            case Thing.OfSpool(var spool) -> holding(spool.number, new Metres(amount));
+            case Thing.OfTerminal(var terminal) -> counting(terminal, (int) amount);
+            case Thing.OfCovering(var size) -> holding(size, new Metres(amount));
+        };
+    }
+
+    /** The same without a thing. */
+    public Stock without(Thing thing) {
+        return switch (thing) {
+            case Thing.OfSpool(var spool) -> without(spool.number);
+            case Thing.OfTerminal _, Thing.OfCovering _ -> having(thing, 0);
+        };
+    }
+
+    /** The price of one, or of a metre, of what goes by a key. */
+    public Optional<Double> price(String key) {
+        return Optional.ofNullable(prices.get(key));
+    }
+
+    /** The spool of a kind with least left that has so much; empty where none has. */
+    public Optional<Spool> enough(Cut kind, Metres length) {
+        return spools.stream()
+                .filter(spool -> spool.holds(kind) && spool.left.value() >= length.value())
+                .min(Comparator.comparingDouble(spool -> spool.left.value()));
     }
 
     /** The spool of a number; empty when there is none. */

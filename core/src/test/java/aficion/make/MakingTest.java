@@ -141,8 +141,8 @@ class MakingTest {
         var thin =
                 items.stream()
                         .filter(item ->
-                                item instanceof Item.OfWire(var size, _, _)
-                                        && size.designation().equals("1"))
+                                item instanceof Item.OfWire(var cut, _)
+                                        && cut.size().designation().equals("1"))
                         .map(Item.OfWire.class::cast)
                         .toList();
 

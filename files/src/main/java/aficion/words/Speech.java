@@ -3,6 +3,7 @@ package aficion.words;
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
+import aficion.catalogue.Coverings;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Housings;
 import aficion.catalogue.Purpose;
@@ -246,6 +247,11 @@ public final class Speech {
             case BodyEdit body -> edit(body);
             case CompositeEdit several -> edit(several);
         };
+    }
+
+    /** What a sleeve, shrink, tube, grommet or clip of a size is called. */
+    public String covering(Coverings.Size size) {
+        return Words.of("buy.covering", Words.of("covering.sort", size.sort()), say(size.bore()));
     }
 
     /** What a body of a connector is called, by its key. */

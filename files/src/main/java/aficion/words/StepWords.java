@@ -1,7 +1,7 @@
 package aficion.words;
 
 import aficion.catalogue.Ends;
-import aficion.job.Job;
+import aficion.job.Design;
 import aficion.job.WorkshopPractice;
 import aficion.make.EndWork;
 import aficion.make.Making.Step;
@@ -22,12 +22,13 @@ public final class StepWords {
 
     /**
      * @param stock what wires are cut from
+     * @param cutting which of it each is cut from
      */
-    public StepWords(Job job, Stock stock, UserUnits units) {
-        this.speech = new Speech(job.design(), units);
+    public StepWords(Design design, Stock stock, Cutting cutting, UserUnits units) {
+        this.speech = new Speech(design, units);
         this.stock = stock;
-        this.insulationSet = job.design().rules().workBy(WorkshopPractice.INSULATION_SET);
-        this.cutting = Cutting.of(job.design(), job.work(), stock);
+        this.insulationSet = design.rules().workBy(WorkshopPractice.INSULATION_SET);
+        this.cutting = cutting;
     }
 
     /** From what terminal to what. */

@@ -15,7 +15,6 @@ import aficion.forming.Fixing;
 import aficion.forming.FormingBoard;
 import aficion.forming.FormingBoard.Fit;
 import aficion.forming.FormingPicture;
-import aficion.forming.Loom;
 import aficion.forming.Surface;
 import aficion.harness.Board.At;
 import aficion.job.Design;
@@ -29,6 +28,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
+import javafx.scene.Group;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.MouseEvent;
@@ -70,7 +70,7 @@ final class FormingView extends VBox {
         getChildren().addAll(head, says, drawn, foot);
         bench.history().addListener((_, _, _) -> refresh());
         bench.forming().addListener((_, _, _) -> refresh());
-        bench.selection().addListener((_, _, _) -> drawn.requestLayout());
+        bench.selection().addListener((_, _, _) -> drawn.choose());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
 
@@ -85,13 +85,9 @@ final class FormingView extends VBox {
         }
         shown = Optional.of(design);
         asked = Optional.of(forming);
-        int looms = Loom.of(design).size();
-        head(forming, looms);
-        says.setText(Words.of(looms == 0 ? "forming.none" : "forming.busy"));
+        says.setText(Words.of("forming.busy"));
         drawn.show(Optional.empty());
-        if (looms > 0) {
-            bench.ask().form(forming, this::show);
-        }
+        bench.ask().form(forming, answer -> show(forming, answer));
     }
 
     private void head(Forming forming, int looms) {
@@ -193,8 +189,9 @@ final class FormingView extends VBox {
                 : board.equals(Surface.TWO_DOORS) ? Words.of("forming.doors", size) : size;
     }
 
-    private void show(Optional<Fit> fit) {
-        switch (fit.orElse(null)) {
+    private void show(Forming forming, FormingBoard.Answer answer) {
+        head(forming, answer.looms());
+        switch (answer.fit().orElse(null)) {
             case null -> says.setText(Words.of("forming.none"));
             case Fit.Fits(var board) -> {
                 var fixings = Fixing.of(board);
@@ -222,8 +219,10 @@ final class FormingView extends VBox {
     private final class Drawn extends Pane {
         private Optional<FormingBoard> board = Optional.empty();
         private double scale = 1;
+        private final Group halo = new Group();
+        private double wide;
+        private double high;
         private double left;
-        private double top;
 
         Drawn() {
             setId("forming-board");
@@ -233,26 +232,31 @@ final class FormingView extends VBox {
 
         void show(Optional<FormingBoard> made) {
             board = made;
+            getChildren().clear();
             requestLayout();
         }
 
         @Override
         protected void layoutChildren() {
-            getChildren().clear();
-            board.ifPresent(this::draw);
+            if (board.isEmpty()) {
+                getChildren().clear();
+            } else if (getWidth() != wide || getHeight() != high || getChildren().isEmpty()) {
+                wide = getWidth();
+                high = getHeight();
+                draw(board.get());
+            }
         }
 
         private void draw(FormingBoard lying) {
-            double wide = lying.surface().wide().value();
-            double high = lying.surface().high().value();
+            double metresWide = lying.surface().wide().value();
+            double metresHigh = lying.surface().high().value();
             scale =
                     Math.max(
                             1,
                             Math.min(
-                                    (getWidth() - 2 * EDGE) / wide,
-                                    (getHeight() - 2 * EDGE) / high));
-            left = (getWidth() - wide * scale) / 2;
-            top = EDGE;
+                                    (wide - 2 * EDGE) / metresWide,
+                                    (high - 2 * EDGE) / metresHigh));
+            left = (wide - metresWide * scale) / 2;
             var words =
                     new FormingWords(
                             bench.design(),
@@ -260,18 +264,26 @@ final class FormingView extends VBox {
                             bench.units(),
                             false,
                             text -> width.of(text, DrawingWords.SIZE) + 4);
-            var picture = new FormingPicture(lying, scale, words);
-            var sheet = new Pane();
-            sheet.setManaged(false);
-            sheet.relocate(left, top);
-            sheet.setMouseTransparent(true);
-            if (bench.selection().get() instanceof Selection.OfRun(var run)) {
-                lying.strands().stream()
-                        .filter(each -> each.strand().run().equals(run))
-                        .forEach(each -> sheet.getChildren().add(chosen(each)));
+            var sheet = new Group(Ink.of(new FormingPicture(lying, scale, words).marks()));
+            for (var layer : List.of(halo, sheet)) {
+                layer.setManaged(false);
+                layer.setMouseTransparent(true);
+                layer.setLayoutX(left);
+                layer.setLayoutY(EDGE);
             }
-            sheet.getChildren().addAll(Ink.of(picture.marks()));
-            getChildren().add(sheet);
+            getChildren().setAll(halo, sheet);
+            choose();
+        }
+
+        /** Marks the run that is chosen. */
+        void choose() {
+            halo.getChildren().clear();
+            if (bench.selection().get() instanceof Selection.OfRun(var run)) {
+                board.stream()
+                        .flatMap(lying -> lying.strands().stream())
+                        .filter(each -> each.strand().run().equals(run))
+                        .forEach(each -> halo.getChildren().add(chosen(each)));
+            }
         }
 
         private Polyline chosen(FormingBoard.Lying lying) {
@@ -283,7 +295,7 @@ final class FormingView extends VBox {
         }
 
         private void press(MouseEvent event) {
-            var at = new At((event.getX() - left) / scale, (event.getY() - top) / scale);
+            var at = new At((event.getX() - left) / scale, (event.getY() - EDGE) / scale);
             board.flatMap(lying -> lying.nearest(at, PRESSED))
                     .ifPresent(strand -> bench.selection().set(new Selection.OfRun(strand.run())));
         }

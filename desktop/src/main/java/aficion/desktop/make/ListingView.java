@@ -13,9 +13,7 @@ import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -38,8 +36,7 @@ final class ListingView extends VBox {
         this.bench = bench;
         this.kind = kind;
         this.drawer = drawer;
-        table.setPlaceholder(Texts.label(Words.of("make.none"), "empty"));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
+        Tables.dress(table, Words.of("make.none"));
         var head =
                 new HBox(
                         14,
@@ -100,16 +97,12 @@ final class ListingView extends VBox {
     }
 
     private void show(Listing made) {
-        table.setId("list-" + made.name());
         table.getColumns().clear();
         for (int i = 0; i < made.heading().size(); i++) {
             int index = i;
-            var column = new TableColumn<List<String>, String>(made.heading().get(i));
-            column.setCellValueFactory(
-                    cell -> new ReadOnlyObjectWrapper<>(cell.getValue().get(index)));
-            column.setSortable(false);
-            table.getColumns().add(column);
+            Tables.column(table, made.heading().get(i), row -> row.get(index));
         }
         table.getItems().setAll(made.rows());
+        table.setId("list-" + made.name());
     }
 }

@@ -51,6 +51,7 @@ final class StepsView extends VBox {
         setFocusTraversable(true);
         addEventHandler(KeyEvent.KEY_PRESSED, this::press);
         bench.history().addListener((_, _, _) -> refresh());
+        drawer.cutting().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> begin());
         setOnMouseClicked(_ -> requestFocus());
     }
@@ -156,7 +157,12 @@ final class StepsView extends VBox {
 
     private VBox card(WireWork work) {
         var speech = bench.speech();
-        var words = new StepWords(bench.job(), drawer.stock().get(), bench.units());
+        var words =
+                new StepWords(
+                        bench.design(),
+                        drawer.stock().get(),
+                        drawer.cutting().get(),
+                        bench.units());
         var wire = work.wire();
         var cut = Texts.label(speech.say(work.cut().cut()), "steps-length");
         cut.setId("step-length");

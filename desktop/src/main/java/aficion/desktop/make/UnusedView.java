@@ -13,13 +13,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.stream.Stream;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -67,12 +64,14 @@ final class UnusedView extends VBox {
         name.setOnAction(_ -> note());
         where.setOnAction(_ -> note());
         table.setId("unused-table");
-        table.setPlaceholder(Texts.wrapped(Words.of("unused.none"), "empty"));
-        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_LAST_COLUMN);
-        column("list.lead", UnusedLead::name);
-        column("list.colour", lead -> lead.colour().map(bench.speech()::longColour).orElse(""));
-        column("list.where", UnusedLead::where);
-        column("list.done", lead -> Words.of("unused", lead.done()));
+        Tables.dress(table, Words.of("unused.none"));
+        Tables.column(table, Words.of("list.lead"), UnusedLead::name);
+        Tables.column(
+                table,
+                Words.of("list.colour"),
+                lead -> lead.colour().map(bench.speech()::longColour).orElse(""));
+        Tables.column(table, Words.of("list.where"), UnusedLead::where);
+        Tables.column(table, Words.of("list.done"), lead -> Words.of("unused", lead.done()));
         table.setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.DELETE) {
                 forget();
@@ -103,14 +102,6 @@ final class UnusedView extends VBox {
         getChildren().addAll(head, form, trouble, table);
         bench.history().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
-    }
-
-    private void column(String words, Function<UnusedLead, String> text) {
-        var column = new TableColumn<UnusedLead, String>(Words.of(words));
-        column.setCellValueFactory(
-                cell -> new ReadOnlyObjectWrapper<>(text.apply(cell.getValue())));
-        column.setSortable(false);
-        table.getColumns().add(column);
     }
 
     private void refresh() {

@@ -23,6 +23,7 @@ import aficion.files.sheet.Sheets;
 import aficion.forming.FormingBoard;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.solve.Solver;
 import aficion.stock.Stock;
@@ -39,6 +40,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.stage.Window;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -279,11 +281,12 @@ public final class JobFiles {
 
     /** A list for the bench as a sheet. */
     void printList(Listings.Kind kind) {
+        var listing = listing(kind);
         print(
                 kind.key() + ".pdf",
                 "file.pdf",
                 assessment ->
-                        Sheets.listing(assessment.design(), listing(kind, assessment.design())));
+                        Sheets.listing(assessment.design(), listing.apply(assessment.design())));
     }
 
     /** Labels to cut, on the sheet that was chosen. */
@@ -294,30 +297,36 @@ public final class JobFiles {
 
     /** The same for a table or a label printer. */
     void exportList(Listings.Kind kind) {
+        var listing = listing(kind);
         print(
                 kind.key() + ".csv",
                 "file.csv",
                 assessment -> {
                     var out = new StringBuilder();
-                    listing(kind, assessment.design()).writeCsv(out);
+                    listing.apply(assessment.design()).writeCsv(out);
                     return out.toString().getBytes(StandardCharsets.UTF_8);
                 });
     }
 
-    private Listing listing(Listings.Kind kind, Design design) {
-        return kind.of(bench.job().with(design), drawer.stock().get(), bench.units());
+    /** A list with the work and the stock as they are now, of whatever design it is made. */
+    private Function<Design, Listing> listing(Listings.Kind kind) {
+        var job = bench.job();
+        var stock = drawer.stock().get();
+        var units = bench.units();
+        return design -> kind.of(job.with(design), stock, units);
     }
 
     /** The forming board that is asked for, at full size; says why where the loom does not fit. */
     void printBoard(BoardFiles.Kind kind) {
         var forming = bench.forming().get();
+        var units = bench.units();
         prompts.toWrite(
                         fileName() + "-board-" + forming.loom() + kind.ending(),
                         "file." + kind.file())
                 .ifPresent(path ->
                         bench.ask()
                                 .prepare(
-                                        design -> board(design, forming, kind),
+                                        design -> board(design, forming, kind, units),
                                         made ->
                                                 made.ifPresentOrElse(
                                                         bytes -> write(path, bytes),
@@ -329,12 +338,12 @@ public final class JobFiles {
                                                                                 "problem.board")))));
     }
 
-    private Optional<byte[]> board(Design design, Forming forming, BoardFiles.Kind kind) {
+    private static Optional<byte[]> board(
+            Design design, Forming forming, BoardFiles.Kind kind, UserUnits units) {
         return FormingBoard.of(design, forming.loom(), forming.surface())
-                .filter(FormingBoard.Fit.Fits.class::isInstance)
-                .map(FormingBoard.Fit.Fits.class::cast)
-                .map(fit -> {
-                    var files = new BoardFiles(design, fit.board(), bench.units());
+                .board()
+                .map(board -> {
+                    var files = new BoardFiles(design, board, units);
                     try {
                         return kind.of(files, forming.format());
                     } catch (IOException e) {

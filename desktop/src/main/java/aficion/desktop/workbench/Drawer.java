@@ -2,7 +2,6 @@ package aficion.desktop.workbench;
 
 import aficion.job.Design;
 import aficion.job.WireId;
-import aficion.job.Work;
 import aficion.job.edit.History;
 import aficion.make.CutLength;
 import aficion.quantity.Metres;
@@ -27,6 +26,10 @@ public final class Drawer {
     private final ReadOnlyObjectWrapper<Stock> stock = new ReadOnlyObjectWrapper<>(Stock.EMPTY);
     private final ReadOnlyObjectWrapper<Optional<String>> trouble =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Cutting> cutting =
+            new ReadOnlyObjectWrapper<>(Cutting.NOTHING);
+
+    /** The spools that wires were cut from. */
     private final Map<WireId, Integer> cut = new HashMap<>();
 
     /** Where a stock is kept. */
@@ -54,6 +57,11 @@ public final class Drawer {
     /** Why the stock could not be read or kept, where it could not. */
     public ReadOnlyObjectProperty<Optional<String>> trouble() {
         return trouble.getReadOnlyProperty();
+    }
+
+    /** What the wires of the job are cut from, as it was worked out last. */
+    public ReadOnlyObjectProperty<Cutting> cutting() {
+        return cutting.getReadOnlyProperty();
     }
 
     private boolean read() {
@@ -89,7 +97,17 @@ public final class Drawer {
 
     /** Takes wire from its spools as the wires of the job on a bench are cut. */
     public void follow(Workbench bench) {
-        bench.history().addListener((_, before, after) -> follow(before, after));
+        bench.history()
+                .addListener((_, before, after) -> {
+                    follow(before, after);
+                    plan(bench);
+                });
+        stock.addListener((_, _, _) -> plan(bench));
+        plan(bench);
+    }
+
+    private void plan(Workbench bench) {
+        bench.ask().cut(stock.get(), cutting::set);
     }
 
     private void follow(History before, History after) {
@@ -112,28 +130,32 @@ public final class Drawer {
         wires.addAll(now.made().keySet());
         for (var wire : wires) {
             if (was.made(wire) == 0 && now.made(wire) > 0) {
-                take(before.present().design(), was, wire);
+                take(before.present().design(), wire);
             } else if (was.made(wire) > 0 && now.made(wire) == 0) {
                 giveBack(before.present().design(), wire);
             }
         }
     }
 
-    private void take(Design design, Work work, WireId wire) {
-        var from = Cutting.of(design, work, stock.get()).from().get(wire);
-        if (from != null && change(now -> now.taking(from, length(design, wire)))) {
-            cut.put(wire, from);
-        }
+    /** From the spool that was planned, else from any that has enough. */
+    private void take(Design design, WireId id) {
+        var wire = design.wire(id);
+        var length = CutLength.of(design, wire).cut();
+        Optional.ofNullable(cutting.get().from().get(id))
+                .flatMap(stock.get()::spool)
+                .filter(spool ->
+                        spool.holds(Cutting.kind(wire)) && spool.left().value() >= length.value())
+                .or(() -> stock.get().enough(Cutting.kind(wire), length))
+                .map(Stock.Spool::number)
+                .filter(from -> change(now -> now.taking(from, length)))
+                .ifPresent(from -> cut.put(id, from));
     }
 
     private void giveBack(Design design, WireId wire) {
         var from = cut.remove(wire);
         if (from != null) {
-            change(now -> now.taking(from, new Metres(-length(design, wire).value())));
+            double length = CutLength.of(design, design.wire(wire)).cut().value();
+            change(now -> now.taking(from, new Metres(-length)));
         }
-    }
-
-    private static Metres length(Design design, WireId wire) {
-        return CutLength.of(design, design.wire(wire)).cut();
     }
 }

@@ -21,6 +21,8 @@ import aficion.simulate.SimulationResult;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import aficion.stock.Cutting;
+import aficion.stock.Stock;
 import aficion.sweep.Effect;
 import java.util.List;
 import java.util.Map;
@@ -193,8 +195,15 @@ public final class Inquiry {
                 doubts -> doubts.ifPresent(then));
     }
 
+    /** Finds from which spools the wires that are not cut yet come. */
+    public void cut(Stock stock, Consumer<Cutting> then) {
+        var design = bench.design();
+        var work = bench.job().work();
+        ask(Question.CUTTING, _ -> Cutting.of(design, work, stock), then);
+    }
+
     /** Lays a loom on its forming board. */
-    public void form(Forming forming, Consumer<Optional<FormingBoard.Fit>> then) {
+    public void form(Forming forming, Consumer<FormingBoard.Answer> then) {
         var design = bench.design();
         ask(
                 Question.FORMING,

@@ -21,6 +21,8 @@ public enum Question {
     OFFER(false),
     /** Which runs to measure first. */
     DOUBTS(false),
+    /** What wires are cut from. */
+    CUTTING(false),
     /** How a loom lies on its forming board. */
     FORMING(false),
     /** What an edit would do. */

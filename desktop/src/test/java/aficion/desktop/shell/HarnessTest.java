@@ -203,6 +203,8 @@ class HarnessTest extends WindowTest {
 
         press("make-tab-steps");
         until(() -> byId("step-wire").isPresent());
+        until(() -> files.drawer().cutting().get().from().containsKey(first.wire().id()));
+        settle();
         assertShows("from spool 1");
         push(KeyCode.SPACE);
         settle();

@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.files.DemoJobs;
 import aficion.netlist.Conditions;
+import aficion.words.Words;
 import java.util.ArrayList;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class EngineTest {
     private static final class Silent implements Engine.Told {
@@ -33,5 +36,12 @@ class EngineTest {
         engine.insist(Question.ASSESSMENT, hand -> hand.assessment(design), answers::add);
 
         assertThat(answers).isEmpty();
+    }
+
+    /** Whatever is asked has words to say that it failed. */
+    @ParameterizedTest
+    @EnumSource
+    void everyQuestionHasItsWords(Question question) {
+        assertThat(Words.find("asked." + question)).isPresent();
     }
 }

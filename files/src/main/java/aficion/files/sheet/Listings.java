@@ -217,26 +217,20 @@ public final class Listings {
 
     private static List<String> bought(Item item, Speech speech) {
         return switch (item) {
-            case Item.OfWire(var size, var colour, var length) ->
+            case Item.OfWire(var cut, var length) ->
                     List.of(
-                            Words.of("buy.wire", speech.size(size), speech.colour(colour)),
+                            Words.of(
+                                    "buy.wire",
+                                    speech.size(cut.size()),
+                                    speech.colour(cut.colour()),
+                                    Words.of("insulation", cut.cover())),
                             speech.say(length));
             case Item.OfTerminal(var termination, var count) ->
                     List.of(speech.termination(termination), String.valueOf(count));
             case Item.OfCovering(var size, var length) ->
-                    List.of(
-                            Words.of(
-                                    "buy.covering",
-                                    Words.of("covering.sort", size.sort()),
-                                    speech.say(size.bore())),
-                            speech.say(length));
+                    List.of(speech.covering(size), speech.say(length));
             case Item.OfPiece(var size, var count) ->
-                    List.of(
-                            Words.of(
-                                    "buy.covering",
-                                    Words.of("covering.sort", size.sort()),
-                                    speech.say(size.bore())),
-                            String.valueOf(count));
+                    List.of(speech.covering(size), String.valueOf(count));
             case Item.OfFuse(var type, var marking, var count) ->
                     List.of(speech.fuse(type, marking), String.valueOf(count));
             case Item.OfTool(var tool, var ends) ->

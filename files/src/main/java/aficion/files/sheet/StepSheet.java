@@ -8,6 +8,7 @@ import aficion.make.Making;
 import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
 import aficion.quantity.UserUnits;
+import aficion.stock.Cutting;
 import aficion.stock.Stock;
 import aficion.words.Speech;
 import aficion.words.StepWords;
@@ -33,7 +34,8 @@ public final class StepSheet {
     public StepSheet(Job job, Stock stock, UserUnits units) {
         this.job = job;
         this.speech = new Speech(job.design(), units);
-        this.words = new StepWords(job, stock, units);
+        var cutting = Cutting.of(job.design(), job.work(), stock);
+        this.words = new StepWords(job.design(), stock, cutting, units);
     }
 
     /** The steps of the wires of a loom. */
