@@ -16,6 +16,7 @@ import aficion.check.function.UnknownRule;
 import aficion.check.harness.ConnectorRule;
 import aficion.check.harness.GrommetRule;
 import aficion.check.harness.PlacingRule;
+import aficion.check.harness.PlugRule;
 import aficion.check.ignition.CoilPostRule;
 import aficion.check.ignition.CoilRule;
 import aficion.check.ignition.InterlockRule;
@@ -103,6 +104,7 @@ public final class Findings {
                     new LookRule(),
                     new GrommetRule(),
                     new ConnectorRule(),
+                    new PlugRule(),
                     new PlacingRule(),
                     new PumpRule(),
                     new ParkRule(),

@@ -5,15 +5,19 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.catalogue.Coverings;
+import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.check.Findings;
+import aficion.check.finding.ConnectorFinding;
 import aficion.check.finding.FitFinding;
+import aficion.forming.Loom;
 import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.InvalidJob;
 import aficion.job.Laid;
 import aficion.job.PartId;
+import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.Edit;
@@ -32,6 +36,8 @@ import aficion.route.Station;
 import aficion.route.StationId;
 import aficion.size.Assessment;
 import aficion.size.Bundle;
+import aficion.verb.Attempt;
+import aficion.verb.Plugging;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -221,6 +227,49 @@ class HarnessTest {
                 .isEqualTo(0.005);
         assertThat(Findings.of(Assessment.of(mended)))
                 .noneMatch(FitFinding.GrommetTooSmall.class::isInstance);
+    }
+
+    private static Station plugAt(Design design, StationId id) {
+        return design.body().orElseThrow().plan().station(id).as(Station.Form.PLUG);
+    }
+
+    /**
+     * Three wires go through a plug at one metre of three; each comes apart there and is mended.
+     */
+    @Test
+    void whatPassesAPlugInOnePieceIsFoundAndParted() {
+        var design = new BodyEdit.SetStation(plugAt(lying(3), HOLE)).apply(lying(3));
+        var found = Findings.of(Assessment.of(design));
+        var whole =
+                found.stream().filter(ConnectorFinding.UndividedAtPlug.class::isInstance).toList();
+
+        assertThat(whole)
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.told()).contains(HOLE, 3));
+        var parted = whole.getFirst().remedies().getFirst().apply(design);
+        assertThat(Findings.of(Assessment.of(parted)))
+                .hasSize(found.size() - 1)
+                .noneMatch(ConnectorFinding.UndividedAtPlug.class::isInstance);
+        assertThat(parted.wires()).hasSize(design.wires().size() + 3);
+        assertThat(Loom.of(parted))
+                .hasSize(2)
+                .allSatisfy(loom -> assertThat(loom.wires(parted)).hasSize(3));
+        var behind = parted.wiresAt(new Terminal(new PartId("H2"), "58")).getFirst();
+        assertThat(behind.length().metres().value()).isCloseTo(2.3 + 0.2, within(1e-9));
+        assertThat(behind.from().termination().key()).isEqualTo("tab-6-3");
+    }
+
+    /** A lead too thick for every body goes past the plug; with nothing to part nothing is done. */
+    @Test
+    void aThickLeadGoesPastAPlug() {
+        var design = new BodyEdit.SetStation(plugAt(lying(1), HOLE)).apply(lying(1));
+        var lamp = leads(design).getFirst();
+        var thick =
+                new WireEdit.Resize(lamp.id(), WireSize.parse("16mm2").orElseThrow()).apply(design);
+
+        assertThat(Plugging.undivided(Assessment.of(design), HOLE)).hasSize(1);
+        assertThat(Plugging.undivided(Assessment.of(thick), HOLE)).isEmpty();
+        assertThat(Plugging.at(Assessment.of(thick), HOLE)).isInstanceOf(Attempt.Refused.class);
     }
 
     /** One wire of 1.9 mm passes a grommet of 4. */

@@ -25,10 +25,14 @@ import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import aficion.sweep.Consequence;
 import aficion.sweep.Sweep;
+import aficion.verb.Attempt;
+import aficion.verb.Plugging;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** The motorcycle and the tractor: whole vehicles with honest mistakes. */
 class DemoJobsTest {
@@ -70,6 +74,36 @@ class DemoJobsTest {
                         "RingDoesNotFit",
                         "TerminalUnconnected",
                         "FamiliesDiffer");
+    }
+
+    static Stream<Design> demos() {
+        return Stream.of(MOTORCYCLE, TRACTOR);
+    }
+
+    /** Wherever a demo is made to come apart, nothing passes whole and nothing stops working. */
+    @ParameterizedTest
+    @MethodSource("demos")
+    void aPlugAnywherePartsAllThatPasses(Design design) {
+        var assessment = Assessment.of(design);
+        var dead = dead(assessment);
+        for (var station : design.body().orElseThrow().plan().stations()) {
+            if (Plugging.at(assessment, station.id()) instanceof Attempt.Possible(var plug)) {
+                var after = Assessment.of(plug.apply(design));
+                assertThat(Plugging.undivided(after, station.id())).isEmpty();
+                assertThat(dead(after)).as(station.id().toString()).isEqualTo(dead);
+            }
+        }
+    }
+
+    /** What is not joined, doubled or never works. */
+    private static List<String> dead(Assessment assessment) {
+        return Findings.of(assessment).stream()
+                .filter(finding ->
+                        finding instanceof Finding.TerminalUnconnected
+                                || finding.rule().equals("SameLabel")
+                                || finding.rule().equals("NeverWorks"))
+                .map(finding -> finding.rule() + finding.subject())
+                .toList();
     }
 
     /** Positive earth: the live side is below earth; charging, 14.2 V at the sense lead. */

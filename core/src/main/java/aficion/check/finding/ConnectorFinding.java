@@ -5,6 +5,7 @@ import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.WireId;
 import aficion.job.edit.Edit;
+import aficion.route.StationId;
 import java.util.List;
 
 /** What is wrong with the body of a connector and what sits in it. */
@@ -56,6 +57,19 @@ public interface ConnectorFinding {
             implements Finding.AboutPart, Finding.ToConsider {
         public EmptyCavity {
             remedies = List.copyOf(remedies);
+        }
+    }
+
+    /** Wires that pass a separable plug in one piece. */
+    record UndividedAtPlug(StationId station, int wires, List<Edit> remedies)
+            implements Finding.ToFix {
+        public UndividedAtPlug {
+            remedies = List.copyOf(remedies);
+        }
+
+        @Override
+        public Subject subject() {
+            return new Subject.OfStation(station);
         }
     }
 }

@@ -20,7 +20,8 @@ public record CompositeEdit(Reason reason, List<Edit> edits) implements Edit {
         MEND,
         SECOND_STUD,
         BUS_BAR,
-        LAY
+        LAY,
+        PLUG
     }
 
     public CompositeEdit {

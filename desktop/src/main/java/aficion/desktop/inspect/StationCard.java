@@ -70,7 +70,13 @@ final class StationCard extends Card {
                         "station-form",
                         Words.of("station.form"),
                         box,
-                        form -> bench.perform(new BodyEdit.SetStation(station.as(form)))));
+                        form -> {
+                            if (form == Station.Form.PLUG) {
+                                verbs.plug(station.id());
+                            } else {
+                                bench.perform(new BodyEdit.SetStation(station.as(form)));
+                            }
+                        }));
     }
 
     private void bore(Station station) {

@@ -16,6 +16,7 @@ import aficion.job.WireId;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
+import aficion.route.StationId;
 import aficion.verb.Attempt;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
@@ -25,6 +26,7 @@ import aficion.verb.Earths;
 import aficion.verb.Leads;
 import aficion.verb.OtherSide;
 import aficion.verb.Placing;
+import aficion.verb.Plugging;
 import aficion.verb.Tidying;
 import aficion.verb.Trials;
 import java.util.Optional;
@@ -148,6 +150,12 @@ public final class Verbs {
     private void resize(CircuitId circuit) {
         forget();
         bench.ask().prepareAssessed(found -> Tidying.resize(found, circuit), this::take);
+    }
+
+    /** Makes a station a separable plug, and parts what passes it. */
+    public void plug(StationId station) {
+        forget();
+        bench.ask().prepareAssessed(found -> Plugging.at(found, station), this::take);
     }
 
     private void group() {
