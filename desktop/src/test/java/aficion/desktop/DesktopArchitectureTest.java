@@ -46,7 +46,9 @@ class DesktopArchitectureTest {
         "aficion.desktop.control",
         "aficion.desktop.make",
         "aficion.desktop.plan",
-        "aficion.desktop.bench"
+        "aficion.desktop.bench",
+        "aficion.desktop.board",
+        "aficion.desktop.preview"
     };
 
     @ArchTest
@@ -78,7 +80,8 @@ class DesktopArchitectureTest {
 
     @ArchTest
     static final ArchRule viewsDoNotKnowEachOther =
-            slices().matching("aficion.desktop.(trace|inspect|control|make|plan|bench)")
+            slices().matching(
+                            "aficion.desktop.(trace|inspect|control|make|plan|bench|board|preview)")
                     .should()
                     .notDependOnEachOther();
 

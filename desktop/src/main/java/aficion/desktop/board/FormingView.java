@@ -9,8 +9,8 @@ import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.BoardFiles;
-import aficion.files.sheet.BoardSheet;
 import aficion.files.sheet.FontWidth;
+import aficion.files.sheet.PaperFormat;
 import aficion.forming.Fixing;
 import aficion.forming.FormingBoard;
 import aficion.forming.FormingBoard.Fit;
@@ -107,9 +107,7 @@ final class FormingView extends VBox {
         var surface = Choices.of(surfaces, this::name);
         surface.setValue(forming.surface());
         var format =
-                Choices.of(
-                        List.of(BoardSheet.Format.values()),
-                        each -> Words.of("forming.format", each));
+                Choices.of(List.of(PaperFormat.values()), each -> Words.of("forming.format", each));
         format.setValue(forming.format());
         head.getChildren()
                 .setAll(

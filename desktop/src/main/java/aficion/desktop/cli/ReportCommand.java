@@ -5,10 +5,10 @@ import aficion.diagram.Layout;
 import aficion.files.FileNames;
 import aficion.files.Library;
 import aficion.files.sheet.BoardFiles;
-import aficion.files.sheet.BoardSheet;
 import aficion.files.sheet.FontWidth;
 import aficion.files.sheet.LabelSheet;
 import aficion.files.sheet.Listings;
+import aficion.files.sheet.PaperFormat;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
 import aficion.files.sheet.StepSheet;
@@ -118,8 +118,7 @@ final class ReportCommand extends Commands.IntoFolder {
         for (var kind : BoardFiles.Kind.values()) {
             written.add(
                     Files.write(
-                            folder.resolve(name + kind.ending()),
-                            kind.of(files, BoardSheet.Format.A4)));
+                            folder.resolve(name + kind.ending()), kind.of(files, PaperFormat.A4)));
         }
         return written;
     }

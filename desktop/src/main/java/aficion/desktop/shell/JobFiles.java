@@ -1,6 +1,7 @@
 package aficion.desktop.shell;
 
 import aficion.bench.BenchPlan;
+import aficion.desktop.preview.Sheet;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Workbench;
@@ -40,6 +41,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.stage.Window;
 import org.slf4j.Logger;
@@ -54,6 +56,7 @@ public final class JobFiles {
     private final UserState userState;
     private final Drawer drawer;
     private Optional<JobLock> lock = Optional.empty();
+    private Consumer<Sheet> viewer = sheet -> write(sheet, sheet.pdf());
 
     /**
      * How the user is asked; tests answer in place of a person where the platform has no file
@@ -119,6 +122,11 @@ public final class JobFiles {
 
     Workbench bench() {
         return bench;
+    }
+
+    /** Sheets are shown by that before they are written. */
+    void showSheetsIn(Consumer<Sheet> view) {
+        viewer = view;
     }
 
     /** Holds the job's file no longer. */
@@ -269,7 +277,7 @@ public final class JobFiles {
     }
 
     void exportCsv() {
-        print(
+        export(
                 "schedule.csv",
                 "file.csv",
                 assessment -> {
@@ -284,7 +292,7 @@ public final class JobFiles {
         var listing = listing(kind);
         print(
                 kind.key() + ".pdf",
-                "file.pdf",
+                false,
                 assessment ->
                         Sheets.listing(assessment.design(), listing.apply(assessment.design())));
     }
@@ -292,13 +300,13 @@ public final class JobFiles {
     /** Labels to cut, on the sheet that was chosen. */
     void printLabelSheet() {
         var sheet = bench.labels().get();
-        print("labels-sheet.pdf", "file.pdf", assessment -> sheet.of(assessment.design()));
+        print("labels-sheet.pdf", true, assessment -> sheet.of(assessment.design()));
     }
 
     /** The same for a table or a label printer. */
     void exportList(Listings.Kind kind) {
         var listing = listing(kind);
-        print(
+        export(
                 kind.key() + ".csv",
                 "file.csv",
                 assessment -> {
@@ -320,22 +328,26 @@ public final class JobFiles {
     void printBoard(BoardFiles.Kind kind) {
         var forming = bench.forming().get();
         var units = bench.units();
-        prompts.toWrite(
-                        fileName() + "-board-" + forming.loom() + kind.ending(),
-                        "file." + kind.file())
-                .ifPresent(path ->
-                        bench.ask()
-                                .prepare(
-                                        design -> board(design, forming, kind, units),
-                                        made ->
-                                                made.ifPresentOrElse(
-                                                        bytes -> write(path, bytes),
-                                                        () ->
-                                                                prompts.tell(
-                                                                        Words.of(
-                                                                                "problem.board.title"),
-                                                                        Words.of(
-                                                                                "problem.board")))));
+        var name = "board-" + forming.loom() + kind.ending();
+        bench.ask()
+                .prepare(
+                        design -> board(design, forming, kind, units),
+                        made ->
+                                made.ifPresentOrElse(
+                                        bytes -> keepBoard(name, kind, bytes), this::tellNoBoard));
+    }
+
+    private void keepBoard(String name, BoardFiles.Kind kind, byte[] bytes) {
+        if (kind.file().equals("pdf")) {
+            look(name, bytes, true);
+        } else {
+            prompts.toWrite(fileName() + "-" + name, "file." + kind.file())
+                    .ifPresent(path -> write(path, bytes));
+        }
+    }
+
+    private void tellNoBoard() {
+        prompts.tell(Words.of("problem.board.title"), Words.of("problem.board"));
     }
 
     private static Optional<byte[]> board(
@@ -353,7 +365,7 @@ public final class JobFiles {
     }
 
     void printSchedule() {
-        print("schedule.pdf", "file.pdf", assessment -> Sheets.schedule(assessment, bench.units()));
+        print("schedule.pdf", false, assessment -> Sheets.schedule(assessment, bench.units()));
     }
 
     /** The drawing that is shown: every circuit of the whole vehicle, or the one in focus. */
@@ -362,7 +374,7 @@ public final class JobFiles {
         if (bench.whole().get()) {
             print(
                     "paths.pdf",
-                    "file.pdf",
+                    false,
                     assessment -> {
                         var design = assessment.design();
                         var diagrams =
@@ -378,7 +390,7 @@ public final class JobFiles {
                 .ifPresent(circuit ->
                         print(
                                 "path-" + FileNames.of(circuit.value()) + ".pdf",
-                                "file.pdf",
+                                false,
                                 assessment -> {
                                     var design = assessment.design();
                                     return Sheets.path(design, drawing.one(design, circuit));
@@ -410,7 +422,7 @@ public final class JobFiles {
         var whole = bench.whole().get();
         var focus = bench.focus().get();
         if (whole || focus.isPresent()) {
-            print(
+            export(
                     "path.svg",
                     "file.svg",
                     assessment -> {
@@ -478,17 +490,14 @@ public final class JobFiles {
         var work = bench.job().work();
         print(
                 "findings.pdf",
-                "file.pdf",
+                false,
                 assessment -> Sheets.findings(assessment, work, bench.units()));
     }
 
     /** Some figures of the job with how they were reached. */
     void printWorkings(String title, List<Working> workings) {
         var design = bench.design();
-        print(
-                "working.pdf",
-                "file.pdf",
-                _ -> Sheets.workings(design, title, workings, bench.units()));
+        print("working.pdf", false, _ -> Sheets.workings(design, title, workings, bench.units()));
     }
 
     void printBench() {
@@ -499,7 +508,7 @@ public final class JobFiles {
                 .ifPresent(circuit ->
                         print(
                                 "bench-" + FileNames.of(circuit.value()) + ".pdf",
-                                "file.pdf",
+                                false,
                                 assessment -> {
                                     var plan =
                                             BenchPlan.of(new Solver(assessment.netlist()), circuit);
@@ -521,8 +530,22 @@ public final class JobFiles {
         }
     }
 
+    /** Shows a sheet of the job as it is, once all is worked out of it, beside. */
+    private void print(String name, boolean toScale, Content content) {
+        bench.ask().prepareAssessed(content::made, bytes -> look(name, bytes, toScale));
+    }
+
+    private void look(String name, byte[] bytes, boolean toScale) {
+        viewer.accept(new Sheet(fileName() + "-" + name, bytes, toScale));
+    }
+
+    /** Writes a sheet that was looked at. */
+    void write(Sheet sheet, byte[] bytes) {
+        prompts.toWrite(sheet.name(), "file.pdf").ifPresent(path -> write(path, bytes));
+    }
+
     /** Writes a file of the job as it is, once all is worked out of it, beside. */
-    private void print(String name, String kind, Content content) {
+    private void export(String name, String kind, Content content) {
         prompts.toWrite(fileName() + "-" + name, kind)
                 .ifPresent(path ->
                         bench.ask().prepareAssessed(content::made, bytes -> write(path, bytes)));

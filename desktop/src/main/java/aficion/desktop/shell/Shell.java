@@ -9,6 +9,8 @@ import aficion.desktop.plan.RecipesView;
 import aficion.desktop.plan.RulesView;
 import aficion.desktop.plan.ShelfView;
 import aficion.desktop.plan.VehicleView;
+import aficion.desktop.preview.PreviewView;
+import aficion.desktop.preview.Sheet;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Theme;
@@ -22,7 +24,9 @@ import aficion.job.Circuit;
 import aficion.stock.Stock;
 import aficion.words.Wording;
 import aficion.words.Words;
+import java.util.ArrayDeque;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -62,11 +66,11 @@ public final class Shell extends BorderPane {
     private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
     private Runnable ending = () -> {};
 
-    /** What the help lies over. */
-    private Optional<Node> helped = Optional.empty();
+    /** What help and sheets lie over, the last on top. */
+    private final Deque<Covered> covered = new ArrayDeque<>();
 
-    /** What had the keyboard before the help. */
-    private Optional<Node> before = Optional.empty();
+    /** What lies under a view, and what had the keyboard there. */
+    private record Covered(Node under, Optional<Node> focused) {}
 
     /** What the user likes, and what is to happen when that changes. */
     public interface PreferenceStore {
@@ -84,6 +88,7 @@ public final class Shell extends BorderPane {
         this.preferenceStore = preferenceStore;
         this.top = new TopBar(bench, verbs, commands, files);
         this.inspector = new Inspector(bench, verbs, files::printWorkings);
+        files.showSheetsIn(this::look);
         setTop(top);
         circuits = new CircuitList(bench, this::plan, this::findings);
         setLeft(circuits);
@@ -219,15 +224,29 @@ public final class Shell extends BorderPane {
 
     /** Opens what is to be known of the screen that is shown, the keys and the glossary. */
     void help() {
-        if (helped.isEmpty()) {
-            var under = getCenter();
-            var screen = isTakenOver() ? under.getId() : shown().name();
-            helped = Optional.of(under);
-            before = Optional.ofNullable(getScene()).map(Scene::getFocusOwner);
+        if (!(getCenter() instanceof HelpView)) {
+            var screen = isTakenOver() ? getCenter().getId() : shown().name();
             var help = new HelpView(commands, screen, this::back);
-            takeOver(help);
+            cover(help);
             help.ready();
         }
+    }
+
+    /** Shows a sheet before it is written; one that is shown already gives way to it. */
+    private void look(Sheet sheet) {
+        if (getCenter() instanceof PreviewView) {
+            back();
+        }
+        var view = new PreviewView(bench, sheet, bytes -> files.write(sheet, bytes), this::back);
+        cover(view);
+        view.ready();
+    }
+
+    private void cover(Node view) {
+        covered.push(
+                new Covered(
+                        getCenter(), Optional.ofNullable(getScene()).map(Scene::getFocusOwner)));
+        takeOver(view);
     }
 
     List<Screen> screens() {
@@ -330,14 +349,13 @@ public final class Shell extends BorderPane {
         return getCenter() != centre;
     }
 
-    /** From the help to what it lies over, else to path and inspector. */
+    /** From help or a sheet to what it lies over, else to path and inspector. */
     private void back() {
-        if (helped.isPresent()) {
-            var under = helped.get();
-            helped = Optional.empty();
-            setCenter(under);
-            setRight(under == centre ? inspector : null);
-            before.ifPresent(Node::requestFocus);
+        if (!covered.isEmpty()) {
+            var below = covered.pop();
+            setCenter(below.under);
+            setRight(below.under == centre ? inspector : null);
+            below.focused.ifPresent(Node::requestFocus);
             return;
         }
         ending.run();

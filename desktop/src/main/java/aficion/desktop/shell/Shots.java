@@ -71,7 +71,6 @@ public final class Shots {
     }
 
     private static void onPlatform(Work work) throws IOException {
-        System.setProperty("java.awt.headless", "true");
         var started = new CountDownLatch(1);
         Platform.startup(started::countDown);
         try {

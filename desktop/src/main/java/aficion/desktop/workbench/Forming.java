@@ -1,6 +1,6 @@
 package aficion.desktop.workbench;
 
-import aficion.files.sheet.BoardSheet;
+import aficion.files.sheet.PaperFormat;
 import aficion.forming.Surface;
 import java.util.Optional;
 
@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param surface the board to make it on; as large as needed where it is left out
  * @param format of the paper its tiles are printed on
  */
-public record Forming(int loom, Optional<Surface> surface, BoardSheet.Format format) {
+public record Forming(int loom, Optional<Surface> surface, PaperFormat format) {
     /** The first loom on a board as large as it needs. */
-    public static final Forming FIRST = new Forming(1, Optional.empty(), BoardSheet.Format.A4);
+    public static final Forming FIRST = new Forming(1, Optional.empty(), PaperFormat.A4);
 }

@@ -13,6 +13,7 @@ import aficion.files.JobFileException;
 import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
 import aficion.files.sheet.LabelSheet;
+import aficion.files.sheet.PaperFormat;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -79,6 +80,7 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<DrawingOptions> options =
             new SimpleObjectProperty<>(DrawingOptions.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
+    private final ObjectProperty<PaperFormat> paper = new SimpleObjectProperty<>(PaperFormat.A4);
     private final ObjectProperty<LabelSheet> labels = new SimpleObjectProperty<>(LabelSheet.USUAL);
     private final ObjectProperty<Forming> forming = new SimpleObjectProperty<>(Forming.FIRST);
     private final ReadOnlyObjectWrapper<Optional<ForJob<VehicleDiagram>>> vehicleDiagram =
@@ -267,6 +269,11 @@ public final class Workbench implements AutoCloseable {
     /** The sheet that labels are printed on. */
     public ObjectProperty<LabelSheet> labels() {
         return labels;
+    }
+
+    /** The paper that sheets are printed on. */
+    public ObjectProperty<PaperFormat> paper() {
+        return paper;
     }
 
     /** Which forming board is asked for. */

@@ -156,6 +156,8 @@ class CraftTest extends WindowTest {
         clickOn("#print");
         clickOn("#menu-print-findings");
         settle();
+        push(KeyCode.ENTER);
+        push(KeyCode.ESCAPE);
         assertThat(Files.size(folder.resolve("findings.pdf"))).isGreaterThan(2000);
 
         interact(() -> node("dangers").requestFocus());

@@ -1,6 +1,7 @@
 package aficion.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
@@ -9,6 +10,7 @@ import aficion.desktop.shell.JobFiles.Answer;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.files.Recovery;
+import aficion.files.sheet.PaperFormat;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -30,10 +32,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import org.apache.pdfbox.Loader;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -286,6 +290,10 @@ class WorkTest extends WindowTest {
             clickOn("#print");
             clickOn("#menu-print-" + key);
             settle();
+            if (!key.equals("csv")) {
+                push(KeyCode.ENTER);
+                push(KeyCode.ESCAPE);
+            }
             assertThat(Files.size(file)).isGreaterThan(1000);
             assertThat(Files.readString(file, java.nio.charset.StandardCharsets.ISO_8859_1))
                     .startsWith(key.equals("csv") ? "No.," : "%PDF");
@@ -293,6 +301,7 @@ class WorkTest extends WindowTest {
         answers.write = Optional.of(folder.resolve("no/such/place.pdf"));
         push(KeyCode.CONTROL, KeyCode.P);
         settle();
+        push(KeyCode.ENTER);
         assertThat(answers.told)
                 .singleElement()
                 .satisfies(text -> assertThat(text).contains("Could not write place.pdf"));
@@ -516,6 +525,33 @@ class WorkTest extends WindowTest {
         assertThat(byId("findings")).isEmpty();
         assertShows("Wire 5.13");
         assertThat(bench.focus().get()).contains(new CircuitId("5"));
+    }
+
+    /** A sheet is looked at page by page, on paper of choice, without colours; then written. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void aSheetIsLookedAtBeforeItIsWritten() throws IOException {
+        var file = folder.resolve("schedule.pdf");
+        answers.write = Optional.of(file);
+        push(KeyCode.CONTROL, KeyCode.P);
+        settle();
+        assertShows("1 of 3");
+        push(KeyCode.PAGE_DOWN);
+        settle();
+        assertShows("2 of 3");
+        clickOn("#preview-grey");
+        interact(() -> ((ComboBox<PaperFormat>) node("preview-paper")).setValue(PaperFormat.A3));
+        settle();
+        push(KeyCode.F1);
+        push(KeyCode.ESCAPE);
+        assertThat(byId("preview")).isPresent();
+        assertThat(file).doesNotExist();
+        clickOn("#preview-write");
+        try (var pdf = Loader.loadPDF(Files.readAllBytes(file))) {
+            assertThat(pdf.getPage(0).getMediaBox().getWidth()).isCloseTo(1190.55f, within(0.1f));
+        }
+        push(KeyCode.ESCAPE);
+        assertThat(byId("preview")).isEmpty();
     }
 
     /** What is printed right after an edit is of the job as it is then. */

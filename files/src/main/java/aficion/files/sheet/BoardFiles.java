@@ -48,7 +48,7 @@ public final class BoardFiles {
         }
 
         /** What its file holds. */
-        public byte[] of(BoardFiles files, BoardSheet.Format format) throws IOException {
+        public byte[] of(BoardFiles files, PaperFormat format) throws IOException {
             return switch (this) {
                 case TILES -> files.tiles(format);
                 case WHOLE -> files.whole();
@@ -88,7 +88,7 @@ public final class BoardFiles {
     }
 
     /** As PDF on tiles of some paper. */
-    public byte[] tiles(BoardSheet.Format format) throws IOException {
+    public byte[] tiles(PaperFormat format) throws IOException {
         return sheet().tiles(format);
     }
 

@@ -53,21 +53,6 @@ public final class BoardSheet {
     /** The edge of the board first. */
     private final List<Mark> marks;
 
-    /** Sizes of paper for tiles. */
-    public enum Format {
-        A4(210, 297),
-        A3(297, 420),
-        LETTER(215.9, 279.4);
-
-        private final double shorter;
-        private final double longer;
-
-        Format(double shorter, double longer) {
-            this.shorter = shorter;
-            this.longer = longer;
-        }
-    }
-
     /**
      * @param picture at {@link FormingPicture#FULL_SIZE}
      * @param marks of it
@@ -106,12 +91,13 @@ public final class BoardSheet {
     }
 
     /** On tiles of some paper, lying, row by row from the upper left. */
-    byte[] tiles(Format format) throws IOException {
+    byte[] tiles(PaperFormat format) throws IOException {
         var size =
-                new PDRectangle((float) (format.longer * POINT), (float) (format.shorter * POINT));
+                new PDRectangle(
+                        (float) (format.longer() * POINT), (float) (format.shorter() * POINT));
         var harness = marks.subList(1, marks.size());
         try (var book = new Book(title)) {
-            for (var tile : all(format.longer - 2 * MARGIN, format.shorter - 2 * MARGIN)) {
+            for (var tile : all(format.longer() - 2 * MARGIN, format.shorter() - 2 * MARGIN)) {
                 var there = tile.of(harness);
                 if (there.stream().anyMatch(mark -> mark.pen().ink() != Pen.Ink.BACK)) {
                     try (var leaf = book.leaf(size)) {

@@ -98,7 +98,7 @@ class BoardFilesTest {
     /** The rule of a tile is measured in its picture. */
     @ParameterizedTest
     @EnumSource
-    void theRuleOfATileIsAHundredMillimetres(BoardSheet.Format format) throws IOException {
+    void theRuleOfATileIsAHundredMillimetres(PaperFormat format) throws IOException {
         try (var document = Loader.loadPDF(files("roadster").tiles(format))) {
             int pages = document.getNumberOfPages();
             assertThat(pages).isBetween(2, 60);
@@ -111,7 +111,7 @@ class BoardFilesTest {
     /** Each tile has a name of its own, and none is without a line of the harness. */
     @Test
     void tilesAreNamedByRowAndColumn() throws IOException {
-        try (var document = Loader.loadPDF(files("roadster").tiles(BoardSheet.Format.A4))) {
+        try (var document = Loader.loadPDF(files("roadster").tiles(PaperFormat.A4))) {
             var text = new PDFTextStripper();
             var names = new HashSet<String>();
             for (int page = 1; page <= document.getNumberOfPages(); page++) {

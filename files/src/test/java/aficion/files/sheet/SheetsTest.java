@@ -1,6 +1,7 @@
 package aficion.files.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.BenchPlan;
 import aficion.check.Findings;
@@ -34,6 +35,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.xml.sax.InputSource;
 
 class SheetsTest {
@@ -45,6 +48,10 @@ class SheetsTest {
         try (var document = Loader.loadPDF(pdf)) {
             return new PDFTextStripper().getText(document);
         }
+    }
+
+    private static List<String> words(byte[] pdf) throws IOException {
+        return List.of(text(pdf).split("\\s+"));
     }
 
     @Test
@@ -59,6 +66,27 @@ class SheetsTest {
                         "1.5 mm\u00b2",
                         "page 1 of 3",
                         "F5 \u00b7 15 A");
+    }
+
+    /** On other paper a sheet has the same pages and words, as large as goes, and is seen so. */
+    @ParameterizedTest
+    @CsvSource({"A4, 841.9, 595.3", "A3, 1190.6, 841.9", "LETTER, 792.0, 612.0"})
+    void aSheetGoesOntoPaperOfChoice(PaperFormat paper, float wide, float high) throws IOException {
+        var sheet = Sheets.schedule(Assessment.of(design), UserUnits.METRIC);
+        var laid = Pages.onto(sheet, paper);
+
+        assertThat(words(laid)).containsExactlyInAnyOrderElementsOf(words(sheet));
+        try (var pdf = Loader.loadPDF(laid)) {
+            assertThat(pdf.getPages())
+                    .allSatisfy(page -> {
+                        assertThat(page.getMediaBox().getWidth()).isCloseTo(wide, within(0.1f));
+                        assertThat(page.getMediaBox().getHeight()).isCloseTo(high, within(0.1f));
+                    });
+        }
+        var look = Pages.look(laid, 7, 400, true);
+        assertThat(look.count()).isEqualTo(3);
+        assertThat(look.image().getWidth()).isBetween(399, 400);
+        assertThat(look.image().getRaster().getNumBands()).isEqualTo(1);
     }
 
     @Test
