@@ -1,6 +1,7 @@
 package aficion.catalogue;
 
 import aficion.quantity.Celsius;
+import aficion.quantity.Metres;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,7 +14,15 @@ public final class Placings {
                             new Placing(
                                     row.text("kind"),
                                     new Celsius(row.number("hottest", 40, 200)),
-                                    row.text("dry").equals("yes")));
+                                    row.text("dry").equals("yes"),
+                                    row.has("apart")
+                                            ? Optional.of(
+                                                    new Apart(
+                                                            row.text("apart"),
+                                                            new Metres(
+                                                                    row.number("least", 1, 5000)
+                                                                            / 1000)))
+                                            : Optional.empty()));
 
     /**
      * Where a kind of part may stand.
@@ -21,13 +30,17 @@ public final class Placings {
      * @param kind its name, as {@code FuseBox}
      * @param hottest the air it lasts in
      * @param dry whether spray spoils it
+     * @param apart what it stands away from
      */
-    public record Placing(String kind, Celsius hottest, boolean dry) {
+    public record Placing(String kind, Celsius hottest, boolean dry, Optional<Apart> apart) {
         /** Whether a place is not too hot for it. */
         public boolean lasts(Zone zone) {
             return zone.ambient().value() <= hottest.value();
         }
     }
+
+    /** A kind of part that disturbs one, and how far from it that stands at least. */
+    public record Apart(String kind, Metres least) {}
 
     private Placings() {}
 

@@ -19,16 +19,30 @@ import java.util.function.Predicate;
  * @param accepted every finding that the user lets stand
  * @param made how many steps of its making are done, of each wire that is begun
  * @param unused the leads that nothing needs, each by a name of its own
+ * @param fitted what was seen to when parts were fitted
  */
 public record Work(
         Map<CircuitId, Set<Stage>> done,
         List<BenchRun> bench,
         List<Acceptance> accepted,
         Map<WireId, Integer> made,
-        List<UnusedLead> unused) {
+        List<UnusedLead> unused,
+        List<Fitted> fitted) {
 
     /** Nothing done yet. */
-    public static final Work NONE = new Work(Map.of(), List.of(), List.of(), Map.of(), List.of());
+    public static final Work NONE =
+            new Work(Map.of(), List.of(), List.of(), Map.of(), List.of(), List.of());
+
+    /**
+     * Something that was seen to when a part was fitted.
+     *
+     * @param line what it was, by its name in files
+     */
+    public record Fitted(PartId part, String line) {
+        public Fitted {
+            Names.require(line);
+        }
+    }
 
     /** The stages of the work on a circuit, in order. */
     public enum Stage {
@@ -46,6 +60,7 @@ public record Work(
         accepted = List.copyOf(accepted);
         made = begun(made);
         unused = List.copyOf(unused);
+        fitted = List.copyOf(fitted);
     }
 
     private static Map<WireId, Integer> begun(Map<WireId, Integer> made) {
@@ -63,7 +78,7 @@ public record Work(
     public Work with(WireId wire, int steps) {
         var changed = new LinkedHashMap<>(made);
         changed.put(wire, steps);
-        return new Work(done, bench, accepted, changed, unused);
+        return new Work(done, bench, accepted, changed, unused, fitted);
     }
 
     private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
@@ -99,14 +114,14 @@ public record Work(
         }
         var changed = new LinkedHashMap<>(done);
         changed.put(circuit, stages);
-        return new Work(changed, bench, accepted, made, unused);
+        return new Work(changed, bench, accepted, made, unused, fitted);
     }
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
         var runs = without(bench, run::isSame);
         runs.add(run);
-        return new Work(done, runs, accepted, made, unused);
+        return new Work(done, runs, accepted, made, unused, fitted);
     }
 
     /** The same with a finding that stands, in place of what was said of it before. */
@@ -114,24 +129,33 @@ public record Work(
         var others =
                 without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
-        return new Work(done, bench, others, made, unused);
+        return new Work(done, bench, others, made, unused, fitted);
     }
 
     /** The same with a finding that stands no longer. */
     public Work without(Acceptance acceptance) {
-        return new Work(done, bench, without(accepted, acceptance::equals), made, unused);
+        return new Work(done, bench, without(accepted, acceptance::equals), made, unused, fitted);
     }
 
     /** The same with a lead that nothing needs, in place of what was said of it before. */
     public Work with(UnusedLead lead) {
         var leads = without(unused, other -> other.name().equals(lead.name()));
         leads.add(lead);
-        return new Work(done, bench, accepted, made, leads);
+        return new Work(done, bench, accepted, made, leads, fitted);
     }
 
     /** The same without a lead that nothing needs. */
     public Work without(UnusedLead lead) {
-        return new Work(done, bench, accepted, made, without(unused, lead::equals));
+        return new Work(done, bench, accepted, made, without(unused, lead::equals), fitted);
+    }
+
+    /** The same with something seen to when a part was fitted, or not. */
+    public Work with(Fitted line, boolean done) {
+        var lines = without(fitted, line::equals);
+        if (done) {
+            lines.add(line);
+        }
+        return new Work(this.done, bench, accepted, made, unused, lines);
     }
 
     /** What of it is about circuits, parts and wires that a design holds. */
@@ -145,7 +169,8 @@ public record Work(
                 without(bench, run -> design.find(run.circuit()).isEmpty()),
                 Acceptance.of(accepted, design),
                 wires,
-                unused);
+                unused,
+                without(fitted, line -> design.find(line.part()).isEmpty()));
     }
 
     private static <T> List<T> without(List<T> all, Predicate<T> gone) {

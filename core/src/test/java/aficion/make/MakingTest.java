@@ -9,7 +9,10 @@ import aficion.catalogue.Terminals;
 import aficion.job.AnyJob;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.Terminal;
+import aficion.job.Termination;
 import aficion.job.Work;
+import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
 import aficion.make.EndWork.Act;
 import aficion.quantity.SquareMillimetres;
@@ -53,6 +56,37 @@ class MakingTest {
         assertThat(cut.cut().value()).isBetween(sum, sum + 0.01);
         assertThat(100 * cut.cut().value())
                 .isCloseTo(Math.rint(100 * cut.cut().value()), within(1e-9));
+    }
+
+    /** On one stud the most copper lies lowest; a bolt to the body has one nut, M8 6 N·m. */
+    @Test
+    void ringsAreStackedByTheirCopper() {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .earth("E2")
+                        .lamp("H1", 21)
+                        .lamp("H2", 21)
+                        .wire("H1.31", "E2.E", "1mm2", 1)
+                        .wire("E2.E", "B1.-", "16mm2", 1)
+                        .wire("H2.31", "E2.E", "2.5mm2", 1)
+                        .build();
+        for (var wire : design.wiresAt(Terminal.parse("E2.E").orElseThrow())) {
+            design =
+                    new WireEdit.Crimp(
+                                    wire.id(),
+                                    Terminal.parse("E2.E").orElseThrow(),
+                                    Termination.RING_M8)
+                            .apply(design);
+        }
+        var stack = StudStack.of(design, Terminal.parse("E2.E").orElseThrow()).orElseThrow();
+
+        assertThat(stack.rings())
+                .extracting(wire -> wire.size().toString())
+                .containsExactly("16mm2", "2.5mm2", "1mm2");
+        assertThat(stack.place(stack.rings().getLast())).isEqualTo(3);
+        assertThat(stack.nuts()).isEqualTo(1);
+        assertThat(stack.torque()).contains(6.0);
+        assertThat(StudStack.of(design, Terminal.parse("H1.58").orElseThrow())).isEmpty();
     }
 
     /** IEC 60352-2: 60 N at 0.5 mm², 150 at 1.5, 230 at 2.5; between two the lower one. */

@@ -57,7 +57,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 4;
+    static final int VERSION = 5;
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
@@ -121,13 +121,14 @@ public final class JobCodec {
     }
 
     /** What has been done, as it is kept: a list is left out where it is empty. */
-    @JsonPropertyOrder({"done", "bench", "accepted", "made", "unused"})
+    @JsonPropertyOrder({"done", "bench", "accepted", "made", "unused", "fitted"})
     record Done(
             Optional<List<DoneOf>> done,
             Optional<List<BenchRun>> bench,
             Optional<List<Acceptance>> accepted,
             Optional<List<MadeOf>> made,
-            Optional<List<UnusedLead>> unused) {
+            Optional<List<UnusedLead>> unused,
+            Optional<List<Work.Fitted>> fitted) {
         static Optional<Done> of(Job job) {
             var work = job.work();
             if (work.equals(Work.NONE)) {
@@ -149,7 +150,8 @@ public final class JobCodec {
                             some(work.bench()),
                             some(work.accepted()),
                             some(made),
-                            some(work.unused())));
+                            some(work.unused()),
+                            some(work.fitted())));
         }
 
         private static <T> Optional<List<T>> some(List<T> list) {
@@ -171,7 +173,12 @@ public final class JobCodec {
             var steps = new LinkedHashMap<WireId, Integer>();
             made.orElse(List.of()).forEach(each -> steps.put(each.wire(), each.steps()));
             return new Work(
-                    stages, bench.orElse(List.of()), accepted.orElse(List.of()), steps, leads());
+                    stages,
+                    bench.orElse(List.of()),
+                    accepted.orElse(List.of()),
+                    steps,
+                    leads(),
+                    fitted.orElse(List.of()));
         }
 
         private List<UnusedLead> leads() {

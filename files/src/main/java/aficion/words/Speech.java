@@ -12,6 +12,7 @@ import aficion.check.Findings;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Subject;
 import aficion.fault.Fault;
+import aficion.harness.FittingList;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
@@ -35,6 +36,7 @@ import aficion.job.edit.Step;
 import aficion.job.edit.VehicleEdit;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
+import aficion.make.StudStack;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.Amps;
@@ -143,10 +145,36 @@ public final class Speech {
                 100 * design.rules().drop(drops).value());
     }
 
+    /** What is seen to at a part. */
+    public String fitting(FittingList.Line line) {
+        return line.least()
+                .map(least ->
+                        Words.of(
+                                "fitting." + line.line(),
+                                say(least),
+                                line.from().stream()
+                                        .map(PartId::value)
+                                        .collect(Collectors.joining(", "))))
+                .orElseGet(() -> Words.of("fitting." + line.line()));
+    }
+
     /** The size of a stud as it is written on a ring. */
     public String stud(Optional<String> stud) {
         return stud.map(size -> size.toUpperCase(Locale.ROOT).replace('-', '.'))
                 .orElseGet(() -> Words.of("stud.unknown"));
+    }
+
+    /** Where a ring lies on its stud, and how tight the nut is made. */
+    public String stacked(StudStack stack, Wire wire) {
+        int count = stack.rings().size();
+        return Words.of("stack.place", stack.place(wire), count, tight(stack));
+    }
+
+    /** Stud, nuts and torque of a stack. */
+    public String tight(StudStack stack) {
+        return stack.torque()
+                .map(torque -> Words.of("stack.tight", stud(stack.stud()), stack.nuts(), torque))
+                .orElseGet(() -> Words.of("stack.unknown", stack.nuts()));
     }
 
     /** The fuse that guards a wire, or why there is none. */
@@ -258,6 +286,13 @@ public final class Speech {
     public String housing(String key) {
         int ways = Housings.find(key).map(Housings.Housing::ways).orElse(0);
         return Words.of("housing." + key.replaceFirst("-\\d+$", ""), ways);
+    }
+
+    /** Where a part stands: its station, or its zone where there is no body. */
+    public String standing(Part part) {
+        return design.body()
+                .map(body -> station(body.station(part)))
+                .orElseGet(() -> Words.of("zone", part.zone()));
     }
 
     /** What a station is called: by the user, else by the words of its outline. */
@@ -427,6 +462,7 @@ public final class Speech {
                             finished ? "edit.SetStage.done" : "edit.SetStage.undone",
                             name(circuit),
                             Words.of("stage", stage));
+            case WorkEdit.Fit(var line, _) -> Words.of("edit.Fit", line.part());
             case WorkEdit.NoteUnused(var lead) -> Words.of("edit.NoteUnused", lead.name());
             case WorkEdit.ForgetUnused(var lead) -> Words.of("edit.ForgetUnused", lead.name());
             case WorkEdit.Make(var wire, _) -> Words.of("edit.Make", number(wire));

@@ -6,6 +6,7 @@ import aficion.job.WorkshopPractice;
 import aficion.make.EndWork;
 import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
+import aficion.make.StudStack;
 import aficion.quantity.UserUnits;
 import aficion.stock.Cutting;
 import aficion.stock.Stock;
@@ -15,6 +16,7 @@ import java.util.stream.Stream;
 
 /** Says what is done at each step of the making of a wire, for hands. */
 public final class StepWords {
+    private final Design design;
     private final Speech speech;
     private final Stock stock;
     private final Cutting cutting;
@@ -25,6 +27,7 @@ public final class StepWords {
      * @param cutting which of it each is cut from
      */
     public StepWords(Design design, Stock stock, Cutting cutting, UserUnits units) {
+        this.design = design;
         this.speech = new Speech(design, units);
         this.stock = stock;
         this.insulationSet = design.rules().workBy(WorkshopPractice.INSULATION_SET);
@@ -64,8 +67,21 @@ public final class StepWords {
                             : Words.of("act.CRIMP.with", tool(end), end.with().size());
             case PULL -> Words.of("act.PULL.says", end.pull().orElse(0.0));
             case SHRINK -> Words.of("act.SHRINK.says");
-            case PLACE -> Words.of("act.PLACE.says", end.at(), speech.name(end.at().part()));
+            case PLACE -> place(end);
         };
+    }
+
+    private String place(EndWork end) {
+        var part = speech.name(end.at().part());
+        return StudStack.of(design, end.at())
+                .filter(stack -> stack.rings().contains(end.wire()))
+                .map(stack ->
+                        Words.of(
+                                "act.PLACE.stacked",
+                                end.at(),
+                                part,
+                                speech.stacked(stack, end.wire())))
+                .orElseGet(() -> Words.of("act.PLACE.says", end.at(), part));
     }
 
     /** The tool of an end; an open barrel is closed as the house does it. */

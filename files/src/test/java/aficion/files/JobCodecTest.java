@@ -31,6 +31,7 @@ import aficion.job.Terminal;
 import aficion.job.UnusedLead;
 import aficion.job.WireColour;
 import aficion.job.Work;
+import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
 import aficion.quantity.AmpereHours;
@@ -68,6 +69,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 class JobCodecTest {
+    private static final String VERSION = "\"version\" : " + JobCodec.VERSION;
+
     private final Job job = DemoJobs.find("roadster").orElseThrow();
     private final Design demo = job.design();
     private final String text = JobCodec.write(job);
@@ -312,12 +315,32 @@ class JobCodecTest {
                 .containsExactly(other);
     }
 
-    /** A file of version 3, as it was kept then, is the same job, body and all. */
+    @Test
+    void whatWasSeenToComesBack() throws JobFileException {
+        var line = new Work.Fitted(new PartId("B1"), "strapped");
+        var job = DemoJobs.find("tractor").orElseThrow();
+        var noted = new WorkEdit.Fit(line, true).apply(job);
+
+        assertThat(JobCodec.read(JobCodec.write(noted))).isEqualTo(noted);
+        assertThat(noted.work().fitted()).containsExactly(line);
+        assertThat(new WorkEdit.Fit(line, false).apply(noted)).isEqualTo(job);
+        assertThat(new PartEdit.RemovePart(line.part()).apply(noted).work().fitted()).isEmpty();
+    }
+
+    /** Files of versions 3 and 4, as they were kept then, are the same jobs, body and all. */
     @ParameterizedTest
-    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
-    void aFileOfVersionThreeIsTheSameJob(String name) throws IOException {
-        assertThat(older(name, 3)).contains("\"version\" : 3");
-        assertThat(JobCodec.read(older(name, 3))).isEqualTo(DemoJobs.find(name).orElseThrow());
+    @CsvSource({
+        "roadster, 3",
+        "motorcycle, 3",
+        "tractor, 3",
+        "roadster, 4",
+        "motorcycle, 4",
+        "tractor, 4"
+    })
+    void aFileOfALateVersionIsTheSameJob(String name, int version) throws IOException {
+        assertThat(older(name, version)).contains("\"version\" : " + version);
+        assertThat(JobCodec.read(older(name, version)))
+                .isEqualTo(DemoJobs.find(name).orElseThrow());
     }
 
     /** Files of versions 1 and 2, as they were kept then, are the same jobs. */
@@ -421,13 +444,13 @@ class JobCodecTest {
 
     @Test
     void aLaterVersionSaysSo() {
-        assertThat(trouble(text.replace("\"version\" : 4", "\"version\" : 7")))
-                .isEqualTo(new Newer(7, 4));
+        assertThat(trouble(text.replace(VERSION, "\"version\" : 99")))
+                .isEqualTo(new Newer(99, JobCodec.VERSION));
     }
 
     @Test
     void aVersionThatIsNoneIsDamage() {
-        assertThat(damaged(text.replace("\"version\" : 4", "\"version\" : 0")).field())
+        assertThat(damaged(text.replace(VERSION, "\"version\" : 0")).field())
                 .isEqualTo("version");
     }
 

@@ -43,6 +43,14 @@ public interface FitFinding {
         }
     }
 
+    /** A part nearer to one that disturbs it than it may stand. */
+    record PlacedTooNear(PartId part, PartId other, Metres least, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToConsider {
+        public PlacedTooNear {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A terminal that does not take its wire. */
     record EndTooSmall(
             WireId wire,

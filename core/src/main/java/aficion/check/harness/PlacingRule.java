@@ -6,6 +6,7 @@ import aficion.catalogue.Zone;
 import aficion.check.finding.Finding;
 import aficion.check.finding.FitFinding;
 import aficion.check.finding.Rule;
+import aficion.harness.FittingList;
 import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.Part;
@@ -21,9 +22,9 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Parts that stand where they do not last: in air hotter than they stand, in spray
- * (docs/SOURCES.md, {@code placing.csv}). The remedy is the nearest place of the body that is
- * neither.
+ * Parts that stand where they do not last: in air hotter than they stand, in spray, too near to
+ * what disturbs them (docs/SOURCES.md, {@code placing.csv}). The remedy is the nearest place of the
+ * body that is none of these.
  */
 public final class PlacingRule implements Rule {
     @Override
@@ -32,7 +33,22 @@ public final class PlacingRule implements Rule {
         return design.parts().stream()
                 .flatMap(part ->
                         Placings.of(part.kind().getClass().getSimpleName()).stream()
-                                .flatMap(placing -> found(design, part, placing).stream()));
+                                .flatMap(placing ->
+                                        Stream.concat(
+                                                found(design, part, placing).stream(),
+                                                tooNear(design, part, placing).stream())));
+    }
+
+    private static Optional<Finding> tooNear(Design design, Part part, Placing placing) {
+        return placing.apart()
+                .flatMap(apart ->
+                        FittingList.tooNear(design, part, apart)
+                                .map(other ->
+                                        new FitFinding.PlacedTooNear(
+                                                part.id(),
+                                                other.id(),
+                                                apart.least(),
+                                                elsewhere(design, part, placing))));
     }
 
     private static Optional<Finding> found(Design design, Part part, Placing placing) {
@@ -70,10 +86,21 @@ public final class PlacingRule implements Rule {
                 .filter(station ->
                         placing.lasts(station.zone())
                                 && !spoils(design, placing, station.zone())
-                                && station.zone() != Zone.MOVING)
+                                && station.zone() != Zone.MOVING
+                                && quiet(design, part, placing, station))
                 .min(Comparator.comparingDouble(station -> station.at().to(here).value()))
                 .stream()
                 .<Edit>map(station -> new BodyEdit.Stand(part.id(), station.id()))
                 .toList();
+    }
+
+    private static boolean quiet(Design design, Part part, Placing placing, Station station) {
+        return placing.apart()
+                .flatMap(apart ->
+                        FittingList.tooNear(
+                                new BodyEdit.Stand(part.id(), station.id()).apply(design),
+                                part,
+                                apart))
+                .isEmpty();
     }
 }

@@ -51,6 +51,14 @@ public sealed interface WorkEdit extends Step {
         }
     }
 
+    /** Notes that something was seen to when a part was fitted, or that it was not. */
+    record Fit(Work.Fitted line, boolean done) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(line, done);
+        }
+    }
+
     /** Keeps a bench run, in place of what was kept of it before. */
     record KeepRun(BenchRun run) implements WorkEdit {
         @Override

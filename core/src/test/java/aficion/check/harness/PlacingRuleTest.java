@@ -2,19 +2,29 @@ package aficion.check.harness;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.Fittings;
 import aficion.catalogue.Placings;
 import aficion.catalogue.Zone;
 import aficion.check.finding.Finding;
 import aficion.check.finding.FitFinding.PlacedTooHot;
+import aficion.check.finding.FitFinding.PlacedTooNear;
+import aficion.harness.FittingList;
+import aficion.harness.FittingList.Line;
 import aficion.job.Body;
+import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.PartEdit;
+import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
+import aficion.quantity.Henries;
 import aficion.quantity.Metres;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
 import aficion.route.Plan;
 import aficion.route.Run;
 import aficion.route.RunId;
@@ -104,6 +114,56 @@ class PlacingRuleTest {
         assertThat(new PartEdit.Place(FUSE, Zone.ON_ENGINE).apply(stands)).isEqualTo(stands);
     }
 
+    private static Design sparks(double between) {
+        var plan =
+                new Plan(
+                        List.of(
+                                station(ENGINE, 0, Zone.CABIN),
+                                station(BULKHEAD, between, Zone.CABIN),
+                                station(BOOT, 3, Zone.BOOT)),
+                        List.of(
+                                new Run(new RunId(ENGINE, BULKHEAD)),
+                                new Run(new RunId(BULKHEAD, BOOT))));
+        var design =
+                DesignBuilder.twelveVolts()
+                        .part("T1", new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.008)))
+                        .part(
+                                "A1",
+                                new ControlKind.Module(
+                                        new Volts(12), new Amps(0.01), List.of("in"), List.of()))
+                        .build();
+        var lying = new BodyEdit.SetBody(Optional.of(new Body(plan))).apply(design);
+        return new BodyEdit.Stand(new PartId("A1"), BULKHEAD)
+                .apply(new BodyEdit.Stand(new PartId("T1"), ENGINE).apply(lying));
+    }
+
+    /**
+     * A speed unit 0.2 m from the coil is found, where 0.25 is asked; at the same place it is a
+     * line.
+     */
+    @Test
+    void whatIsDisturbedStandsApart() {
+        var near = sparks(0.2);
+
+        assertThat(found(near))
+                .singleElement()
+                .isInstanceOfSatisfying(
+                        PlacedTooNear.class,
+                        finding -> {
+                            assertThat(finding.other()).isEqualTo(new PartId("T1"));
+                            var mended = finding.remedies().getFirst().apply(near);
+                            assertThat(found(mended)).isEmpty();
+                        });
+        assertThat(found(sparks(0.26))).isEmpty();
+        var together = new BodyEdit.Stand(new PartId("A1"), ENGINE).apply(near);
+        assertThat(found(together)).isEmpty();
+        assertThat(FittingList.of(together))
+                .filteredOn(line -> line.line().equals("apart"))
+                .singleElement()
+                .satisfies(line -> assertThat(line.least()).contains(new Metres(0.25)));
+        assertThat(FittingList.of(near)).extracting(Line::line).doesNotContain("apart");
+    }
+
     /** Every row of the table is about a kind of part that there is. */
     @Test
     void everyRuleIsAboutAKind() {
@@ -115,6 +175,7 @@ class PlacingRuleTest {
 
         assertThat(Placings.all()).isNotEmpty();
         assertThat(Placings.all()).allSatisfy(rule -> assertThat(kinds).contains(rule.kind()));
+        assertThat(Fittings.all()).allSatisfy(line -> assertThat(kinds).contains(line.kind()));
     }
 
     @Test

@@ -6,6 +6,7 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Terminal;
+import aficion.make.StudStack;
 import aficion.words.Words;
 
 /** One terminal: its volts, the wires on it, and what can be done there. */
@@ -39,6 +40,7 @@ final class TerminalCard extends Card {
                                 speech.label(wire),
                                 "plain-button",
                                 () -> bench.selection().set(new Selection.OfWire(wire.id())))));
+        StudStack.of(bench.design(), at).ifPresent(this::stack);
         section(Words.of("inspect.findings"));
         bench.assessed()
                 .get()
@@ -48,5 +50,20 @@ final class TerminalCard extends Card {
         add(Changes.of(bench, at), VerbKeys.changing(verbs));
         section(Words.of("inspect.whatIf"));
         add(VerbKeys.trying(verbs));
+    }
+
+    /** What is stacked on its stud, the lowest first, and how tight. */
+    private void stack(StudStack stack) {
+        var speech = bench.speech();
+        section(Words.of("stack.title"));
+        stack.rings()
+                .forEach(wire ->
+                        add(
+                                Texts.figure(
+                                        wire.number(),
+                                        speech.size(wire.size())
+                                                + ", "
+                                                + speech.colour(wire.colour()))));
+        add(Texts.wrapped(speech.tight(stack), "quiet"));
     }
 }

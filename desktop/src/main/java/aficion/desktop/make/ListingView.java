@@ -13,6 +13,8 @@ import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.HBox;
@@ -21,6 +23,9 @@ import javafx.scene.layout.VBox;
 
 /** A list of the job as it is. */
 final class ListingView extends VBox {
+    private static final double SIGN = 7;
+    private static final double WIDEST = 380;
+
     private final Workbench bench;
     private final Kind kind;
     private final Drawer drawer;
@@ -102,7 +107,20 @@ final class ListingView extends VBox {
             int index = i;
             Tables.column(table, made.heading().get(i), row -> row.get(index));
         }
+        Tables.widths(table, widths(made));
         table.getItems().setAll(made.rows());
         table.setId("list-" + made.name());
+    }
+
+    /** Columns share the table by the longest that each has to hold. */
+    private static double[] widths(Listing made) {
+        return IntStream.range(0, made.heading().size())
+                .mapToDouble(i ->
+                        Stream.concat(Stream.of(made.heading()), made.rows().stream())
+                                .mapToDouble(row -> SIGN * (2 + row.get(i).length()))
+                                .max()
+                                .orElse(SIGN))
+                .map(wide -> Math.min(wide, WIDEST))
+                .toArray();
     }
 }

@@ -44,6 +44,7 @@ final class MakeView extends VBox {
         list(Kind.ENDS, command);
         tab("steps", steps);
         list(Kind.BUY, command);
+        tab("fitting", new FittingView(bench, command));
         tab("unused", new UnusedView(bench, command));
         getChildren().addAll(head, middle);
         first.setSelected(true);

@@ -25,4 +25,11 @@ final class Tables {
         column.setSortable(false);
         table.getColumns().add(column);
     }
+
+    /** How wide the columns are beside each other. */
+    static void widths(TableView<?> table, double... widths) {
+        for (int i = 0; i < widths.length; i++) {
+            table.getColumns().get(i).setPrefWidth(widths[i]);
+        }
+    }
 }

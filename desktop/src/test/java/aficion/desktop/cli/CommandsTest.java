@@ -218,11 +218,11 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(52)
+                    .hasSize(49)
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
                     .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv")
-                    .contains("labels-sheet.pdf", "unused.csv", "steps-1.pdf", "steps-3.pdf")
-                    .contains("board-1.pdf", "board-1-whole.pdf", "board-2.svg", "board-3.dxf");
+                    .contains("labels-sheet.pdf", "unused.csv", "fitting.pdf", "steps-1.pdf", "steps-2.pdf")
+                    .contains("board-1.pdf", "board-1-whole.pdf", "board-2.svg", "board-2.dxf");
         }
         assertThat(Files.readAllLines(folder.resolve("out").resolve("cut.csv")))
                 .hasSize(63)

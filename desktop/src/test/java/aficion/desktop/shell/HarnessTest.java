@@ -237,6 +237,38 @@ class HarnessTest extends WindowTest {
         assertThat(bench.job().work().unused()).isEmpty();
     }
 
+    /** What no rule can check is ticked line by line with Space, and unticked by undo. */
+    @Test
+    void theFittingListIsTicked() {
+        push(KeyCode.DIGIT4);
+        settle();
+        press("make-tab-fitting");
+        until(() -> byId("fitting-table").isPresent());
+        push(KeyCode.SPACE);
+        push(KeyCode.SPACE);
+        assertThat(bench.job().work().fitted()).hasSize(2);
+        assertThat(text("fitting-left")).startsWith("2 of ");
+        press("undo");
+        assertThat(text("fitting-left")).startsWith("1 of ");
+    }
+
+    /** A station is made a plug by its card: what passes is parted, as one step to undo. */
+    @Test
+    void aStationIsMadeAPlug() {
+        push(KeyCode.DIGIT2);
+        settle();
+        int wires = bench.design().wires().size();
+        onScreen(() -> bench.selection().set(new Selection.OfStation(new StationId("nose"))));
+        until(() -> byId("station-form").isPresent());
+        clickOn("#station-form");
+        push(KeyCode.END);
+        push(KeyCode.ENTER);
+        until(() -> bench.design().wires().size() > wires);
+        assertThat(text("undo")).contains("Part the wires at the plug");
+        press("undo");
+        assertThat(bench.design().wires()).hasSize(wires);
+    }
+
     /** A connector is put in a body where it is looked at: its ends follow, its face is drawn. */
     @Test
     void aConnectorIsPutInABody() {

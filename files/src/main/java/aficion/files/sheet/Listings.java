@@ -1,9 +1,11 @@
 package aficion.files.sheet;
 
+import aficion.harness.FittingList;
 import aficion.job.Design;
 import aficion.job.Job;
 import aficion.make.Bands;
 import aficion.make.Making;
+import aficion.make.StudStack;
 import aficion.quantity.UserUnits;
 import aficion.stock.Cutting;
 import aficion.stock.Shopping;
@@ -29,6 +31,7 @@ public final class Listings {
         CUT(Listings::cut),
         ENDS((job, _, units) -> ends(job.design(), units)),
         BUY(Listings::buy),
+        FITTING((job, _, units) -> fitting(job, units)),
         UNUSED((job, _, units) -> unused(job, units));
 
         private final Source making;
@@ -155,13 +158,38 @@ public final class Listings {
                                 Words.of("tool", end.making().tool()),
                                 end.pull()
                                         .map(newtons -> Words.of("list.newtons", newtons))
+                                        .orElse(""),
+                                StudStack.of(design, end.at())
+                                        .filter(stack -> stack.rings().contains(end.wire()))
+                                        .map(stack -> speech.stacked(stack, end.wire()))
                                         .orElse("")));
             }
         }
         return of(
                 "ends",
-                List.of("number", "end", "terminal", "slide", "strip", "tool", "pull"),
+                List.of("number", "end", "terminal", "slide", "strip", "tool", "pull", "stack"),
                 rows);
+    }
+
+    /** What is seen to as parts are fitted, and what of it was. */
+    private static Listing fitting(Job job, UserUnits units) {
+        var speech = new Speech(job.design(), units);
+        return of(
+                "fitting",
+                List.of("part", "what", "where", "line", "seen"),
+                FittingList.of(job.design()).stream()
+                        .map(line -> {
+                            var part = job.design().part(line.part());
+                            return List.of(
+                                    part.id().value(),
+                                    part.name(),
+                                    speech.standing(part),
+                                    speech.fitting(line),
+                                    job.work().fitted().contains(line.fitted())
+                                            ? Words.of("fitting.done")
+                                            : "");
+                        })
+                        .toList());
     }
 
     /** Leads that nothing needs, and what was done with each. */

@@ -15,12 +15,14 @@ import aficion.words.Speech;
 import aficion.words.Words;
 import aficion.working.Working;
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
 /** Printed sheets: each returns the bytes of a PDF file. */
 public final class Sheets {
+    private static final float SMALL = 9.5f;
+    private static final float WIDEST = 240;
+    private static final float GAP = 8;
     private static final int RULE = 0xDAD4C6;
     private static final float LINE = 17;
 
@@ -62,10 +64,8 @@ public final class Sheets {
 
     /** A list, as many pages as it takes. */
     public static byte[] listing(Design design, Listing listing) throws IOException {
-        int columns = listing.heading().size();
-        var widths = new float[columns];
-        Arrays.fill(widths, (Paper.WIDTH - 2 * Paper.MARGIN) / columns);
         try (var paper = new Paper(Words.of("make.tab." + listing.name()), subtitle(design))) {
+            var widths = widths(paper, listing);
             float y = heading(paper, listing.heading(), widths, Paper.TOP + 10);
             for (var row : listing.rows()) {
                 if (y > Paper.BOTTOM) {
@@ -79,11 +79,29 @@ public final class Sheets {
         }
     }
 
+    /** Columns share the page by the widest that each has to hold. */
+    private static float[] widths(Paper paper, Listing listing) throws IOException {
+        var widths = new float[listing.heading().size()];
+        float sum = 0;
+        for (int i = 0; i < widths.length; i++) {
+            float widest = paper.width(Face.BOLD, SMALL, listing.heading().get(i));
+            for (var row : listing.rows()) {
+                widest = Math.max(widest, paper.width(Face.REGULAR, SMALL, row.get(i)));
+            }
+            widths[i] = Math.min(widest, WIDEST) + GAP;
+            sum += widths[i];
+        }
+        for (int i = 0; i < widths.length; i++) {
+            widths[i] *= (Paper.WIDTH - 2 * Paper.MARGIN) / sum;
+        }
+        return widths;
+    }
+
     private static float heading(Paper paper, List<String> names, float[] widths, float y)
             throws IOException {
         float x = Paper.MARGIN;
         for (int i = 0; i < names.size(); i++) {
-            paper.text(Face.BOLD, 9.5f, x, y, names.get(i));
+            paper.text(Face.BOLD, SMALL, x, y, names.get(i));
             x += widths[i];
         }
         paper.line(Paper.MARGIN, y + 5, Paper.WIDTH - Paper.MARGIN, y + 5, 0.6f, 0x56616A);
@@ -95,7 +113,7 @@ public final class Sheets {
         float x = Paper.MARGIN;
         for (int i = 0; i < cells.size(); i++) {
             paper.fitted(
-                    i == 0 ? Face.BOLD : Face.REGULAR, 9.5f, x, y, widths[i] - 5, cells.get(i));
+                    i == 0 ? Face.BOLD : Face.REGULAR, SMALL, x, y, widths[i] - 5, cells.get(i));
             x += widths[i];
         }
         paper.line(Paper.MARGIN, y + 5, Paper.WIDTH - Paper.MARGIN, y + 5, 0.4f, RULE);
@@ -188,7 +206,7 @@ public final class Sheets {
                     position = step.task().state();
                     paper.text(
                             Face.BOLD,
-                            9.5f,
+                            SMALL,
                             Paper.MARGIN,
                             y,
                             speech.conditions(position.get()),
