@@ -170,6 +170,16 @@ public final class Speech {
         return Words.of("stack.place", stack.place(wire), count, tight(stack));
     }
 
+    /** The same in few words. */
+    public String onStud(StudStack stack, Wire wire) {
+        return Words.of(
+                "list.onStud",
+                stack.place(wire),
+                stack.rings().size(),
+                stud(stack.stud()),
+                stack.torque().map(torque -> Words.of("list.torque", torque)).orElse(""));
+    }
+
     /** Stud, nuts and torque of a stack. */
     public String tight(StudStack stack) {
         return stack.torque()

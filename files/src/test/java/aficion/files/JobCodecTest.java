@@ -450,8 +450,7 @@ class JobCodecTest {
 
     @Test
     void aVersionThatIsNoneIsDamage() {
-        assertThat(damaged(text.replace(VERSION, "\"version\" : 0")).field())
-                .isEqualTo("version");
+        assertThat(damaged(text.replace(VERSION, "\"version\" : 0")).field()).isEqualTo("version");
     }
 
     @ParameterizedTest

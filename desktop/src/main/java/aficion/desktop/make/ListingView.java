@@ -23,7 +23,7 @@ import javafx.scene.layout.VBox;
 
 /** A list of the job as it is. */
 final class ListingView extends VBox {
-    private static final double SIGN = 7;
+    private static final double SIGN = 8;
     private static final double WIDEST = 380;
 
     private final Workbench bench;

@@ -3,11 +3,16 @@ package aficion.desktop.make;
 import aficion.desktop.theme.Texts;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.text.Text;
 
 /** Tables that stand in the order they are given in, one text a cell. */
 final class Tables {
+    private static final double SHORT = 96;
+    private static final double EDGES = 18;
+
     private Tables() {}
 
     /**
@@ -22,14 +27,35 @@ final class Tables {
         var column = new TableColumn<T, String>(heading);
         column.setCellValueFactory(
                 cell -> new ReadOnlyObjectWrapper<>(text.apply(cell.getValue())));
+        column.setCellFactory(_ -> new Wrapping<>());
         column.setSortable(false);
         table.getColumns().add(column);
     }
 
-    /** How wide the columns are beside each other. */
+    /** How wide the columns are beside each other; what is short is never shortened. */
     static void widths(TableView<?> table, double... widths) {
         for (int i = 0; i < widths.length; i++) {
-            table.getColumns().get(i).setPrefWidth(widths[i]);
+            var column = table.getColumns().get(i);
+            column.setPrefWidth(widths[i]);
+            column.setMinWidth(Math.min(widths[i], SHORT));
+        }
+    }
+
+    /** A cell whose words go on in a second line where they are many. */
+    private static final class Wrapping<T> extends TableCell<T, String> {
+        private final Text text = new Text();
+
+        Wrapping() {
+            getStyleClass().add("wrapping");
+            text.getStyleClass().add("cell-text");
+            text.wrappingWidthProperty().bind(widthProperty().subtract(EDGES));
+            setGraphic(text);
+        }
+
+        @Override
+        protected void updateItem(String words, boolean empty) {
+            super.updateItem(words, empty);
+            text.setText(empty ? "" : words);
         }
     }
 }

@@ -221,7 +221,12 @@ class CommandsTest {
                     .hasSize(49)
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
                     .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv")
-                    .contains("labels-sheet.pdf", "unused.csv", "fitting.pdf", "steps-1.pdf", "steps-2.pdf")
+                    .contains(
+                            "labels-sheet.pdf",
+                            "unused.csv",
+                            "fitting.pdf",
+                            "steps-1.pdf",
+                            "steps-2.pdf")
                     .contains("board-1.pdf", "board-1-whole.pdf", "board-2.svg", "board-2.dxf");
         }
         assertThat(Files.readAllLines(folder.resolve("out").resolve("cut.csv")))

@@ -155,13 +155,13 @@ public final class Listings {
                                 speech.termination(end.termination()),
                                 StepWords.slides(end, speech),
                                 speech.say(end.making().strip()),
-                                Words.of("tool", end.making().tool()),
+                                Words.of("list.tool", end.making().tool()),
                                 end.pull()
                                         .map(newtons -> Words.of("list.newtons", newtons))
                                         .orElse(""),
                                 StudStack.of(design, end.at())
                                         .filter(stack -> stack.rings().contains(end.wire()))
-                                        .map(stack -> speech.stacked(stack, end.wire()))
+                                        .map(stack -> speech.onStud(stack, end.wire()))
                                         .orElse("")));
             }
         }
