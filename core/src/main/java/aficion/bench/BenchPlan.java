@@ -1,6 +1,10 @@
 package aficion.bench;
 
 import aficion.bench.TestStep.Task;
+import aficion.bench.reason.FaultTable;
+import aficion.bench.reason.Measure;
+import aficion.bench.reason.TestCover;
+import aficion.fault.Fault;
 import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
@@ -9,6 +13,7 @@ import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -18,6 +23,7 @@ import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
+import aficion.quantity.Quantity;
 import aficion.quantity.Volts;
 import aficion.size.Guard;
 import aficion.size.Guards;
@@ -28,7 +34,9 @@ import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,8 +52,9 @@ import java.util.stream.Stream;
  *
  * @param circuit the circuit on the bench
  * @param steps in order
+ * @param coverage what a run of few readings notices
  */
-public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
+public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Coverage> coverage) {
     /** What leads and probes add to a reading of a few milliohms, ohms. */
     private static final double PROBES = 0.3;
 
@@ -61,6 +70,27 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
 
     public BenchPlan {
         steps = List.copyOf(steps);
+    }
+
+    /**
+     * What a run notices.
+     *
+     * @param noticed how many faults its readings show
+     * @param unnoticed how many no reading shows: a look, a tug or ohms is all there is
+     * @param notices how many faults a step is the first to show, by its key
+     */
+    public record Coverage(int noticed, int unnoticed, Map<String, Integer> notices) {
+        public Coverage {
+            notices = Map.copyOf(notices);
+        }
+    }
+
+    /**
+     * The run that a person will really do: a look and a tug at each part, ohms for what volts do
+     * not show, isolation, key off, and the fewest readings that notice all that can be noticed.
+     */
+    public static BenchPlan telling(FaultTable table, CircuitId circuit) {
+        return new Planning(new Solver(table.netlist()), circuit).telling(TestCover.of(table));
     }
 
     /** The plan for a circuit of the solver's design; without wires it has no steps. */
@@ -97,7 +127,69 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps) {
                 isolation();
                 states();
             }
-            return new BenchPlan(circuit, steps);
+            return new BenchPlan(circuit, steps, Optional.empty());
+        }
+
+        BenchPlan telling(TestCover cover) {
+            var ours = new LinkedHashSet<PartId>();
+            wires.forEach(wire -> wire.terminals().forEach(at -> ours.add(at.part())));
+            ours.forEach(
+                    part -> add("look at " + part, new TestStep.LookAt(part), Optional.empty()));
+            var unseen =
+                    cover.unnoticed().stream()
+                            .flatMap(suspect -> suspect.faults().stream())
+                            .filter(Fault.OfWire.class::isInstance)
+                            .filter(fault -> !(fault instanceof Fault.Chafed))
+                            .map(fault -> ((Fault.OfWire) fault).wire())
+                            .collect(Collectors.toSet());
+            wires.stream().filter(wire -> unseen.contains(wire.id())).forEach(this::continuity);
+            isolation();
+            solved(Conditions.REST).ifPresent(this::quiet);
+            var notices = new HashMap<String, Integer>();
+            for (var reading : cover.readings()) {
+                notices.put(reading(reading), reading.notices());
+            }
+            return new BenchPlan(
+                    circuit,
+                    steps,
+                    Optional.of(new Coverage(cover.noticed(), cover.unnoticed().size(), notices)));
+        }
+
+        private void quiet(OperatingPoint rest) {
+            var feed = feed(List.of(rest));
+            add(
+                    "quiet",
+                    new TestStep.Quiet(feed.id(), Conditions.REST),
+                    Optional.of(new Expected.Near(atRest(feed), QUIET)));
+        }
+
+        /** Adds a telling reading and returns its key. */
+        private String reading(TestCover.Telling reading) {
+            var state = reading.state();
+            return switch (reading.what()) {
+                case Measure.VoltsAt(var at) -> {
+                    var key = "volts " + at + " " + name(state);
+                    add(
+                            key,
+                            new TestStep.VoltsAt(at, state),
+                            near(new Volts(reading.expected()), reading.tolerance()));
+                    yield key;
+                }
+                case Measure.AmpsIn(var wire) -> {
+                    var key = "amps " + wire + " " + name(state);
+                    add(
+                            key,
+                            new TestStep.AmpsIn(wire, state),
+                            near(new Amps(reading.expected()), reading.tolerance()));
+                    yield key;
+                }
+                case Measure.LightOf _, Measure.Glance _ ->
+                        throw new IllegalArgumentException("no meter reads " + reading.what());
+            };
+        }
+
+        private static Optional<Expected> near(Quantity value, double tolerance) {
+            return Optional.of(new Expected.Near(value, tolerance));
         }
 
         private void continuity(Wire wire) {

@@ -1,5 +1,6 @@
 package aficion.bench;
 
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
@@ -33,13 +34,21 @@ public record TestStep(String key, Task task, Optional<Expected> expected) {
                 case Quiet(_, var conditions) -> Optional.of(conditions);
                 case AmpsIn(_, var conditions) -> Optional.of(conditions);
                 case VoltsAt(_, var conditions) -> Optional.of(conditions);
-                case Look _, Continuity _, Isolation _ -> Optional.empty();
+                case Look _, LookAt _, Continuity _, Isolation _ -> Optional.empty();
             };
         }
     }
 
     /** Look at the ends of a wire: pins home, no strands out, labels on. */
     public record Look(WireId wire) implements Task {
+        @Override
+        public Stage stage() {
+            return Stage.LOOK;
+        }
+    }
+
+    /** Look at all that ends at a part, and tug at it. */
+    public record LookAt(PartId part) implements Task {
         @Override
         public Stage stage() {
             return Stage.LOOK;

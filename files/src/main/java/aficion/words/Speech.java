@@ -502,6 +502,8 @@ public final class Speech {
     public String task(Task task) {
         return switch (task) {
             case TestStep.Look(var wire) -> Words.of("bench.task.look", number(wire));
+            case TestStep.LookAt(var part) ->
+                    Words.of("bench.task.lookAt", part, design.part(part).name());
             case TestStep.Continuity(var wire) -> Words.of("bench.task.continuity", number(wire));
             case TestStep.Isolation(var terminal) -> Words.of("bench.task.isolation", terminal);
             case TestStep.Quiet(var feed, _) -> Words.of("bench.task.quiet", number(feed));

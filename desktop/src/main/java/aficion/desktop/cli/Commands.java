@@ -37,6 +37,8 @@ import picocli.CommandLine.Spec;
             ReportCommand.class,
             ExportCommand.class,
             SweepCommand.class,
+            BenchCommand.class,
+            ReasonCommand.class,
             ShotsCommand.class,
             RehearseCommand.class
         })

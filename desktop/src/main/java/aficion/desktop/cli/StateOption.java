@@ -15,6 +15,7 @@ import aficion.solve.Solver;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 
@@ -46,6 +47,44 @@ final class StateOption {
             conditions = set(design, conditions, setting);
         }
         return conditions;
+    }
+
+    /** What a state is called that has nothing moved. */
+    private static final String REST = "rest";
+
+    /**
+     * The conditions of a text such as {@code key=run,lights=head}, or {@code rest}.
+     *
+     * @throws BadInput as above
+     */
+    static Conditions parse(Design design, String text) {
+        var conditions = Conditions.REST;
+        if (!text.equals(REST)) {
+            for (var setting : text.split(",")) {
+                conditions = set(design, conditions, setting);
+            }
+        }
+        return conditions;
+    }
+
+    /** The text of conditions: what is moved, by name. */
+    static String text(Design design, Conditions state) {
+        var moved = new TreeMap<String, String>();
+        for (var control : Controls.of(design).controls()) {
+            var position = Controls.position(control, state);
+            if (!position.equals(control.rest())) {
+                moved.put(control.name(), position);
+            }
+        }
+        state.levels().forEach((level, value) -> moved.put(level, String.valueOf(value)));
+        if (state.engine().value() > 0) {
+            moved.put("rpm", String.valueOf(state.engine().value()));
+        }
+        return moved.isEmpty()
+                ? REST
+                : moved.entrySet().stream()
+                        .map(each -> each.getKey() + "=" + each.getValue())
+                        .collect(Collectors.joining(","));
     }
 
     /**

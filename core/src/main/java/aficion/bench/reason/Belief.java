@@ -1,0 +1,200 @@
+package aficion.bench.reason;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+
+/**
+ * How likely each suspect is after all that was read, by Bayes' rule: a reading is off by the meter
+ * and by what a vehicle is not quite as drawn, normally; a small share of readings is a slip, and
+ * may be anything.
+ */
+public final class Belief {
+    /** Readings that are slips: the wrong terminal, the wrong range, misread. */
+    private static final double SLIPS = 0.01;
+
+    /** What a meter and a vehicle are off, volts at 12 V or amps, and a share. */
+    private static final double OFF = 0.06;
+
+    private static final double OFF_SHARE = 0.012;
+
+    /** How often an eye says of a lamp what is so, what is next to it, or what is not. */
+    private static final double[] SEEN = {0.93, 0.05, 0.01, 0.01};
+
+    private final FaultTable table;
+    private final List<Reading> readings;
+    private final double[] log;
+    private final double[] weights;
+
+    private Belief(FaultTable table, List<Reading> readings, double[] log) {
+        this.table = table;
+        this.readings = List.copyOf(readings);
+        this.log = log;
+        this.weights = shares(log);
+    }
+
+    /** Before anything is read. */
+    public static Belief of(FaultTable table) {
+        return new Belief(
+                table,
+                List.of(),
+                table.suspects().stream().mapToDouble(each -> Math.log(each.weight())).toArray());
+    }
+
+    private static double[] shares(double[] log) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (double each : log) {
+            most = Math.max(most, each);
+        }
+        double sum = 0;
+        var shares = new double[log.length];
+        for (int i = 0; i < log.length; i++) {
+            shares[i] = Math.exp(log[i] - most);
+            sum += shares[i];
+        }
+        for (int i = 0; i < log.length; i++) {
+            shares[i] /= sum;
+        }
+        return shares;
+    }
+
+    /** The same after one reading more. */
+    public Belief after(Reading reading) {
+        var next = log.clone();
+        var predicted = table.predicted(reading.state(), reading.what());
+        for (int i = 0; i < next.length; i++) {
+            next[i] += Math.log(likelihood(predicted[i], reading));
+        }
+        var all = new ArrayList<>(readings);
+        all.add(reading);
+        return new Belief(table, all, next);
+    }
+
+    /** How likely a reading is where a value is predicted, for each volt or amp. */
+    private double likelihood(double predicted, Reading reading) {
+        double system = table.netlist().design().vehicle().system().value();
+        double anything = 1 / (1.5 * system);
+        if (Double.isNaN(predicted)) {
+            return anything;
+        }
+        return switch (reading.what()) {
+            case Measure.VoltsAt _ ->
+                    measured(
+                            predicted,
+                            reading.value(),
+                            Math.hypot(OFF * system / 12, OFF_SHARE * predicted),
+                            anything);
+            case Measure.AmpsIn _ ->
+                    measured(
+                            predicted,
+                            reading.value(),
+                            Math.hypot(OFF, 4 * OFF_SHARE * predicted),
+                            anything);
+            case Measure.LightOf _ -> seen(Sight.of(predicted), Sight.of(reading.value()));
+            case Measure.Glance glance -> {
+                var expected = glance.seen(predicted);
+                var seen = glance.seen(reading.value());
+                double all = 1;
+                for (int i = 0; i < seen.size(); i++) {
+                    all *= seen(expected.get(i), seen.get(i));
+                }
+                yield all;
+            }
+        };
+    }
+
+    private static double measured(double predicted, double value, double off, double anything) {
+        double z = (value - predicted) / off;
+        return (1 - SLIPS) * Math.exp(-z * z / 2) / (off * Math.sqrt(2 * Math.PI))
+                + SLIPS * anything;
+    }
+
+    private static double seen(Sight expected, Sight seen) {
+        return SEEN[Math.abs(expected.ordinal() - seen.ordinal())];
+    }
+
+    /** The same readings with other suspects. */
+    Belief over(FaultTable other) {
+        var belief = of(other);
+        for (var reading : readings) {
+            belief = belief.after(reading);
+        }
+        return belief;
+    }
+
+    /**
+     * How badly the best suspect fits what was read, in natural logarithms below a perfect fit: a
+     * slip of the meter costs about ten.
+     */
+    public double misfit() {
+        double best = Double.POSITIVE_INFINITY;
+        var suspects = table.suspects();
+        for (int i = 0; i < log.length; i++) {
+            best = Math.min(best, perfect() - log[i] + Math.log(suspects.get(i).weight()));
+        }
+        return best;
+    }
+
+    private double perfect() {
+        return readings.stream().mapToDouble(this::perfect).sum();
+    }
+
+    /** The logarithm of the likelihood of a reading that is just as predicted. */
+    private double perfect(Reading reading) {
+        return Math.log(likelihood(reading.value(), reading));
+    }
+
+    /** What a reading counts for a suspect that predicts a value, below a perfect fit. */
+    double against(double predicted, Reading reading) {
+        return perfect(reading) - Math.log(likelihood(predicted, reading));
+    }
+
+    /** What it is about. */
+    public FaultTable table() {
+        return table;
+    }
+
+    /** What was read, in order. */
+    public List<Reading> readings() {
+        return readings;
+    }
+
+    /** How likely each suspect is; all together are 1. */
+    double[] weights() {
+        return weights;
+    }
+
+    /**
+     * Suspects that look the same.
+     *
+     * @param weight how likely it is that it is one of them, 0 to 1
+     * @param suspects the likeliest first
+     */
+    public record Verdict(double weight, List<Suspect> suspects) {
+        public Verdict {
+            suspects = List.copyOf(suspects);
+        }
+    }
+
+    /** What may be wrong, the likeliest first, those that look the same together. */
+    public List<Verdict> verdicts(Means means) {
+        var groups = new HashMap<Integer, List<Integer>>();
+        for (int i = 0; i < weights.length; i++) {
+            groups.computeIfAbsent(table.look(i, means), _ -> new ArrayList<>()).add(i);
+        }
+        return groups.values().stream()
+                .map(this::verdict)
+                .sorted(Comparator.comparingDouble(each -> -each.weight))
+                .toList();
+    }
+
+    private Verdict verdict(List<Integer> group) {
+        return new Verdict(
+                group.stream().mapToDouble(i -> weights[i]).sum(),
+                group.stream()
+                        .sorted(Comparator.comparingDouble(i -> -weights[i]))
+                        .map(table.suspects()::get)
+                        .toList());
+    }
+}

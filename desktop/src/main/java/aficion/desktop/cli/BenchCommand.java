@@ -1,0 +1,94 @@
+package aficion.desktop.cli;
+
+import aficion.bench.BenchPlan;
+import aficion.bench.Expected;
+import aficion.bench.TestStep;
+import aficion.bench.reason.FaultTable;
+import aficion.job.Design;
+import aficion.netlist.Netlist;
+import aficion.words.Words;
+import java.io.IOException;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+
+/**
+ * Prints the test run of a circuit, a row a step: the state, where the meter goes, what it should
+ * show and how far off it may be, and how many faults the step is the first to notice.
+ */
+@Command(name = "bench", description = "Prints the test run of a circuit.")
+final class BenchCommand extends Commands.Printing {
+    @Mixin private Commands.JobArgument job;
+    @Mixin private CircuitOption circuit;
+
+    @Override
+    public Integer call() throws IOException {
+        var design = job.load().design();
+        var table = FaultTable.of(Netlist.of(design), circuit.of(design));
+        var plan = BenchPlan.telling(table, circuit.of(design));
+        var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
+        printer.printRecord(
+                "step", "state", "where", "quantity", "expected", "tolerance", "notices");
+        int step = 0;
+        for (var each : plan.steps()) {
+            var expected = each.expected();
+            printer.printRecord(
+                    ++step,
+                    each.task().state().map(state -> StateOption.text(design, state)).orElse(""),
+                    where(design, each.task()),
+                    quantity(each.task()),
+                    expected.flatMap(BenchCommand::value).map(String::valueOf).orElse(""),
+                    expected.flatMap(BenchCommand::tolerance).map(String::valueOf).orElse(""),
+                    plan.coverage()
+                            .map(found -> found.notices().getOrDefault(each.key(), 0))
+                            .orElse(0));
+        }
+        printer.flush();
+        plan.coverage()
+                .ifPresent(found ->
+                        err().println(
+                                        Words.of(
+                                                "bench.coverage",
+                                                found.noticed(),
+                                                found.noticed(),
+                                                found.unnoticed())));
+        return 0;
+    }
+
+    private static String where(Design design, TestStep.Task task) {
+        return switch (task) {
+            case TestStep.Look(var wire) -> design.wire(wire).number();
+            case TestStep.LookAt(var part) -> part.value();
+            case TestStep.Continuity(var wire) -> design.wire(wire).number();
+            case TestStep.Isolation(var at) -> at.toString();
+            case TestStep.Quiet(var wire, _) -> design.wire(wire).number();
+            case TestStep.AmpsIn(var wire, _) -> design.wire(wire).number();
+            case TestStep.VoltsAt(var at, _) -> at.toString();
+        };
+    }
+
+    private static String quantity(TestStep.Task task) {
+        return switch (task) {
+            case TestStep.Look _, TestStep.LookAt _ -> "look";
+            case TestStep.Continuity _, TestStep.Isolation _ -> "ohms";
+            case TestStep.Quiet _, TestStep.AmpsIn _ -> "amps";
+            case TestStep.VoltsAt _ -> "volts";
+        };
+    }
+
+    private static Optional<Double> value(Expected expected) {
+        return switch (expected) {
+            case Expected.Near(var value, _) -> Optional.of(value.value());
+            case Expected.AtMost(var value) -> Optional.of(value.value());
+            case Expected.AtLeast(var value) -> Optional.of(value.value());
+            case Expected.Opens _ -> Optional.empty();
+        };
+    }
+
+    private static Optional<Double> tolerance(Expected expected) {
+        return expected instanceof Expected.Near(_, var tolerance)
+                ? Optional.of(tolerance)
+                : Optional.empty();
+    }
+}
