@@ -5,7 +5,6 @@ import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.TestCover;
 import aficion.fault.Fault;
-import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Design;
@@ -41,7 +40,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -122,7 +120,10 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
         BenchPlan plan() {
             if (!wires.isEmpty()) {
                 wires.forEach(wire ->
-                        add("look " + wire.id(), new TestStep.Look(wire.id()), Optional.empty()));
+                        add(
+                                StepKey.look(wire.id()),
+                                new TestStep.Look(wire.id()),
+                                Optional.empty()));
                 wires.forEach(this::continuity);
                 isolation();
                 states();
@@ -134,7 +135,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             var ours = new LinkedHashSet<PartId>();
             wires.forEach(wire -> wire.terminals().forEach(at -> ours.add(at.part())));
             ours.forEach(
-                    part -> add("look at " + part, new TestStep.LookAt(part), Optional.empty()));
+                    part -> add(StepKey.look(part), new TestStep.LookAt(part), Optional.empty()));
             var unseen =
                     cover.unnoticed().stream()
                             .flatMap(suspect -> suspect.faults().stream())
@@ -168,7 +169,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             var state = reading.state();
             return switch (reading.what()) {
                 case Measure.VoltsAt(var at) -> {
-                    var key = "volts " + at + " " + name(state);
+                    var key = StepKey.volts(at, name(state));
                     add(
                             key,
                             new TestStep.VoltsAt(at, state),
@@ -176,7 +177,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
                     yield key;
                 }
                 case Measure.AmpsIn(var wire) -> {
-                    var key = "amps " + wire + " " + name(state);
+                    var key = StepKey.amps(wire, name(state));
                     add(
                             key,
                             new TestStep.AmpsIn(wire, state),
@@ -197,7 +198,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
                     wire.conductor().perMetre().value() * wire.length().metres().value()
                             + 2 * design.rules().joint().value();
             add(
-                    "ohms " + wire.id(),
+                    StepKey.ohms(wire.id()),
                     new TestStep.Continuity(wire.id()),
                     Optional.of(new Expected.AtMost(new Ohms(ohms + PROBES))));
         }
@@ -210,7 +211,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
                 boolean live = !(guards.get(wire.id()) instanceof Guard.EarthSide);
                 if (live && wire.terminals().stream().noneMatch(measured::contains)) {
                     add(
-                            "isolation " + wire.from().terminal(),
+                            StepKey.isolation(wire.from().terminal()),
                             new TestStep.Isolation(wire.from().terminal()),
                             Optional.of(new Expected.AtLeast(ISOLATED)));
                 }
@@ -306,14 +307,14 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             var refused = refused(point);
             if (refused.isPresent()) {
                 add(
-                        "amps " + feed.id() + " " + name,
+                        StepKey.amps(feed.id(), name),
                         new TestStep.AmpsIn(feed.id(), conditions),
                         refused);
                 return;
             }
             double amps = Math.abs(point.through(feed).value());
             add(
-                    "amps " + feed.id() + " " + name,
+                    StepKey.amps(feed.id(), name),
                     new TestStep.AmpsIn(feed.id(), conditions),
                     Optional.of(
                             new Expected.Near(
@@ -328,7 +329,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             double least = design.vehicle().system().value() / 60;
             double tolerance = Math.max(least, VOLTS_SHARE * Math.abs(volts.value()));
             add(
-                    "volts " + terminal + " " + name(conditions),
+                    StepKey.volts(terminal, name(conditions)),
                     new TestStep.VoltsAt(terminal, conditions),
                     Optional.of(new Expected.Near(volts, tolerance)));
         }
@@ -377,23 +378,8 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             };
         }
 
-        /** Key and own controls where they stand, and what else is moved. */
         private String name(Conditions conditions) {
-            var named = new TreeMap<String, String>();
-            var own = Controls.of(design, circuit).controls();
-            for (var control : Controls.of(design).controls()) {
-                var position = conditions.positions().get(control.name());
-                if (position != null
-                        && (own.contains(control)
-                                || control.action() == Action.KEY
-                                || !position.equals(control.rest()))) {
-                    named.put(control.name(), position);
-                }
-            }
-            conditions.levels().forEach((level, value) -> named.put(level, value.toString()));
-            return named.entrySet().stream()
-                    .map(entry -> entry.getKey() + "=" + entry.getValue())
-                    .collect(Collectors.joining(","));
+            return StepKey.state(design, circuit, conditions);
         }
 
         private void add(String key, Task task, Optional<Expected> expected) {

@@ -24,9 +24,28 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
      * @param value what the meter showed, in the step's unit; empty for what is only looked at
      * @param verdict how it compared with what was expected then
      * @param at when it was entered
+     * @param note why it was not tested, or what was seen besides
      */
-    public record Reading(String step, Optional<Double> value, Verdict verdict, Instant at) {
+    public record Reading(
+            String step,
+            Optional<Double> value,
+            Verdict verdict,
+            Instant at,
+            Optional<String> note) {
+        private static final int LONGEST = 200;
+
+        /** A reading that speaks for itself. */
+        public Reading(String step, Optional<Double> value, Verdict verdict, Instant at) {
+            this(step, value, verdict, at, Optional.empty());
+        }
+
         public Reading {
+            note.ifPresent(text -> {
+                if (text.length() > LONGEST
+                        || text.codePoints().anyMatch(Character::isISOControl)) {
+                    throw new IllegalArgumentException("a note is a line of 200 signs");
+                }
+            });
             value.ifPresent(number -> {
                 if (!Double.isFinite(number)) {
                     throw new IllegalArgumentException("a reading is a finite number");
@@ -42,7 +61,9 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
     public enum Verdict {
         PASS,
         NEAR,
-        FAIL
+        FAIL,
+        /** It was left out, for a reason. */
+        NOT_TESTED
     }
 
     /** The same run with that step's reading added, or replaced where it was taken before. */

@@ -3,6 +3,7 @@ package aficion.words;
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.NextReading.Advice;
+import aficion.bench.reason.Pairs;
 import aficion.bench.reason.Suspect;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
@@ -11,9 +12,6 @@ import java.util.stream.Collectors;
 
 /** Says what may be wrong, and what is read next and why. */
 public final class ReasonWords {
-    /** A misfit beyond that is no slip of the meter. */
-    private static final double UNEXPLAINED = 13;
-
     private static final int TOLD = 3;
 
     private final Design design;
@@ -63,7 +61,7 @@ public final class ReasonWords {
 
     /** A word that what was read is not of the vehicle as drawn; empty where it may be. */
     public String unexplained(Belief belief) {
-        return belief.misfit() > UNEXPLAINED ? Words.of("reason.unexplained") + " " : "";
+        return Pairs.explained(belief) ? "" : Words.of("reason.unexplained") + " ";
     }
 
     /** Where something is read. */

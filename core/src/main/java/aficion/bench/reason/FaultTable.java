@@ -45,13 +45,20 @@ public final class FaultTable {
     /** No person goes through more states. */
     private static final int MOST_STATES = 24;
 
+    /** No table has more values, but for two states of a circuit beyond any vehicle. */
+    private static final long MOST = 4_000_000;
+
     private final Netlist sound;
     private final List<Suspect> suspects;
-    private final List<Solver> solvers;
     private final List<Conditions> states;
     private final List<Measure> measures;
-    private final Map<Conditions, List<Optional<OperatingPoint>>> columns = new HashMap<>();
-    private final Map<Conditions, double[][]> values = new HashMap<>();
+
+    /** What was asked for besides, each with what every suspect shows of it. */
+    private final Map<Asked, double[]> besides = new HashMap<>();
+
+    /** By state, what is read, and suspect. */
+    private final double[][][] values;
+
     private final Map<Means, int[]> looks = new EnumMap<>(Means.class);
 
     private FaultTable(
@@ -62,22 +69,36 @@ public final class FaultTable {
             BooleanSupplier wanted) {
         this.sound = sound;
         this.suspects = suspects;
-        this.solvers = new ArrayList<>();
         this.states = states;
         this.measures = measures;
-        for (var suspect : suspects) {
-            if (wanted.getAsBoolean()) {
-                solvers.add(new Solver(faulty(sound, suspect)));
-            }
-        }
-        for (var state : states) {
-            if (wanted.getAsBoolean()) {
-                values(state);
-            }
+        this.values = new double[states.size()][measures.size()][suspects.size()];
+        for (int i = 0; i < suspects.size() && wanted.getAsBoolean(); i++) {
+            fill(i);
         }
         for (var means : Means.values()) {
             looks.put(means, wanted.getAsBoolean() ? looks(means) : new int[suspects.size()]);
         }
+    }
+
+    private record Asked(Conditions state, Measure what) {}
+
+    private void fill(int suspect) {
+        var solver = new Solver(faulty(sound, suspects.get(suspect)));
+        for (int state = 0; state < states.size(); state++) {
+            var point = point(solver, states.get(state));
+            for (int what = 0; what < measures.size(); what++) {
+                values[state][what][suspect] = value(point, measures.get(what));
+            }
+        }
+    }
+
+    private static double value(Optional<OperatingPoint> point, Measure what) {
+        return point.map(found -> value(found, what)).orElse(Double.NaN);
+    }
+
+    /** What may be wrong with a circuit, nothing first. */
+    public static List<Suspect> suspects(Netlist sound, CircuitId circuit) {
+        return Suspects.of(sound, circuit);
     }
 
     /** The table of a circuit. */
@@ -93,13 +114,11 @@ public final class FaultTable {
      */
     public static Optional<FaultTable> of(
             Netlist sound, CircuitId circuit, BooleanSupplier wanted) {
-        var table =
-                new FaultTable(
-                        sound,
-                        Suspects.of(sound, circuit),
-                        states(sound, circuit),
-                        measures(sound, circuit),
-                        wanted);
+        var suspects = Suspects.of(sound, circuit);
+        var measures = measures(sound, circuit);
+        long each = (long) suspects.size() * measures.size();
+        var states = states(sound, circuit).stream().limit(Math.max(2, MOST / each)).toList();
+        var table = new FaultTable(sound, suspects, states, measures, wanted);
         return wanted.getAsBoolean() ? Optional.of(table) : Optional.empty();
     }
 
@@ -242,13 +261,17 @@ public final class FaultTable {
 
     /** What would be read with each suspect; NaN where nothing comes to rest. */
     public double[] predicted(Conditions state, Measure what) {
+        int at = states.indexOf(state);
         int known = measures.indexOf(what);
-        return known >= 0 ? values(state)[known] : predicted(column(state), what);
+        return at >= 0 && known >= 0
+                ? values[at][known]
+                : besides.computeIfAbsent(new Asked(state, what), this::besides);
     }
 
-    private static double[] predicted(List<Optional<OperatingPoint>> column, Measure what) {
-        return column.stream()
-                .mapToDouble(point -> point.map(found -> value(found, what)).orElse(Double.NaN))
+    private double[] besides(Asked asked) {
+        return suspects.stream()
+                .mapToDouble(suspect ->
+                        value(point(new Solver(faulty(sound, suspect)), asked.state), asked.what))
                 .toArray();
     }
 
@@ -270,19 +293,9 @@ public final class FaultTable {
         return point.light(part, pin).map(light -> light.value()).orElse(0.0);
     }
 
-    /** What each suspect would show of each measure. */
-    double[][] values(Conditions state) {
-        return values.computeIfAbsent(
-                state,
-                asked ->
-                        measures.stream()
-                                .map(what -> predicted(column(asked), what))
-                                .toArray(double[][]::new));
-    }
-
-    private List<Optional<OperatingPoint>> column(Conditions state) {
-        return columns.computeIfAbsent(
-                state, asked -> solvers.stream().map(solver -> point(solver, asked)).toList());
+    /** What each suspect would show of each measure in a state. */
+    double[][] values(int state) {
+        return values[state];
     }
 
     private static Optional<OperatingPoint> point(Solver solver, Conditions state) {
@@ -333,11 +346,10 @@ public final class FaultTable {
     }
 
     private boolean alike(int one, int other, Means means) {
-        for (var state : states) {
-            var values = values(state);
-            for (int i = 0; i < values.length; i++) {
+        for (var shown : values) {
+            for (int i = 0; i < shown.length; i++) {
                 if (means.has(measures.get(i))
-                        && tells(measures.get(i), values[i][one], values[i][other])) {
+                        && tells(measures.get(i), shown[i][one], shown[i][other])) {
                     return false;
                 }
             }

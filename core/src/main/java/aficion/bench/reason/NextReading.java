@@ -42,15 +42,23 @@ public final class NextReading {
     /**
      * A reading to take.
      *
+     * @param expected what is read while all is well, and how far off it may be
      * @param outcomes what may be read, the likeliest first
      * @param bits how much it tells
      */
     public record Advice(
-            Conditions state, Measure what, List<Outcome> outcomes, double bits, double trouble) {
+            Conditions state,
+            Measure what,
+            Expectation expected,
+            List<Outcome> outcomes,
+            double bits) {
         public Advice {
             outcomes = List.copyOf(outcomes);
         }
     }
+
+    /** What is read while all is well. */
+    public record Expectation(double value, double tolerance) {}
 
     /**
      * Something that may be read.
@@ -118,7 +126,7 @@ public final class NextReading {
     /** What is left, parted where a meter tells: sorted, and cut where the gap is wide enough. */
     private List<int[]> parts(int[] living, int state, int place) {
         var what = table.measures().get(place);
-        var volts = table.values(table.states().get(state))[place];
+        var volts = table.values(state)[place];
         var sorted =
                 IntStream.of(living)
                         .boxed()
@@ -209,11 +217,12 @@ public final class NextReading {
 
     private Advice advice(Choice choice) {
         var state = table.states().get(choice.state);
-        var volts = table.values(state)[choice.place];
+        var volts = table.values(choice.state)[choice.place];
         double all = choice.parts.stream().mapToDouble(this::weight).sum();
         return new Advice(
                 state,
                 table.measures().get(choice.place),
+                new Expectation(volts[0], table.near(table.measures().get(choice.place), volts[0])),
                 choice.parts.stream()
                         .map(part ->
                                 new Outcome(
@@ -225,7 +234,6 @@ public final class NextReading {
                                         part.length))
                         .sorted(Comparator.comparingDouble(each -> -each.weight))
                         .toList(),
-                bits(choice.parts),
-                trouble(choice.state, choice.place));
+                bits(choice.parts));
     }
 }

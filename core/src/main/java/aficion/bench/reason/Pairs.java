@@ -48,10 +48,15 @@ public final class Pairs {
      * @param singles the table that the circuit began with
      */
     public static Belief where(Belief belief, FaultTable singles, BooleanSupplier wanted) {
-        if (belief.misfit() <= UNEXPLAINED) {
+        if (explained(belief)) {
             return belief;
         }
         return new Pairs(belief.over(singles), wanted).joined();
+    }
+
+    /** Whether something that is looked for explains what was read, but for a slip. */
+    public static boolean explained(Belief belief) {
+        return belief.misfit() <= UNEXPLAINED;
     }
 
     private record Scored(Suspect suspect, double misfit) {}

@@ -77,7 +77,7 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
             if (!Means.AMPS.has(measure)) {
                 return shown;
             }
-            var values = table.values(table.states().get(state))[what];
+            var values = table.values(state)[what];
             IntStream.range(1, values.length)
                     .filter(i -> table.tells(measure, values[0], values[i]))
                     .forEach(shown::set);
@@ -152,7 +152,7 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
         private Telling telling(int[] each, BitSet shown, BitSet told) {
             var state = table.states().get(each[0]);
             var what = table.measures().get(each[1]);
-            double expected = table.values(state)[each[1]][0];
+            double expected = table.values(each[0])[each[1]][0];
             var fresh = (BitSet) shown.clone();
             fresh.andNot(told);
             return new Telling(

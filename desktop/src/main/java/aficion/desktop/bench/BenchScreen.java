@@ -3,9 +3,10 @@ package aficion.desktop.bench;
 import aficion.desktop.screen.OnceMade;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
+import java.util.Optional;
 import javafx.scene.Node;
 
-/** The test run. */
+/** The test run, and beside it what is wrong by what was read. */
 public final class BenchScreen implements Screen {
     private final OnceMade<BenchView> view;
 
@@ -26,5 +27,10 @@ public final class BenchScreen implements Screen {
     @Override
     public Node view() {
         return view.get();
+    }
+
+    @Override
+    public Optional<Node> aside() {
+        return Optional.of(view.get().aside());
     }
 }

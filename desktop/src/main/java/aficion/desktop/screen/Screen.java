@@ -1,6 +1,7 @@
 package aficion.desktop.screen;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 
 /**
@@ -16,6 +17,11 @@ public interface Screen {
 
     /** What it shows: made when first asked for, the same from then on. */
     Node view();
+
+    /** What stands beside it in place of the inspector; empty where the inspector serves. */
+    default Optional<Node> aside() {
+        return Optional.empty();
+    }
 
     /** What can be done on it and nowhere else; it is shown for it. */
     default List<Act> acts() {

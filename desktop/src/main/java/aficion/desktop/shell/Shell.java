@@ -354,14 +354,14 @@ public final class Shell extends BorderPane {
         if (!covered.isEmpty()) {
             var below = covered.pop();
             setCenter(below.under);
-            setRight(below.under == centre ? inspector : null);
+            setRight(below.under == centre ? beside() : null);
             below.focused.ifPresent(Node::requestFocus);
             return;
         }
         ending.run();
         ending = () -> {};
         setCenter(centre);
-        setRight(inspector);
+        setRight(beside());
         circuits.requestFocus();
     }
 
@@ -375,6 +375,12 @@ public final class Shell extends BorderPane {
         backToPath();
         tabs.get(screen).setSelected(true);
         middle.getChildren().setAll(screen.view());
+        setRight(beside());
+    }
+
+    /** What stands beside the screen that is shown. */
+    private Node beside() {
+        return shown().aside().orElse(inspector);
     }
 
     /** Shows the screen of a name. */

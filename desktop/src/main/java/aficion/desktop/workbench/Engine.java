@@ -1,5 +1,7 @@
 package aficion.desktop.workbench;
 
+import aficion.bench.reason.FaultTable;
+import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
@@ -11,6 +13,7 @@ import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
@@ -47,6 +50,10 @@ final class Engine implements AutoCloseable {
         private @Nullable Solving solving;
         private @Nullable Assessment assessment;
         private @Nullable Swept swept;
+        private @Nullable Suspected faults;
+
+        /** The faults of a circuit, and what each would show. */
+        private record Suspected(Design design, CircuitId circuit, FaultTable table) {}
 
         /** The faults of a design, ready to be tried. */
         private record Swept(Design design, Sweep sweep) {}
@@ -81,6 +88,20 @@ final class Engine implements AutoCloseable {
             return kept;
         }
 
+        /** What the faults of a circuit would show; empty where that is wanted no longer. */
+        Optional<FaultTable> faults(Design design, CircuitId circuit, BooleanSupplier wanted) {
+            var kept = faults;
+            if (kept == null || kept.design() != design || !kept.circuit().equals(circuit)) {
+                var made = FaultTable.of(Netlist.of(design), circuit, wanted);
+                if (made.isEmpty()) {
+                    return Optional.empty();
+                }
+                kept = new Suspected(design, circuit, made.get());
+                faults = kept;
+            }
+            return Optional.of(kept.table());
+        }
+
         Sweep sweep(Design design) {
             var kept = swept;
             if (kept == null || kept.design() != design) {
@@ -92,6 +113,7 @@ final class Engine implements AutoCloseable {
 
         private void forget() {
             swept = null;
+            faults = null;
             solving = null;
             assessment = null;
         }

@@ -1,11 +1,15 @@
 package aficion.desktop.workbench;
 
 import aficion.bench.Meter;
+import aficion.bench.RunReadings;
+import aficion.bench.reason.Diagnosis;
 import aficion.catalogue.TimeBand;
 import aficion.check.Preview;
 import aficion.forming.FormingBoard;
 import aficion.harness.Doubt;
 import aficion.identify.Feeds;
+import aficion.job.BenchRun;
+import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
@@ -27,6 +31,7 @@ import aficion.sweep.Effect;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import org.slf4j.Logger;
@@ -200,6 +205,22 @@ public final class Inquiry {
         var design = bench.design();
         var work = bench.job().work();
         ask(Question.CUTTING, _ -> Cutting.of(design, work, stock), then);
+    }
+
+    /** Reasons from what was read to what may be wrong; overtaken by every switch too. */
+    public void reason(CircuitId circuit, BenchRun run, Consumer<Diagnosis> then) {
+        var design = bench.design();
+        var now = bench.conditions().get();
+        ask(
+                Question.REASON,
+                hand -> {
+                    long ticket = engine.ticket(Question.REASON);
+                    BooleanSupplier wanted = () -> engine.ticket(Question.REASON) == ticket;
+                    return hand.faults(design, circuit, wanted)
+                            .map(table ->
+                                    Diagnosis.of(table, RunReadings.of(design, run), now, wanted));
+                },
+                (Optional<Diagnosis> made) -> made.ifPresent(then));
     }
 
     /** Lays a loom on its forming board. */

@@ -12,7 +12,9 @@ public enum Question {
     /** The path of the whole vehicle. */
     WHOLE(true),
     /** The test run of the circuit in focus. */
-    PLAN(true),
+    PLAN(false),
+    /** What may be wrong after what was read. */
+    REASON(false),
     /** What a meter shows between two terminals. */
     READING(true),
     /** Sizes, guards and findings. */

@@ -80,6 +80,8 @@ public final class Workbench implements AutoCloseable {
     private final ObjectProperty<DrawingOptions> options =
             new SimpleObjectProperty<>(DrawingOptions.PLAIN);
     private final BooleanProperty whole = new SimpleBooleanProperty();
+    private final BooleanProperty testing = new SimpleBooleanProperty();
+    private final BooleanProperty everyReading = new SimpleBooleanProperty();
     private final ObjectProperty<PaperFormat> paper = new SimpleObjectProperty<>(PaperFormat.A4);
     private final ObjectProperty<LabelSheet> labels = new SimpleObjectProperty<>(LabelSheet.USUAL);
     private final ObjectProperty<Forming> forming = new SimpleObjectProperty<>(Forming.FIRST);
@@ -181,6 +183,8 @@ public final class Workbench implements AutoCloseable {
             solve();
         });
         focus.addListener((_, _, _) -> draw());
+        testing.addListener((_, _, _) -> replan());
+        everyReading.addListener((_, _, _) -> replan());
         whole.addListener((_, _, _) -> drawWhole());
         options.addListener((_, _, _) -> {
             draw();
@@ -269,6 +273,16 @@ public final class Workbench implements AutoCloseable {
     /** The sheet that labels are printed on. */
     public ObjectProperty<LabelSheet> labels() {
         return labels;
+    }
+
+    /** Whether somebody tests: the run is worked out as long as that is so. */
+    public BooleanProperty testing() {
+        return testing;
+    }
+
+    /** Whether a test run takes every reading there is, not only those that tell. */
+    public BooleanProperty everyReading() {
+        return everyReading;
     }
 
     /** The paper that sheets are printed on. */
@@ -679,6 +693,17 @@ public final class Workbench implements AutoCloseable {
                 });
     }
 
+    /** The run of few readings that tell, or every reading there is. */
+    private Optional<BenchPlan> plan(
+            Engine.Hand hand, Design design, CircuitId circuit, boolean all) {
+        if (all || design.wiresOf(circuit).isEmpty()) {
+            return Optional.of(BenchPlan.of(hand.solver(design), circuit));
+        }
+        long ticket = engine.ticket(Question.PLAN);
+        return hand.faults(design, circuit, () -> engine.ticket(Question.PLAN) == ticket)
+                .map(table -> BenchPlan.telling(table, circuit));
+    }
+
     private void draw() {
         var circuit = focus.get().filter(id -> design().find(id).isPresent());
         if (circuit.isEmpty()) {
@@ -695,10 +720,28 @@ public final class Workbench implements AutoCloseable {
                 Question.DRAWING,
                 _ -> drawn.one(design, id),
                 found -> drawing.set(Optional.of(new ForJob<>(design, found))));
+        askPlan(design, id);
+    }
+
+    private void replan() {
+        focus.get()
+                .filter(id -> design().find(id).isPresent())
+                .ifPresent(id -> askPlan(design(), id));
+    }
+
+    /** The test run, as long as somebody tests. */
+    private void askPlan(Design design, CircuitId id) {
+        if (!testing.get()) {
+            engine.cancel(Question.PLAN);
+            plan.set(Optional.empty());
+            return;
+        }
+        boolean all = everyReading.get();
         engine.ask(
                 Question.PLAN,
-                hand -> BenchPlan.of(hand.solver(design), id),
-                found -> plan.set(Optional.of(new ForJob<>(design, found))));
+                hand -> plan(hand, design, id, all),
+                found ->
+                        found.ifPresent(made -> plan.set(Optional.of(new ForJob<>(design, made)))));
     }
 
     @Override

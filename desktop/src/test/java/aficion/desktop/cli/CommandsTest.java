@@ -256,4 +256,48 @@ class CommandsTest {
         assertThat(ran.code()).isEqualTo(2);
         assertThat(ran.err()).contains("bicycle", "roadster", "motorcycle", "tractor");
     }
+
+    /** The run of the headlamps: few readings, each with what it should show. */
+    @Test
+    void benchPrintsARunThatAPersonWillDo() {
+        var ran = run("bench", "demo:roadster", "--circuit", "5");
+        var powered = ran.out().lines().filter(line -> line.contains(",volts,")).toList();
+
+        assertThat(ran.code()).isZero();
+        assertThat(ran.out()).startsWith("step,state,where,quantity,expected,tolerance,notices\n");
+        assertThat(powered).isNotEmpty().hasSizeLessThanOrEqualTo(15);
+        assertThat(run("bench", "demo:roadster", "--circuit", "99").code()).isEqualTo(2);
+    }
+
+    /** Full volts at the relay and none at the lamp: the wire between is among the first. */
+    @Test
+    void reasonPrintsWhatIsWrongAndWhatToReadNext() {
+        var state = "key=run,lights=head,dip=dip ";
+        var ran =
+                run(
+                        "reason",
+                        "demo:roadster",
+                        "--circuit",
+                        "5",
+                        "--reading",
+                        state + "K1.87 12.4V",
+                        "--reading",
+                        state + "H2.56b 10 mV");
+
+        assertThat(ran.code()).isZero();
+        assertThat(ran.out()).startsWith("rank,weight,fault,words\n").contains("\n1,");
+        assertThat(ran.out().lines().filter(line -> line.startsWith("1,")))
+                .anyMatch(line -> line.contains("5.12=open"));
+        assertThat(ran.out().lines().toList().getLast()).startsWith("next,");
+        for (var bad :
+                java.util.List.of(
+                        "H1.56b 1V",
+                        "rest H1.56b plenty",
+                        "rest H1.56b 1e9V",
+                        "moon=up H1.56b 1V")) {
+            var refused = run("reason", "demo:roadster", "--circuit", "5", "--reading", bad);
+            assertThat(refused.code()).as(bad).isEqualTo(2);
+            assertThat(refused.err().lines()).hasSize(1);
+        }
+    }
 }

@@ -149,7 +149,8 @@ abstract class WindowTest extends ApplicationTest {
                                         .conditions()
                                         .equals(bench.conditions().get()))
                         && isOfFocus(bench.drawing().get(), Diagram::circuit)
-                        && isOfFocus(bench.plan().get(), BenchPlan::circuit));
+                        && (!bench.testing().get()
+                                || isOfFocus(bench.plan().get(), BenchPlan::circuit)));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

@@ -7,23 +7,30 @@ import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.check.finding.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
+import aficion.fault.Fault;
+import aficion.fault.Faulty;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.files.Recovery;
 import aficion.files.sheet.PaperFormat;
+import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.PartId;
+import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
 import aficion.job.Work.Stage;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -33,6 +40,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -116,6 +124,7 @@ class WorkTest extends WindowTest {
     void anotherNumberShowsInTheTestRun() {
         focusOn("8");
         press("view-bench");
+        press("bench-whole");
         onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w54"), "8.99")));
 
         assertShows("Measure wire 8.99 from end to end");
@@ -330,6 +339,7 @@ class WorkTest extends WindowTest {
         clickOn("Horn");
         settle();
         press("view-bench");
+        press("bench-whole");
         assertShows("Not tested yet.");
         press("bench-start");
         assertShows("Run begun 25 November 2026");
@@ -370,11 +380,71 @@ class WorkTest extends WindowTest {
         assertThat(text("undo")).isEqualTo("Undo: Keep readings of Horn");
     }
 
+    /** A wire is open; following what is advised leads to it, by keys alone. */
+    @Test
+    void theHiddenFaultIsFoundByFollowingTheAdvice() {
+        clickOn("Headlamps");
+        settle();
+        press("view-bench");
+        press("bench-start");
+        var fault = new Fault.Broken(wireNumbered("5.12"));
+        var hidden = new Solver(Faulty.of(Netlist.of(bench.design()), fault));
+        for (int i = 0; i < 12 && byId("reason-named").isEmpty(); i++) {
+            press("reason-read");
+            var task = text("bench-task");
+            var at = Terminal.parse(task.substring(task.lastIndexOf(' ') + 1)).orElseThrow();
+            var point = ((Outcome.Solved) hidden.solve(bench.conditions().get())).point();
+            write(bench.units().print(point.voltsAt(at).orElse(new Volts(0))));
+            push(KeyCode.ENTER);
+            settle();
+        }
+
+        assertThat(byId("reason-named")).isPresent();
+        assertThat(
+                        all(stage.getScene().getRoot())
+                                .filter(node -> node.getStyleClass().contains("reason-suspect"))
+                                .map(node -> ((Label) node).getText())
+                                .findFirst()
+                                .orElseThrow())
+                .contains("5.12");
+        assertThat(bench.job().work().latestRun(new CircuitId("5")).orElseThrow().readings())
+                .hasSizeLessThanOrEqualTo(10);
+    }
+
+    /** One step at a time: Space passes, U asks why not, B goes back; a number is judged. */
+    @Test
+    void aRunIsWorkedThroughByKeys() {
+        clickOn("Horn");
+        settle();
+        press("view-bench");
+        push(KeyCode.SPACE);
+        push(KeyCode.F);
+        push(KeyCode.U);
+        write("no key yet");
+        push(KeyCode.ENTER);
+        settle();
+        var run = bench.job().work().latestRun(new CircuitId("8")).orElseThrow();
+        assertThat(run.readings())
+                .extracting(BenchRun.Reading::verdict)
+                .containsExactly(Verdict.PASS, Verdict.FAIL, Verdict.NOT_TESTED);
+        assertThat(run.readings().getLast().note()).contains("no key yet");
+        assertThat(text("bench-progress")).startsWith("3 of ");
+        push(KeyCode.B);
+        assertShows("not tested");
+        push(KeyCode.SPACE);
+        settle();
+        assertThat(bench.job().work().latestRun(new CircuitId("8")).orElseThrow().readings())
+                .hasSize(3)
+                .last()
+                .satisfies(last -> assertThat(last.verdict()).isEqualTo(Verdict.PASS));
+    }
+
     @Test
     void aReadingThatIsNoneIsExplainedAtItsPlace() {
         clickOn("Horn");
         settle();
         press("view-bench");
+        press("bench-whole");
         var step = bench.plan().get().orElseThrow().made().find("quiet").orElseThrow();
         interact(() -> field(step).requestFocus());
         write("plenty");
@@ -389,6 +459,7 @@ class WorkTest extends WindowTest {
         clickOn("Horn");
         settle();
         press("view-bench");
+        press("bench-whole");
         var wanted =
                 bench.plan().get().orElseThrow().made().steps().stream()
                         .filter(step ->
@@ -430,6 +501,7 @@ class WorkTest extends WindowTest {
         press("view-make");
         assertShows("0 of 0 wires");
         press("view-bench");
+        press("bench-whole");
         assertShows("This circuit has no wires to test yet.");
     }
 

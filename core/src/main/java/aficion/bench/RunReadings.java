@@ -1,0 +1,59 @@
+package aficion.bench;
+
+import aficion.bench.reason.Measure;
+import aficion.bench.reason.Reading;
+import aficion.job.BenchRun;
+import aficion.job.Design;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import java.util.List;
+import java.util.Optional;
+
+/** What was read with the power on in a run, as it bears on what is wrong. */
+public final class RunReadings {
+    private RunReadings() {}
+
+    /**
+     * The readings of a run that tell of the design as it is; what is of it no more is left out.
+     */
+    public static List<Reading> of(Design design, BenchRun run) {
+        return run.readings().stream().flatMap(each -> of(design, each).stream()).toList();
+    }
+
+    private static Optional<Reading> of(Design design, BenchRun.Reading reading) {
+        var words = reading.step().split(" ", 3);
+        if (words.length < 3 || reading.value().isEmpty()) {
+            return Optional.empty();
+        }
+        return StepKey.conditions(design, words[2])
+                .flatMap(state ->
+                        measure(design, words[0], words[1])
+                                .map(what -> new Reading(state, what, reading.value().get())));
+    }
+
+    private static Optional<Measure> measure(Design design, String quantity, String where) {
+        return switch (quantity) {
+            case "volts" -> terminal(design, where).map(Measure.VoltsAt::new);
+            case "sees" ->
+                    terminal(design, where)
+                            .filter(at ->
+                                    design.part(at.part()).kind().lightPins().contains(at.pin()))
+                            .map(at -> new Measure.LightOf(at.part(), at.pin()));
+            case "amps" ->
+                    design.wires().stream()
+                            .map(wire -> wire.id())
+                            .filter(id -> id.value().equals(where))
+                            .findFirst()
+                            .<Measure>map((WireId id) -> new Measure.AmpsIn(id));
+            default -> Optional.empty();
+        };
+    }
+
+    private static Optional<Terminal> terminal(Design design, String where) {
+        return Terminal.parse(where)
+                .filter(at ->
+                        design.find(at.part())
+                                .filter(part -> part.kind().pins().contains(at.pin()))
+                                .isPresent());
+    }
+}

@@ -1,0 +1,51 @@
+package aficion.bench.reason;
+
+import aficion.bench.reason.Belief.Verdict;
+import aficion.bench.reason.NextReading.Advice;
+import aficion.netlist.Conditions;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+
+/**
+ * What may be wrong after what was read, and what is read next.
+ *
+ * @param read how many readings it rests on
+ * @param verdicts the likeliest first
+ * @param next empty where nothing that can be read tells more
+ * @param explained whether something that is looked for explains what was read
+ */
+public record Diagnosis(
+        int read, List<Verdict> verdicts, Optional<Advice> next, boolean explained) {
+    /** From so much on a verdict is named. */
+    private static final double NAMED = 0.95;
+
+    public Diagnosis {
+        verdicts = List.copyOf(verdicts);
+    }
+
+    /**
+     * The diagnosis of a circuit.
+     *
+     * @param now where everything stands
+     * @param wanted whether it is still wanted
+     */
+    public static Diagnosis of(
+            FaultTable table, List<Reading> readings, Conditions now, BooleanSupplier wanted) {
+        var belief = Belief.of(table);
+        for (var reading : readings) {
+            belief = belief.after(reading);
+        }
+        belief = Pairs.where(belief, table, wanted);
+        return new Diagnosis(
+                readings.size(),
+                belief.verdicts(Means.VOLTS),
+                NextReading.of(belief, now, Means.VOLTS),
+                Pairs.explained(belief));
+    }
+
+    /** What is wrong, where that is as good as sure. */
+    public Optional<Verdict> named() {
+        return verdicts.stream().findFirst().filter(first -> explained && first.weight() >= NAMED);
+    }
+}

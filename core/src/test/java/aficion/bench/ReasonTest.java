@@ -1,0 +1,178 @@
+package aficion.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.bench.reason.Belief;
+import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.FaultTable;
+import aficion.bench.reason.Means;
+import aficion.bench.reason.Measure;
+import aficion.bench.reason.NextReading;
+import aficion.bench.reason.Pairs;
+import aficion.bench.reason.Reading;
+import aficion.bench.reason.Sight;
+import aficion.bench.reason.TestCover;
+import aficion.fault.Fault;
+import aficion.fault.Notation;
+import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A lamp behind a fuse and a switch: w2 to the fuse, w3 to the switch, w4 to the lamp. */
+class ReasonTest {
+    private static final Design DESIGN =
+            DesignBuilder.twelveVolts()
+                    .fuse("F1", 10)
+                    .onOff("S1", "light", 10)
+                    .lamp("H1", 21)
+                    .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                    .wire("F1.2", "S1.1", "1mm2", 1)
+                    .wire("S1.2", "H1.58", "1mm2", 1)
+                    .build();
+
+    private static final Netlist NETLIST = Netlist.of(DESIGN);
+    private static final CircuitId CIRCUIT = DESIGN.circuits().getFirst().id();
+    private static final FaultTable TABLE = FaultTable.of(NETLIST, CIRCUIT);
+    private static final Conditions ON = Conditions.REST.with("light", "on");
+    private static final WireId LAST = wire("H1.58");
+
+    private static WireId wire(String end) {
+        return DESIGN.wiresAt(at(end)).getFirst().id();
+    }
+
+    private static Terminal at(String text) {
+        return Terminal.parse(text).orElseThrow();
+    }
+
+    private static Reading volts(String where, double volts) {
+        return new Reading(ON, new Measure.VoltsAt(at(where)), volts);
+    }
+
+    private static List<Fault> likeliest(Belief belief) {
+        return belief.verdicts(Means.VOLTS).getFirst().suspects().stream()
+                .flatMap(suspect -> suspect.faults().stream())
+                .toList();
+    }
+
+    /** Twelve volts leave the switch and none come to the lamp: the wire between is broken. */
+    @Test
+    void anOpenWireIsNamed() {
+        var belief = Belief.of(TABLE).after(volts("S1.2", 12.6)).after(volts("H1.58", 0.01));
+
+        assertThat(likeliest(belief)).contains(new Fault.Broken(LAST));
+        assertThat(belief.verdicts(Means.VOLTS).getFirst().weight()).isGreaterThan(0.9);
+        assertThat(Pairs.explained(belief)).isTrue();
+    }
+
+    /** A slip says that the switch gets nothing; what is read after it is believed. */
+    @Test
+    void oneSlipDoesNotMisleadForGood() {
+        var belief =
+                Belief.of(TABLE)
+                        .after(volts("S1.1", 3.3))
+                        .after(volts("S1.2", 12.6))
+                        .after(volts("H1.58", 0.01))
+                        .after(volts("F1.2", 12.65));
+
+        assertThat(likeliest(belief)).contains(new Fault.Broken(LAST));
+    }
+
+    /** What is seen speaks too: the lamp is dark, so nothing that leaves it bright is left. */
+    @Test
+    void whatIsSeenIsWeighed() {
+        var dark = new Measure.LightOf(new PartId("H1"), "58");
+        var belief = Belief.of(TABLE).after(new Reading(ON, dark, Sight.DARK.share()));
+        var nothing = Belief.of(TABLE).verdicts(Means.VOLTS).getFirst().weight();
+
+        assertThat(likeliest(belief)).isNotEmpty();
+        assertThat(belief.verdicts(Means.VOLTS))
+                .filteredOn(each -> each.suspects().getFirst().faults().isEmpty())
+                .allSatisfy(each -> assertThat(each.weight()).isLessThan(nothing));
+    }
+
+    /** What is advised tells something, and following it names every fault but for those alike. */
+    @Test
+    void followingTheAdviceNamesEveryFault() {
+        for (int i = 1; i < TABLE.suspects().size(); i++) {
+            var readings = new java.util.ArrayList<Reading>();
+            var diagnosis = Diagnosis.of(TABLE, readings, Conditions.REST, () -> true);
+            while (diagnosis.named().isEmpty() && diagnosis.next().isPresent()) {
+                var next = diagnosis.next().get();
+                assertThat(next.bits()).isPositive();
+                double shown = TABLE.predicted(next.state(), next.what())[i];
+                readings.add(new Reading(next.state(), next.what(), shown));
+                diagnosis = Diagnosis.of(TABLE, readings, next.state(), () -> true);
+            }
+            assertThat(readings).hasSizeLessThanOrEqualTo(8);
+            assertThat(diagnosis.verdicts().getFirst().suspects())
+                    .contains(TABLE.suspects().get(i));
+        }
+    }
+
+    /** Two faults that no single one explains are looked for together. */
+    @Test
+    void twoFaultsAreFoundTogether() {
+        var first = wire("S1.1");
+        var belief =
+                Belief.of(TABLE)
+                        .after(volts("F1.2", 12.6))
+                        .after(volts("S1.1", 9.4))
+                        .after(volts("S1.2", 9.4))
+                        .after(volts("H1.58", 6.1));
+        var both = Pairs.where(belief, TABLE, () -> true);
+
+        assertThat(both.misfit()).isLessThan(belief.misfit());
+        assertThat(likeliest(both)).isNotEmpty().doesNotContain(new Fault.Broken(first));
+    }
+
+    /** Every fault that a reading tells from nothing is noticed by the run, in few readings. */
+    @Test
+    void theRunNoticesAllThatCanBeNoticed() {
+        var cover = TestCover.of(TABLE);
+
+        assertThat(cover.noticed() + cover.unnoticed().size())
+                .isEqualTo(TABLE.suspects().size() - 1);
+        assertThat(cover.readings()).hasSizeLessThanOrEqualTo(6);
+        assertThat(cover.readings())
+                .extracting(TestCover.Telling::notices)
+                .allSatisfy(notices -> assertThat(notices).isPositive());
+        var plan = BenchPlan.telling(TABLE, CIRCUIT);
+        assertThat(plan.coverage().orElseThrow().noticed()).isEqualTo(cover.noticed());
+        assertThat(plan.steps()).extracting(TestStep::key).doesNotHaveDuplicates();
+    }
+
+    /** What is advised next moves nothing that need not be moved where two places tell the same. */
+    @Test
+    void theBestNextReadingTellsMost() {
+        var next = NextReading.of(Belief.of(TABLE), ON, Means.VOLTS).orElseThrow();
+
+        assertThat(next.state()).isEqualTo(ON);
+        assertThat(next.outcomes()).hasSizeGreaterThan(1);
+        assertThat(next.outcomes().stream().mapToDouble(NextReading.Outcome::weight).sum())
+                .isBetween(0.999, 1.001);
+    }
+
+    /** A fault is written and read again; what is none is refused. */
+    @Test
+    void faultsAreWrittenInShort() {
+        for (var suspect : TABLE.suspects()) {
+            for (var fault : suspect.faults()) {
+                if (!(fault instanceof Fault.Another)) {
+                    assertThat(Notation.parse(NETLIST, Notation.of(DESIGN, fault)))
+                            .as(Notation.of(DESIGN, fault))
+                            .contains(fault);
+                }
+            }
+        }
+        for (var none : List.of("", "=", "9.99=open", "H1=sings", "E9=lost", "a/b=touching")) {
+            assertThat(Notation.parse(NETLIST, none)).isEmpty();
+        }
+    }
+}

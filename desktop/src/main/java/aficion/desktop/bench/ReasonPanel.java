@@ -1,0 +1,204 @@
+package aficion.desktop.bench;
+
+import aficion.bench.StepKey;
+import aficion.bench.reason.Belief.Verdict;
+import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.NextReading.Advice;
+import aficion.bench.reason.Sight;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.BenchRun;
+import aficion.job.Part;
+import aficion.job.Terminal;
+import aficion.words.ReasonWords;
+import aficion.words.Words;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What it can be after what was read, with weights; what to read next and why; what is seen. */
+final class ReasonPanel extends ScrollPane {
+    private static final int SHOWN = 4;
+    private static final double WIDTH = 260;
+
+    private final Workbench bench;
+    private final Runs runs;
+    private final RunCard card;
+    private final VBox box = new VBox(8);
+    private final FlowPane lamps = new FlowPane(6, 6);
+
+    ReasonPanel(Workbench bench, Runs runs, RunCard card) {
+        this.bench = bench;
+        this.runs = runs;
+        this.card = card;
+        setId("reason");
+        getStyleClass().addAll("bench-scroll", "reason-aside");
+        setContent(box);
+        setFitToWidth(true);
+        setPrefWidth(WIDTH + 40);
+        setMinWidth(WIDTH + 40);
+        setFocusTraversable(false);
+        box.getStyleClass().add("reason");
+        bench.plan().addListener((_, _, _) -> ask());
+        bench.history().addListener((_, _, _) -> ask());
+        bench.conditions().addListener((_, _, _) -> ask());
+        bench.outcome().addListener((_, _, _) -> lamps());
+        sceneProperty().subscribe(_ -> ask());
+    }
+
+    private void ask() {
+        if (getScene() == null) {
+            return;
+        }
+        var run = runs.latest();
+        if (runs.circuit().isEmpty() || run.isEmpty()) {
+            box.getChildren()
+                    .setAll(
+                            Texts.label(Words.of("reason.title"), "inspector-title"),
+                            Texts.wrapped(Words.of("reason.begin"), "quiet"));
+            seen();
+            return;
+        }
+        bench.ask().reason(runs.circuit().get(), run.get(), this::show);
+    }
+
+    private void show(Diagnosis diagnosis) {
+        var words = new ReasonWords(bench.design(), bench.units());
+        box.getChildren()
+                .setAll(
+                        Texts.label(Words.of("reason.title"), "inspector-title"),
+                        Texts.wrapped(Words.of("reason.after", diagnosis.read()), "quiet"));
+        if (!diagnosis.explained()) {
+            box.getChildren().add(Texts.wrapped(Words.of("reason.unexplained"), "danger-text"));
+        }
+        diagnosis.verdicts().stream().limit(SHOWN).forEach(each -> verdict(each, words));
+        diagnosis
+                .named()
+                .ifPresent(_ -> {
+                    var named = Texts.wrapped(Words.of("reason.named"), "strong", "brass-text");
+                    named.setId("reason-named");
+                    box.getChildren().add(named);
+                });
+        box.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("reason.next")));
+        diagnosis
+                .next()
+                .ifPresentOrElse(
+                        advice -> advise(advice, words),
+                        () -> box.getChildren().add(Texts.wrapped(words.nothingMore(), "quiet")));
+        seen();
+    }
+
+    private void verdict(Verdict verdict, ReasonWords words) {
+        var first = Texts.wrapped(words.suspect(verdict.suspects().getFirst()), "reason-suspect");
+        var full = new Region();
+        full.getStyleClass().add("reason-weight");
+        full.setPrefWidth((WIDTH - 60) * verdict.weight());
+        var bar = new HBox(full);
+        bar.getStyleClass().add("reason-bar");
+        bar.setPrefWidth(WIDTH - 60);
+        bar.setMinWidth(WIDTH - 60);
+        var share = Texts.label(Words.of("reason.share", verdict.weight()), "strong");
+        var line = new HBox(8, bar, Texts.spring(), share);
+        line.setStyle("-fx-alignment: center-left;");
+        box.getChildren().addAll(first, line);
+        int more = verdict.suspects().size() - 1;
+        if (more > 0) {
+            var alike = Texts.wrapped(Words.of("reason.alike", more), "quiet");
+            alike.setTooltip(
+                    new Tooltip(
+                            String.join(
+                                    "\n",
+                                    verdict.suspects().stream().map(words::suspect).toList())));
+            box.getChildren().add(alike);
+        }
+    }
+
+    private void advise(Advice advice, ReasonWords words) {
+        var read =
+                Texts.button(
+                        Words.of("reason.read"),
+                        "main-button",
+                        () ->
+                                runs.circuit()
+                                        .flatMap(id -> StepKey.step(bench.design(), id, advice))
+                                        .ifPresent(card::take));
+        read.setId("reason-read");
+        var where = Texts.wrapped(words.where(advice.what()), "strong");
+        where.setId("reason-where");
+        box.getChildren()
+                .addAll(
+                        where,
+                        Texts.wrapped(bench.speech().conditions(advice.state()), "brass-text"),
+                        Texts.wrapped(words.why(advice), "quiet"),
+                        read);
+    }
+
+    private void seen() {
+        lamps();
+        if (!lamps.getChildren().isEmpty()) {
+            box.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("reason.seen")), lamps);
+        }
+    }
+
+    /** A press says of a lamp what is seen of it as everything stands now. */
+    private void lamps() {
+        lamps.getChildren().clear();
+        runs.circuit().ifPresent(id -> bench.design().partsOf(id).forEach(this::lampsOf));
+    }
+
+    private void lampsOf(Part part) {
+        for (var pin : part.kind().lightPins()) {
+            var at = part.terminal(pin);
+            var known = known(at);
+            var button =
+                    new Button(
+                            Words.of(
+                                    "reason.lamp",
+                                    at,
+                                    known.map(sight -> Words.of("sight", sight)).orElse("?")));
+            button.getStyleClass().add("key-button");
+            button.setFocusTraversable(false);
+            button.setId("sees-" + at);
+            button.setOnAction(_ -> see(at, next(known)));
+            lamps.getChildren().add(button);
+        }
+    }
+
+    private static Sight next(Optional<Sight> known) {
+        return known.map(sight -> Sight.values()[(sight.ordinal() + 1) % Sight.values().length])
+                .orElse(Sight.DARK);
+    }
+
+    private String key(Terminal lamp) {
+        return StepKey.seen(
+                lamp,
+                StepKey.state(
+                        bench.design(), runs.circuit().orElseThrow(), bench.conditions().get()));
+    }
+
+    private Optional<Sight> known(Terminal lamp) {
+        return runs.latest()
+                .flatMap(run -> run.reading(key(lamp)))
+                .flatMap(BenchRun.Reading::value)
+                .map(Sight::of);
+    }
+
+    private void see(Terminal lamp, Sight sight) {
+        boolean right =
+                bench.point()
+                        .flatMap(point -> point.light(lamp.part(), lamp.pin()))
+                        .filter(light -> Sight.of(light.value()) == sight)
+                        .isPresent();
+        runs.keep(
+                new BenchRun.Reading(
+                        key(lamp),
+                        Optional.of(sight.share()),
+                        right ? BenchRun.Verdict.PASS : BenchRun.Verdict.FAIL,
+                        bench.clock().instant()));
+    }
+}

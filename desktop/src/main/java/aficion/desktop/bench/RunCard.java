@@ -1,0 +1,320 @@
+package aficion.desktop.bench;
+
+import aficion.bench.BenchPlan;
+import aficion.bench.TestStep;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.BenchRun.Reading;
+import aficion.job.BenchRun.Verdict;
+import aficion.netlist.Conditions;
+import aficion.quantity.UserUnits;
+import aficion.words.Words;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/**
+ * One step of a run in large type, what it should show beside what is measured, and the next three.
+ * Space passes it, N is near, F fails it, U leaves it untested with a reason, B goes back; a number
+ * and Enter is judged by itself.
+ */
+final class RunCard extends VBox {
+    private static final int THEN = 3;
+
+    private final Workbench bench;
+    private final Runs runs;
+    private final HBox pips = new HBox(8);
+    private final Label position = Texts.label("", "caption", "brass-text");
+    private final Button set = Texts.button(Words.of("bench.set"), "plain-button", this::set);
+    private final Label task = Texts.wrapped("", "bench-task");
+    private final Label expected = Texts.label("", "bench-figure");
+    private final Label verdict = Texts.label("", "verdict");
+    private final TextField field = new TextField();
+    private final Label problem = Texts.wrapped("", "danger-text");
+    private final VBox then = new VBox(3);
+    private final Label coverage = Texts.wrapped("", "quiet");
+    private Optional<TestStep> advised = Optional.empty();
+    private boolean asksWhy;
+
+    /** Whether the key that is down has done something. */
+    private boolean acted;
+
+    private int at;
+
+    RunCard(Workbench bench, Runs runs) {
+        super(12);
+        this.bench = bench;
+        this.runs = runs;
+        setId("bench-card");
+        field.setId("bench-field");
+        field.getStyleClass().add("bench-measured");
+        field.setOnAction(_ -> entered());
+        set.setAccessibleHelp(Words.of("bench.set.help"));
+        set.setId("bench-set");
+        task.setId("bench-task");
+        expected.setId("bench-expected");
+        coverage.setId("bench-coverage");
+        var where = new HBox(14, position, Texts.spring(), set);
+        where.setAlignment(Pos.CENTER_LEFT);
+        var figures =
+                new HBox(
+                        40,
+                        new VBox(4, Texts.caption(Words.of("bench.expected")), expected),
+                        new VBox(4, Texts.caption(Words.of("bench.measured")), field),
+                        verdict);
+        figures.setAlignment(Pos.BOTTOM_LEFT);
+        var card = new VBox(14, where, task, figures, problem);
+        card.getStyleClass().add("bench-card");
+        var buttons =
+                new HBox(
+                        10,
+                        act("pass", "main-button", () -> judged(Verdict.PASS)),
+                        act("near", "key-button", () -> judged(Verdict.NEAR)),
+                        act("fail", "key-button", () -> judged(Verdict.FAIL)),
+                        act("untested", "key-button", this::askWhy),
+                        act("back", "key-button", this::back));
+        var spring = new Region();
+        VBox.setVgrow(spring, Priority.ALWAYS);
+        getChildren().addAll(pips, card, buttons, then, spring, coverage);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+        bench.conditions().addListener((_, _, _) -> judge());
+    }
+
+    private Button act(String name, String style, Runnable action) {
+        var button = Texts.button(Words.of("bench.act." + name), style, action);
+        button.setId("bench-" + name);
+        button.setFocusTraversable(false);
+        return button;
+    }
+
+    /** Begins with the first step that is open. */
+    void rebuild() {
+        advised = Optional.empty();
+        at = 0;
+        forward();
+        judge();
+        field.requestFocus();
+    }
+
+    /** Takes up a reading that is advised. */
+    void take(TestStep step) {
+        advised = Optional.of(step);
+        set();
+        judge();
+        field.requestFocus();
+    }
+
+    private List<TestStep> steps() {
+        return runs.plan().map(BenchPlan::steps).orElse(List.of());
+    }
+
+    private Optional<TestStep> step() {
+        return advised.or(() -> steps().stream().skip(at).findFirst());
+    }
+
+    private Optional<Reading> reading(TestStep step) {
+        return runs.latest().flatMap(run -> run.reading(step.key()));
+    }
+
+    private void forward() {
+        var steps = steps();
+        while (at < steps.size() - 1 && reading(steps.get(at)).isPresent()) {
+            at++;
+        }
+    }
+
+    /** Shows the step as it is. */
+    void judge() {
+        if (getScene() == null || step().isEmpty()) {
+            return;
+        }
+        var step = step().get();
+        var speech = bench.speech();
+        var state = step.task().state();
+        position.setText(
+                state.map(speech::conditions).orElse(Words.of("bench.stage", step.task().stage())));
+        set.setVisible(state.filter(wanted -> !stands(wanted)).isPresent());
+        task.setText(speech.task(step.task()));
+        expected.setText(speech.expected(step.expected()));
+        var known = reading(step);
+        verdict.setText(known.map(found -> Words.of("bench.verdict", found.verdict())).orElse(""));
+        verdict.getStyleClass().removeAll("pass", "near", "fail", "not_tested");
+        known.ifPresent(found ->
+                verdict.getStyleClass().add(found.verdict().name().toLowerCase(Locale.ROOT)));
+        field.setText(known.flatMap(Reading::value).map(UserUnits::plain).orElse(""));
+        field.setPromptText(prompt(step));
+        pips();
+        then();
+        coverage.setText(
+                runs.plan()
+                        .flatMap(BenchPlan::coverage)
+                        .map(found ->
+                                Words.of(
+                                        "bench.coverage",
+                                        found.noticed(),
+                                        found.noticed(),
+                                        found.unnoticed()))
+                        .orElse(""));
+    }
+
+    private boolean stands(Conditions wanted) {
+        var now = bench.conditions().get();
+        return now.positions().equals(wanted.positions())
+                && now.levels().equals(wanted.levels())
+                && now.engine().equals(wanted.engine());
+    }
+
+    private String prompt(TestStep step) {
+        if (asksWhy) {
+            return Words.of("bench.why");
+        }
+        return step.expected().map(should -> should.unit().symbol()).orElse("");
+    }
+
+    /** How much of each stage is done. */
+    private void pips() {
+        pips.getChildren().clear();
+        for (var stage : TestStep.Stage.values()) {
+            var of = steps().stream().filter(each -> each.task().stage() == stage).toList();
+            if (!of.isEmpty()) {
+                long done = of.stream().filter(each -> reading(each).isPresent()).count();
+                boolean here = step().filter(each -> each.task().stage() == stage).isPresent();
+                pips.getChildren().add(pip(stage, done, of.size(), here));
+            }
+        }
+    }
+
+    private static Node pip(TestStep.Stage stage, long done, int all, boolean here) {
+        var full = new Region();
+        full.getStyleClass().add("bench-pip-done");
+        var bar = new HBox(full);
+        bar.getStyleClass().add("bench-pip");
+        full.prefWidthProperty().bind(bar.widthProperty().multiply((double) done / all));
+        var words = Texts.label(Words.of("bench.short", stage), here ? "strong" : "quiet");
+        var box = new VBox(3, bar, words);
+        HBox.setHgrow(box, Priority.ALWAYS);
+        box.setMaxWidth(Double.MAX_VALUE);
+        box.setPrefWidth(80);
+        return box;
+    }
+
+    private void then() {
+        then.getChildren().clear();
+        int from = advised.isPresent() ? at : at + 1;
+        steps().stream()
+                .skip(from)
+                .limit(THEN)
+                .map(each -> Texts.label(bench.speech().task(each.task()), "quiet"))
+                .forEach(then.getChildren()::add);
+        if (!then.getChildren().isEmpty()) {
+            then.getChildren().addFirst(Texts.caption(Words.of("bench.then")));
+        }
+    }
+
+    private void set() {
+        step().flatMap(step -> step.task().state()).ifPresent(bench.conditions()::set);
+    }
+
+    private void pressed(KeyEvent event) {
+        acted = false;
+        if (!field.getText().isEmpty() || asksWhy || event.isShortcutDown() || event.isAltDown()) {
+            return;
+        }
+        boolean done = true;
+        switch (event.getCode()) {
+            case SPACE -> judged(Verdict.PASS);
+            case N -> judged(Verdict.NEAR);
+            case F -> judged(Verdict.FAIL);
+            case U -> askWhy();
+            case B -> back();
+            default -> done = false;
+        }
+        acted = done;
+        if (done) {
+            event.consume();
+        }
+    }
+
+    /** The letter of a key that has done something is not written. */
+    private void typed(KeyEvent event) {
+        if (acted) {
+            acted = false;
+            event.consume();
+        }
+    }
+
+    private void entered() {
+        problem.setText("");
+        if (asksWhy) {
+            keep(Optional.empty(), Verdict.NOT_TESTED, Optional.of(field.getText().strip()));
+            return;
+        }
+        step().ifPresent(step -> {
+            if (step.expected().isEmpty()) {
+                problem.setText(Words.of("bench.unjudged"));
+                return;
+            }
+            var should = step.expected().get();
+            var value = UserUnits.parseReading(field.getText(), should.unit());
+            if (value.isEmpty()) {
+                problem.setText(
+                        Words.of("bench.unreadable", field.getText(), should.unit().symbol()));
+            } else {
+                keep(value, should.judge(value.get()), Optional.empty());
+            }
+        });
+    }
+
+    private void judged(Verdict verdict) {
+        keep(Optional.empty(), verdict, Optional.empty());
+    }
+
+    private void askWhy() {
+        asksWhy = true;
+        judge();
+        field.requestFocus();
+    }
+
+    private void keep(Optional<Double> value, Verdict verdict, Optional<String> note) {
+        step().ifPresent(step -> {
+            asksWhy = false;
+            var kept =
+                    new Reading(
+                            step.key(),
+                            value,
+                            verdict,
+                            bench.clock().instant(),
+                            note.filter(text -> !text.isBlank()));
+            if (advised.isPresent()) {
+                advised = Optional.empty();
+            } else if (at < steps().size() - 1) {
+                at++;
+            }
+            runs.keep(kept);
+            judge();
+            field.requestFocus();
+        });
+    }
+
+    private void back() {
+        asksWhy = false;
+        if (advised.isPresent()) {
+            advised = Optional.empty();
+        } else {
+            at = Math.max(0, at - 1);
+        }
+        judge();
+        field.requestFocus();
+    }
+}

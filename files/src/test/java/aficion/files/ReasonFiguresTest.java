@@ -1,0 +1,140 @@
+package aficion.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.bench.reason.Belief;
+import aficion.bench.reason.Belief.Verdict;
+import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.FaultTable;
+import aficion.bench.reason.Means;
+import aficion.bench.reason.Reading;
+import aficion.bench.reason.Suspect;
+import aficion.bench.reason.TestCover;
+import aficion.fault.Fault;
+import aficion.fault.Notation;
+import aficion.job.Circuit;
+import aficion.job.Design;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every fault of every circuit of a demo is looked for by following the advice, with a meter. */
+class ReasonFiguresTest {
+    /** A meter is off by half a percent and 0.02 V; one reading in a hundred is a slip. */
+    private static final double SHARE = 0.005;
+
+    private static final double OFF = 0.02;
+    private static final double SLIPS = 0.01;
+    private static final int MOST = 15;
+
+    private int tried;
+    private int named;
+    private double readings;
+    private double bits;
+    private int circuits;
+
+    private static Stream<Circuit> circuits(Design design) {
+        return design.circuits().stream()
+                .filter(circuit -> !design.wiresOf(circuit.id()).isEmpty());
+    }
+
+    @Test
+    void theRightFaultIsNamedInFewReadings() {
+        for (var demo : DemoJobs.names()) {
+            var design = DemoJobs.find(demo).orElseThrow().design();
+            var netlist = Netlist.of(design);
+            circuits(design).forEach(circuit -> look(FaultTable.of(netlist, circuit.id())));
+        }
+        assertThat(named / (double) tried).isGreaterThanOrEqualTo(0.98);
+        assertThat(readings / circuits).isLessThanOrEqualTo(bits / circuits);
+    }
+
+    private void look(FaultTable table) {
+        var random = new Random(7);
+        double weights = 0;
+        double sum = 0;
+        for (int fault = 1; fault < table.suspects().size(); fault++) {
+            double weight = table.suspects().get(fault).weight();
+            weights += weight;
+            sum += weight * follow(table, fault, random);
+        }
+        readings += sum / weights;
+        bits += bits(table);
+        circuits++;
+    }
+
+    /** What is missing to know which of those faults it is that do not look the same, in bits. */
+    private static double bits(FaultTable table) {
+        double all = table.suspects().stream().mapToDouble(Suspect::weight).sum();
+        double faults = all - table.suspects().getFirst().weight();
+        return Belief.of(table).verdicts(Means.VOLTS).stream()
+                .map(Verdict::suspects)
+                .mapToDouble(alike ->
+                        alike.stream()
+                                        .filter(each -> !each.faults().isEmpty())
+                                        .mapToDouble(Suspect::weight)
+                                        .sum()
+                                / faults)
+                .filter(share -> share > 0)
+                .map(share -> -share * Math.log(share) / Math.log(2))
+                .sum();
+    }
+
+    private int follow(FaultTable table, int fault, Random random) {
+        List<Reading> read = new ArrayList<>();
+        var diagnosis = Diagnosis.of(table, read, Conditions.REST, () -> true);
+        while (diagnosis.named().isEmpty() && diagnosis.next().isPresent() && read.size() < MOST) {
+            var next = diagnosis.next().get();
+            double real = table.predicted(next.state(), next.what())[fault];
+            double shown = Double.isNaN(real) ? 0 : real;
+            shown += random.nextGaussian() * (SHARE * Math.abs(shown) + OFF);
+            if (random.nextDouble() < SLIPS) {
+                shown = 14 * random.nextDouble();
+            }
+            read.add(new Reading(next.state(), next.what(), shown));
+            diagnosis = Diagnosis.of(table, read, next.state(), () -> true);
+        }
+        tried++;
+        if (diagnosis.verdicts().getFirst().suspects().contains(table.suspects().get(fault))) {
+            named++;
+        }
+        return read.size();
+    }
+
+    /** A run of at most fifteen readings with power on notices all that a meter can notice. */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void aRunIsShort(String demo) {
+        var design = DemoJobs.find(demo).orElseThrow().design();
+        var netlist = Netlist.of(design);
+        circuits(design)
+                .forEach(circuit -> {
+                    var cover = TestCover.of(FaultTable.of(netlist, circuit.id()));
+                    assertThat(cover.readings()).as(circuit.name()).hasSizeLessThanOrEqualTo(15);
+                    assertThat(cover.noticed()).as(circuit.name()).isPositive();
+                });
+    }
+
+    /** What a command prints of a fault it reads again. */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void everyFaultIsWrittenAndRead(String demo) {
+        var design = DemoJobs.find(demo).orElseThrow().design();
+        var netlist = Netlist.of(design);
+        circuits(design)
+                .flatMap(circuit -> FaultTable.suspects(netlist, circuit.id()).stream())
+                .flatMap(suspect -> suspect.faults().stream())
+                .filter(fault -> !(fault instanceof Fault.Another))
+                .forEach(fault ->
+                        assertThat(
+                                        Notation.parse(netlist, Notation.of(design, fault))
+                                                .map(read -> Notation.of(design, read)))
+                                .contains(Notation.of(design, fault)));
+    }
+}
