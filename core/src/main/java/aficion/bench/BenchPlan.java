@@ -88,7 +88,8 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
      * not show, isolation, key off, and the fewest readings that notice all that can be noticed.
      */
     public static BenchPlan telling(FaultTable table, CircuitId circuit) {
-        return new Planning(new Solver(table.netlist()), circuit).telling(TestCover.of(table));
+        return new Planning(new Solver(table.netlist()), circuit)
+                .telling(table, TestCover.of(table));
     }
 
     /** The plan for a circuit of the solver's design; without wires it has no steps. */
@@ -131,7 +132,10 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             return new BenchPlan(circuit, steps, Optional.empty());
         }
 
-        BenchPlan telling(TestCover cover) {
+        BenchPlan telling(FaultTable table, TestCover cover) {
+            if (wires.isEmpty()) {
+                return new BenchPlan(circuit, List.of(), Optional.empty());
+            }
             var ours = new LinkedHashSet<PartId>();
             wires.forEach(wire -> wire.terminals().forEach(at -> ours.add(at.part())));
             ours.forEach(
@@ -145,7 +149,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
                             .collect(Collectors.toSet());
             wires.stream().filter(wire -> unseen.contains(wire.id())).forEach(this::continuity);
             isolation();
-            solved(Conditions.REST).ifPresent(this::quiet);
+            table.feed().map(design::wire).ifPresent(this::quiet);
             var notices = new HashMap<String, Integer>();
             for (var reading : cover.readings()) {
                 notices.put(reading(reading), reading.notices());
@@ -156,8 +160,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
                     Optional.of(new Coverage(cover.noticed(), cover.unnoticed().size(), notices)));
         }
 
-        private void quiet(OperatingPoint rest) {
-            var feed = feed(List.of(rest));
+        private void quiet(Wire feed) {
             add(
                     "quiet",
                     new TestStep.Quiet(feed.id(), Conditions.REST),

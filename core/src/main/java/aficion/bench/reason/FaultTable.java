@@ -254,6 +254,14 @@ public final class FaultTable {
         return states;
     }
 
+    /** The wire that carries most, in which amps are read. */
+    public Optional<WireId> feed() {
+        return measures.stream()
+                .filter(Measure.AmpsIn.class::isInstance)
+                .map(what -> ((Measure.AmpsIn) what).wire())
+                .findFirst();
+    }
+
     /** What can be read in them. */
     public List<Measure> measures() {
         return measures;

@@ -1,6 +1,7 @@
 package aficion.desktop.cli;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.reason.FaultTable;
 import aficion.diagram.Layout;
 import aficion.files.FileNames;
 import aficion.files.Library;
@@ -19,7 +20,6 @@ import aficion.job.Design;
 import aficion.job.Job;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
-import aficion.solve.Solver;
 import aficion.stock.Stock;
 import aficion.words.DrawingWords;
 import aficion.words.Speech;
@@ -88,11 +88,16 @@ final class ReportCommand extends Commands.IntoFolder {
                                                         .station(small.station())));
             }
         }
-        var solver = new Solver(assessment.netlist());
         for (var circuit : design.circuits()) {
             var name = FileNames.of(circuit.id().value());
             var path = Sheets.path(design, Layout.of(design, circuit.id(), lettering));
-            var bench = Sheets.bench(job, BenchPlan.of(solver, circuit.id()), units);
+            var bench =
+                    Sheets.bench(
+                            job,
+                            BenchPlan.telling(
+                                    FaultTable.of(assessment.netlist(), circuit.id()),
+                                    circuit.id()),
+                            units);
             written.add(Files.write(folder.resolve("path-" + name + ".pdf"), path));
             written.add(Files.write(folder.resolve("bench-" + name + ".pdf"), bench));
         }

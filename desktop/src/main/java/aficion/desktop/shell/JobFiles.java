@@ -1,6 +1,7 @@
 package aficion.desktop.shell;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.reason.FaultTable;
 import aficion.desktop.preview.Sheet;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Forming;
@@ -26,7 +27,6 @@ import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
-import aficion.solve.Solver;
 import aficion.stock.Stock;
 import aficion.words.Troubles;
 import aficion.words.Words;
@@ -511,7 +511,9 @@ public final class JobFiles {
                                 false,
                                 assessment -> {
                                     var plan =
-                                            BenchPlan.of(new Solver(assessment.netlist()), circuit);
+                                            BenchPlan.telling(
+                                                    FaultTable.of(assessment.netlist(), circuit),
+                                                    circuit);
                                     return Sheets.bench(
                                             job.with(assessment.design()), plan, bench.units());
                                 }));

@@ -234,6 +234,19 @@ public final class Sheets {
                         y);
                 y += LINE;
             }
+            if (plan.coverage().isPresent()) {
+                var found = plan.coverage().get();
+                paper.text(
+                        Face.REGULAR,
+                        SMALL,
+                        Paper.MARGIN,
+                        y + 4,
+                        Words.of(
+                                "bench.coverage",
+                                found.noticed(),
+                                found.noticed(),
+                                found.unnoticed()));
+            }
             return paper.finish();
         }
     }
