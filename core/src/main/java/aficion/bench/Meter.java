@@ -1,6 +1,8 @@
 package aficion.bench;
 
 import aficion.catalogue.Zone;
+import aficion.fault.Fault;
+import aficion.fault.Faulty;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -58,24 +60,38 @@ public final class Meter {
      */
     public static Optional<Ohms> ohms(
             Design design, Conditions conditions, Terminal red, Terminal black) {
+        return ohms(design, List.of(), conditions, red, black);
+    }
+
+    /** The same with something wrong. */
+    public static Optional<Ohms> ohms(
+            Design design,
+            List<Fault> faults,
+            Conditions conditions,
+            Terminal red,
+            Terminal black) {
         if (red.equals(black)) {
             return Optional.of(new Ohms(0));
         }
         var dead = batteryOff(design);
         var still = conditions.withEngine(new Rpm(0));
-        var plain = measured(dead, still, red, black);
+        var plain = measured(dead, faults, still, red, black);
         // A piece of the circuit that hangs free of the body is measured against its own earth.
-        return plain.or(() -> measured(earthed(dead, black), still, red, black))
+        return plain.or(() -> measured(earthed(dead, black), faults, still, red, black))
                 .filter(ohms -> ohms.value() < OVER_RANGE);
     }
 
     private static Optional<Ohms> measured(
-            Design design, Conditions conditions, Terminal red, Terminal black) {
+            Design design,
+            List<Fault> faults,
+            Conditions conditions,
+            Terminal red,
+            Terminal black) {
         var meter =
                 NewNames.part(
                         design, "MM", Zone.CABIN, new SourceKind.BenchSupply(DRIVES, AT_MOST));
         var with = clipped(design, meter, red, black);
-        if (!(new Solver(Netlist.of(with)).solve(conditions)
+        if (!(new Solver(faulty(with, faults)).solve(conditions)
                 instanceof Outcome.Solved(var point))) {
             return Optional.empty();
         }
@@ -83,6 +99,16 @@ public final class Meter {
         var lead = with.wiresAt(meter.terminal("+")).getFirst();
         double amps = Math.abs(point.through(lead).value());
         return volts.filter(_ -> amps > 0).map(across -> new Ohms(Math.abs(across.value()) / amps));
+    }
+
+    /** What is wrong with a lead that is off the battery does not matter. */
+    private static Netlist faulty(Design design, List<Fault> faults) {
+        var netlist = Netlist.of(design);
+        for (var fault : faults) {
+            boolean off = fault instanceof Fault.OfWire of && design.find(of.wire()).isEmpty();
+            netlist = off ? netlist : Faulty.of(netlist, fault);
+        }
+        return netlist;
     }
 
     private static Design batteryOff(Design design) {

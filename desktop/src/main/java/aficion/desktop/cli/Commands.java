@@ -39,6 +39,7 @@ import picocli.CommandLine.Spec;
             SweepCommand.class,
             BenchCommand.class,
             ReasonCommand.class,
+            StandInCommand.class,
             ShotsCommand.class,
             RehearseCommand.class
         })
