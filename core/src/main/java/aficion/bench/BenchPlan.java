@@ -76,8 +76,9 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
      * @param noticed how many faults its readings show
      * @param unnoticed how many no reading shows: a look, a tug or ohms is all there is
      * @param notices how many faults a step is the first to show, by its key
+     * @param drawn the most that the vehicle draws in any state of the run
      */
-    public record Coverage(int noticed, int unnoticed, Map<String, Integer> notices) {
+    public record Coverage(int noticed, int unnoticed, Map<String, Integer> notices, Amps drawn) {
         public Coverage {
             notices = Map.copyOf(notices);
         }
@@ -157,7 +158,23 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
             return new BenchPlan(
                     circuit,
                     steps,
-                    Optional.of(new Coverage(cover.noticed(), cover.unnoticed().size(), notices)));
+                    Optional.of(
+                            new Coverage(
+                                    cover.noticed(),
+                                    cover.unnoticed().size(),
+                                    notices,
+                                    drawn(cover))));
+        }
+
+        private Amps drawn(TestCover cover) {
+            return new Amps(
+                    cover.readings().stream()
+                            .map(TestCover.Telling::state)
+                            .distinct()
+                            .flatMap(state -> solved(state).stream())
+                            .mapToDouble(point -> Supply.of(point).drawn().value())
+                            .max()
+                            .orElse(0));
         }
 
         private void quiet(Wire feed) {

@@ -88,7 +88,7 @@ public final class StepKey {
     }
 
     /** The conditions that a state says; empty where the design has no such control or level. */
-    static Optional<Conditions> conditions(Design design, String state) {
+    public static Optional<Conditions> conditions(Design design, String state) {
         var conditions = Conditions.REST;
         var controls = Controls.of(design);
         for (var each : state.isEmpty() ? new String[0] : state.split(",")) {

@@ -2,7 +2,9 @@ package aficion.fault;
 
 import aficion.job.Design;
 import aficion.job.JoinKind;
+import aficion.job.Kind;
 import aficion.job.LoadKind;
+import aficion.job.Names;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
@@ -49,7 +51,7 @@ public final class Notation {
         };
     }
 
-    private static String another(Part meant, aficion.job.Kind kind) {
+    private static String another(Part meant, Kind kind) {
         return switch (kind) {
             case SourceKind.Battery _ -> "tired";
             case LoadKind.Lamp lamp
@@ -120,7 +122,7 @@ public final class Notation {
         int point = what.indexOf('.');
         var name = point > 0 ? what.substring(0, point) : what;
         var role = point > 0 ? what.substring(point + 1) : "";
-        if (!aficion.job.Names.isIdentity(name)) {
+        if (!Names.isIdentity(name)) {
             return Optional.empty();
         }
         return netlist.design()

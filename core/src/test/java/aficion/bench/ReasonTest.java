@@ -22,6 +22,7 @@ import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -101,7 +102,7 @@ class ReasonTest {
     @Test
     void followingTheAdviceNamesEveryFault() {
         for (int i = 1; i < TABLE.suspects().size(); i++) {
-            var readings = new java.util.ArrayList<Reading>();
+            var readings = new ArrayList<Reading>();
             var diagnosis = Diagnosis.of(TABLE, readings, Conditions.REST, () -> true);
             while (diagnosis.named().isEmpty() && diagnosis.next().isPresent()) {
                 var next = diagnosis.next().get();

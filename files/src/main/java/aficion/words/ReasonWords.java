@@ -6,6 +6,7 @@ import aficion.bench.reason.NextReading.Advice;
 import aficion.bench.reason.Pairs;
 import aficion.bench.reason.Suspect;
 import aficion.job.Design;
+import aficion.quantity.Amps;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import java.util.stream.Collectors;
@@ -46,10 +47,7 @@ public final class ReasonWords {
             case Measure.VoltsAt _ ->
                     Words.of("reason.outcome", speech.say(new Volts(value)), suspects);
             case Measure.AmpsIn _ ->
-                    Words.of(
-                            "reason.outcome",
-                            speech.say(new aficion.quantity.Amps(value)),
-                            suspects);
+                    Words.of("reason.outcome", speech.say(new Amps(value)), suspects);
             case Measure.LightOf _, Measure.Glance _ -> Words.of("reason.outcome.seen", suspects);
         };
     }

@@ -77,7 +77,8 @@ public final class StandIn {
         on = switched;
     }
 
-    synchronized boolean output() {
+    /** Whether the supply gives. */
+    public synchronized boolean output() {
         return on;
     }
 

@@ -7,9 +7,11 @@ import aficion.quantity.Volts;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.net.InetAddress;
+import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Locale;
 import java.util.Optional;
@@ -28,6 +30,12 @@ public final class StandInServer implements AutoCloseable {
     private static final int LONGEST = 1024;
 
     private static final int MOST_ERRORS = 20;
+
+    /** Clients that may wait to be heard. */
+    private static final int WAITING = 8;
+
+    private static final Duration ENDING = Duration.ofSeconds(2);
+
     private static final double MOST_VOLTS = 60;
     private static final double MOST_AMPS = 100;
     private static final Pattern PROBES = Pattern.compile("\"([^\"]*)\"\\s*,\\s*\"([^\"]*)\"");
@@ -44,6 +52,7 @@ public final class StandInServer implements AutoCloseable {
     private final Function<String, Optional<Conditions>> states;
     private final ServerSocket server;
     private final Set<Socket> clients = ConcurrentHashMap.newKeySet();
+    private final Thread serving;
 
     private StandInServer(
             StandIn standIn,
@@ -54,6 +63,7 @@ public final class StandInServer implements AutoCloseable {
         this.role = role;
         this.states = states;
         this.server = server;
+        this.serving = Thread.ofPlatform().daemon().name("stand-in-" + role).unstarted(this::serve);
     }
 
     /**
@@ -66,9 +76,16 @@ public final class StandInServer implements AutoCloseable {
     public static StandInServer open(
             StandIn standIn, Role role, int port, Function<String, Optional<Conditions>> states)
             throws IOException {
-        var socket = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
+        var socket = new ServerSocket();
+        try {
+            socket.setReuseAddress(true);
+            socket.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), WAITING);
+        } catch (IOException e) {
+            socket.close();
+            throw e;
+        }
         var server = new StandInServer(standIn, role, states, socket);
-        Thread.ofVirtual().name("stand-in-" + role).start(server::serve);
+        server.serving.start();
         return server;
     }
 
@@ -255,7 +272,7 @@ public final class StandInServer implements AutoCloseable {
         }
     }
 
-    /** Hangs up on everybody; a supply's output goes off. */
+    /** Hangs up on everybody and frees the port; a supply's output goes off. */
     @Override
     public void close() {
         try {
@@ -263,8 +280,11 @@ public final class StandInServer implements AutoCloseable {
             for (var client : clients) {
                 client.close();
             }
+            serving.join(ENDING);
         } catch (IOException e) {
             // It serves no more either way.
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
         if (role == Role.SUPPLY) {
             standIn.output(false);

@@ -4,6 +4,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -139,7 +140,7 @@ public final class NextReading {
             boolean cut =
                     i == sorted.length || table.tells(what, volts[sorted[i - 1]], volts[sorted[i]]);
             if (cut) {
-                parts.add(java.util.Arrays.copyOfRange(sorted, from, i));
+                parts.add(Arrays.copyOfRange(sorted, from, i));
                 from = i;
             }
         }

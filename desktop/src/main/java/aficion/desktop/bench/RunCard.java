@@ -43,6 +43,7 @@ final class RunCard extends VBox {
     private final Label problem = Texts.wrapped("", "danger-text");
     private final VBox then = new VBox(3);
     private final Label coverage = Texts.wrapped("", "quiet");
+    private final InstrumentBar instruments;
     private Optional<TestStep> advised = Optional.empty();
     private boolean asksWhy;
 
@@ -85,7 +86,8 @@ final class RunCard extends VBox {
                         act("back", "key-button", this::back));
         var spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
-        getChildren().addAll(pips, card, buttons, then, spring, coverage);
+        instruments = new InstrumentBar(bench, runs, this::read);
+        getChildren().addAll(pips, card, buttons, instruments, then, spring, coverage);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventFilter(KeyEvent.KEY_TYPED, this::typed);
         bench.conditions().addListener((_, _, _) -> judge());
@@ -154,6 +156,7 @@ final class RunCard extends VBox {
                 verdict.getStyleClass().add(found.verdict().name().toLowerCase(Locale.ROOT)));
         field.setText(known.flatMap(Reading::value).map(UserUnits::plain).orElse(""));
         field.setPromptText(prompt(step));
+        instruments.at(step());
         pips();
         then();
         coverage.setText(
@@ -228,7 +231,11 @@ final class RunCard extends VBox {
 
     private void pressed(KeyEvent event) {
         acted = false;
-        if (!field.getText().isEmpty() || asksWhy || event.isShortcutDown() || event.isAltDown()) {
+        if (instruments.isWritten()
+                || !field.getText().isEmpty()
+                || asksWhy
+                || event.isShortcutDown()
+                || event.isAltDown()) {
             return;
         }
         boolean done = true;
@@ -274,6 +281,14 @@ final class RunCard extends VBox {
                 keep(value, should.judge(value.get()), Optional.empty());
             }
         });
+    }
+
+    /** A reading of an instrument, judged as if it were written. */
+    private void read(double value) {
+        if (!asksWhy && step().filter(step -> step.expected().isPresent()).isPresent()) {
+            field.setText(UserUnits.plain(value));
+            entered();
+        }
     }
 
     private void judged(Verdict verdict) {

@@ -6,6 +6,7 @@ import aficion.bench.reason.Sight;
 import aficion.desktop.cli.Commands.BadInput;
 import aficion.job.Design;
 import aficion.job.Terminal;
+import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.words.Words;
 import java.util.Arrays;
@@ -39,8 +40,7 @@ final class ReadingText {
                 : measured(design, state, words[1], words[2]);
     }
 
-    private static Reading measured(
-            Design design, aficion.netlist.Conditions state, String where, String value) {
+    private static Reading measured(Design design, Conditions state, String where, String value) {
         var parts = VALUE.matcher(value);
         if (!parts.matches()) {
             throw new BadInput(Words.of("cli.reading.value", value));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.Expected;
+import aficion.bench.StepKey;
 import aficion.bench.TestStep;
 import aficion.check.finding.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
@@ -13,6 +14,9 @@ import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.files.Recovery;
 import aficion.files.sheet.PaperFormat;
+import aficion.instruments.StandIn;
+import aficion.instruments.StandInServer;
+import aficion.instruments.StandInServer.Role;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
@@ -26,6 +30,7 @@ import aficion.job.WireId;
 import aficion.job.Work.Stage;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
@@ -409,6 +414,88 @@ class WorkTest extends WindowTest {
                 .contains("5.12");
         assertThat(bench.job().work().latestRun(new CircuitId("5")).orElseThrow().readings())
                 .hasSizeLessThanOrEqualTo(10);
+    }
+
+    private StandInServer serve(StandIn standIn, Role role, int port) throws IOException {
+        var design = standIn.design();
+        return StandInServer.open(
+                standIn,
+                role,
+                port,
+                text ->
+                        text.equals("rest")
+                                ? Optional.of(Conditions.REST)
+                                : StepKey.conditions(design, text));
+    }
+
+    private void write(String id, String text) {
+        interact(() -> ((TextField) node(id)).setText(text));
+    }
+
+    private boolean says(String words) {
+        return byId("instruments-says")
+                .filter(node -> ((Label) node).getText().contains(words))
+                .isPresent();
+    }
+
+    /**
+     * The headlamps on the bench with supply and meter: a wire is open, the advice leads to it; it
+     * is mended, the run is taken again, and the circuit is tested.
+     */
+    @Test
+    void aCircuitIsTestedWithInstruments() throws IOException {
+        focusOn("5");
+        press("view-bench");
+        press("bench-start");
+        var design = bench.design();
+        var open = new Fault.Broken(wireNumbered("5.12"));
+        var broken = new StandIn(design, List.of(open), Optional.empty());
+        int first;
+        int second;
+        try (var supply = serve(broken, Role.SUPPLY, 0);
+                var meter = serve(broken, Role.METER, 0)) {
+            first = supply.port();
+            second = meter.port();
+            write("instruments-supply", "127.0.0.1:" + first);
+            write("instruments-meter", "127.0.0.1:" + second);
+            press("instruments-connect");
+            until(() -> says("The supply is off"));
+            press("instruments-output");
+            until(() -> says("On, giving"));
+            for (int i = 0; i < 12 && byId("reason-named").isEmpty(); i++) {
+                press("reason-read");
+                until(() -> says("steady") && !text("instruments-shows").isEmpty());
+                press("instruments-take");
+            }
+            assertThat(byId("reason-named")).isPresent();
+            press("instruments-connect");
+            until(() -> !broken.output());
+        }
+        var mended = new StandIn(design, List.of(), Optional.empty());
+        try (var supply = serve(mended, Role.SUPPLY, first);
+                var meter = serve(mended, Role.METER, second)) {
+            assertThat(List.of(supply.port(), meter.port())).containsExactly(first, second);
+            press("bench-start");
+            press("instruments-connect");
+            interact(() -> ((CheckBox) node("instruments-alone")).setSelected(true));
+            for (int i = 0; i < 60 && !text("bench-progress").startsWith("All"); i++) {
+                var before = text("bench-progress");
+                boolean volts = text("bench-task").startsWith("Measure the volts");
+                if (volts && !mended.output()) {
+                    press("instruments-output");
+                }
+                if (volts || text("bench-task").startsWith("Measure wire")) {
+                    until(() -> !text("bench-progress").equals(before));
+                } else {
+                    interact(() -> node("bench-field").requestFocus());
+                    push(KeyCode.SPACE);
+                }
+            }
+            assertThat(text("bench-progress")).startsWith("All steps done").contains("0 fail");
+            assertThat(bench.job().work().done(new CircuitId("5"))).contains(Stage.TESTED);
+            onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
+            until(() -> !mended.output());
+        }
     }
 
     /** One step at a time: Space passes, U asks why not, B goes back; a number is judged. */

@@ -1,0 +1,271 @@
+package aficion.desktop.bench;
+
+import aficion.bench.BenchPlan;
+import aficion.bench.StepKey;
+import aficion.bench.TestStep;
+import aficion.desktop.bench.Connection.Address;
+import aficion.desktop.bench.Connection.Probing;
+import aficion.desktop.bench.Connection.Shown;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Design;
+import aficion.job.JoinKind;
+import aficion.job.Terminal;
+import aficion.netlist.Conditions;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
+import aficion.words.Words;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Supply and meter of the bench: where they are, what they show, the output with its limit. */
+final class InstrumentBar extends VBox {
+    /** A charged battery's volts as a multiple of its nominal. */
+    private static final double CHARGED = 12.6 / 12;
+
+    private static final double MARGIN = 1.2;
+    private static final double LEAST = 1;
+
+    private final Workbench bench;
+    private final Runs runs;
+    private final DoubleConsumer take;
+    private final TextField supply = new TextField("127.0.0.1:5025");
+    private final TextField meter = new TextField("127.0.0.1:5026");
+    private final Button connect =
+            Texts.button(Words.of("instruments.connect"), "plain-button", this::connect);
+    private final Button output =
+            Texts.button(Words.of("instruments.on"), "key-button", this::switched);
+    private final Button enter =
+            Texts.button(Words.of("instruments.take"), "key-button", this::take);
+    private final CheckBox alone = new CheckBox(Words.of("instruments.alone"));
+    private final Label shows = Texts.label("", "bench-figure");
+    private final Label says = Texts.wrapped("", "quiet");
+    private Optional<Connection> connection = Optional.empty();
+    private Optional<TestStep> step = Optional.empty();
+    private Optional<Shown> shown = Optional.empty();
+    private Optional<Design> powered = Optional.empty();
+
+    /**
+     * @param take takes a reading into the step that is shown
+     */
+    InstrumentBar(Workbench bench, Runs runs, DoubleConsumer take) {
+        super(6);
+        this.bench = bench;
+        this.runs = runs;
+        this.take = take;
+        setId("instruments");
+        supply.setId("instruments-supply");
+        meter.setId("instruments-meter");
+        connect.setId("instruments-connect");
+        output.setId("instruments-output");
+        enter.setId("instruments-take");
+        alone.setId("instruments-alone");
+        shows.setId("instruments-shows");
+        says.setId("instruments-says");
+        supply.setPrefColumnCount(11);
+        meter.setPrefColumnCount(11);
+        for (var each : List.of(connect, output, enter, alone)) {
+            each.setFocusTraversable(false);
+        }
+        var where =
+                new HBox(
+                        8,
+                        Texts.label(Words.of("instruments.supply"), "quiet"),
+                        supply,
+                        Texts.label(Words.of("instruments.meter"), "quiet"),
+                        meter,
+                        connect);
+        var line = new HBox(12, output, shows, enter, alone);
+        where.setAlignment(Pos.CENTER_LEFT);
+        line.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(where, line, says);
+        sceneProperty()
+                .subscribe(scene -> {
+                    if (scene == null) {
+                        connection.ifPresent(Connection::off);
+                    }
+                });
+        bench.history().addListener((_, _, _) -> edited());
+        show();
+    }
+
+    /** Whether a key goes to where an instrument is. */
+    boolean isWritten() {
+        return supply.isFocused() || meter.isFocused();
+    }
+
+    /** An edit takes the power off what is no longer as drawn. */
+    private void edited() {
+        if (powered.filter(design -> design != bench.design()).isPresent()) {
+            powered = Optional.empty();
+            connection.ifPresent(Connection::off);
+        }
+    }
+
+    private void connect() {
+        if (connection.isPresent()) {
+            connection.get().close();
+            connection = Optional.empty();
+            shown = Optional.empty();
+            show();
+            return;
+        }
+        var first = Address.parse(supply.getText());
+        var second = Address.parse(meter.getText());
+        if (first.isEmpty() || second.isEmpty()) {
+            says.setText(Words.of("instruments.address"));
+            return;
+        }
+        connection = Optional.of(new Connection(first.get(), second.get(), this::told));
+        probe();
+        show();
+    }
+
+    private void told(Shown now) {
+        if (connection.isEmpty()) {
+            return;
+        }
+        shown = Optional.of(now);
+        show();
+        if (alone.isSelected() && now.steady() && tells(now)) {
+            take();
+        }
+    }
+
+    /** Whether it is a reading of the step that is shown: volts with power on, ohms without. */
+    private boolean tells(Shown now) {
+        return now.probing().isPresent()
+                && now.probing().equals(probing())
+                && now.on() != now.probing().get().ohms();
+    }
+
+    private void switched() {
+        connection.ifPresent(line -> {
+            if (shown.filter(Shown::on).isPresent()) {
+                powered = Optional.empty();
+                line.off();
+            } else {
+                powered = Optional.of(bench.design());
+                line.on(volts(), limit());
+            }
+        });
+    }
+
+    private Volts volts() {
+        return new Volts(CHARGED * bench.design().vehicle().system().value());
+    }
+
+    /** What the vehicle draws most in the run, and a fifth. */
+    private Amps limit() {
+        double most =
+                runs.plan()
+                        .flatMap(BenchPlan::coverage)
+                        .map(found -> found.drawn().value())
+                        .orElse(LEAST);
+        return new Amps(Math.max(LEAST, Math.ceil(10 * MARGIN * most) / 10));
+    }
+
+    private void take() {
+        shown.filter(this::tells)
+                .flatMap(Shown::value)
+                .ifPresent(value -> take.accept(Math.round(1000 * value) / 1000.0));
+    }
+
+    /** The step that is shown: where the probes are to be. */
+    void at(Optional<TestStep> now) {
+        step = now;
+        probe();
+    }
+
+    private void probe() {
+        connection.ifPresent(line -> line.probe(probing()));
+    }
+
+    private Optional<Probing> probing() {
+        return step.flatMap(now ->
+                switch (now.task()) {
+                    case TestStep.VoltsAt(var at, var state) ->
+                            earth().map(black ->
+                                    new Probing(
+                                            false, at.toString(), black.toString(), text(state)));
+                    case TestStep.Continuity(var id) -> {
+                        var wire = bench.design().wire(id);
+                        yield Optional.of(
+                                new Probing(
+                                        true,
+                                        wire.from().terminal().toString(),
+                                        wire.to().terminal().toString(),
+                                        "rest"));
+                    }
+                    case TestStep.Look _,
+                            TestStep.LookAt _,
+                            TestStep.Isolation _,
+                            TestStep.Quiet _,
+                            TestStep.AmpsIn _ ->
+                            Optional.empty();
+                });
+    }
+
+    private String text(Conditions state) {
+        var text = StepKey.state(bench.design(), runs.circuit().orElseThrow(), state);
+        return text.isEmpty() ? "rest" : text;
+    }
+
+    private Optional<Terminal> earth() {
+        return bench.design().parts().stream()
+                .filter(part -> part.kind() instanceof JoinKind.EarthPoint)
+                .findFirst()
+                .map(part -> part.terminal("E"));
+    }
+
+    private void show() {
+        boolean there = connection.isPresent();
+        connect.setText(Words.of(there ? "instruments.letGo" : "instruments.connect"));
+        supply.setDisable(there);
+        meter.setDisable(there);
+        for (var each : List.of(output, enter, alone, shows)) {
+            each.setVisible(there);
+            each.setManaged(there);
+        }
+        says.setText(there ? shown.map(this::said).orElse(Words.of("instruments.waits")) : "");
+        boolean on = shown.filter(Shown::on).isPresent();
+        output.setText(
+                on
+                        ? Words.of("instruments.off")
+                        : Words.of("instruments.on", bench.units().print(limit())));
+        shows.setText(
+                shown.flatMap(Shown::value)
+                        .map(value ->
+                                bench.units()
+                                        .print(
+                                                shown.get().probing().get().ohms()
+                                                        ? new Ohms(value)
+                                                        : new Volts(value)))
+                        .orElse(""));
+    }
+
+    private String said(Shown now) {
+        if (now.trouble().isPresent()) {
+            return Words.of("instruments.trouble", now.trouble().get());
+        }
+        if (now.limited()) {
+            return Words.of("instruments.limited");
+        }
+        if (now.on() && probing().filter(Probing::ohms).isPresent()) {
+            return Words.of("instruments.ohmsOn");
+        }
+        var amps = now.amps().map(bench.units()::print).orElse("");
+        return now.on()
+                ? Words.of(now.steady() ? "instruments.steady" : "instruments.moves", amps)
+                : Words.of("instruments.isOff");
+    }
+}
