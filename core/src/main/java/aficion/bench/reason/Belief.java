@@ -169,7 +169,7 @@ public final class Belief {
      * Suspects that look the same.
      *
      * @param weight how likely it is that it is one of them, 0 to 1
-     * @param suspects the likeliest first
+     * @param suspects that nothing is wrong first, then the likeliest
      */
     public record Verdict(double weight, List<Suspect> suspects) {
         public Verdict {
@@ -193,8 +193,15 @@ public final class Belief {
         return new Verdict(
                 group.stream().mapToDouble(i -> weights[i]).sum(),
                 group.stream()
-                        .sorted(Comparator.comparingDouble(i -> -weights[i]))
+                        .sorted(
+                                Comparator.comparing((Integer i) -> !isNothing(i))
+                                        .thenComparing(i -> -weights[i]))
                         .map(table.suspects()::get)
                         .toList());
+    }
+
+    /** Where nothing wrong looks the same, that is said first. */
+    private boolean isNothing(int suspect) {
+        return table.suspects().get(suspect).faults().isEmpty();
     }
 }

@@ -48,6 +48,7 @@ final class InstrumentBar extends VBox {
             Texts.button(Words.of("instruments.take"), "key-button", this::take);
     private final CheckBox alone = new CheckBox(Words.of("instruments.alone"));
     private final Label shows = Texts.label("", "bench-figure");
+    private final HBox where = new HBox(8);
     private final Label says = Texts.wrapped("", "quiet");
     private Optional<Connection> connection = Optional.empty();
     private Optional<TestStep> step = Optional.empty();
@@ -71,23 +72,22 @@ final class InstrumentBar extends VBox {
         alone.setId("instruments-alone");
         shows.setId("instruments-shows");
         says.setId("instruments-says");
+        says.managedProperty().bind(says.textProperty().isNotEmpty());
         supply.setPrefColumnCount(11);
         meter.setPrefColumnCount(11);
         for (var each : List.of(connect, output, enter, alone)) {
             each.setFocusTraversable(false);
         }
-        var where =
-                new HBox(
-                        8,
+        where.getChildren()
+                .addAll(
                         Texts.label(Words.of("instruments.supply"), "quiet"),
                         supply,
                         Texts.label(Words.of("instruments.meter"), "quiet"),
-                        meter,
-                        connect);
-        var line = new HBox(12, output, shows, enter, alone);
+                        meter);
         where.setAlignment(Pos.CENTER_LEFT);
+        var line = new HBox(12, output, shows, enter, alone, where, connect);
         line.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(where, line, says);
+        getChildren().addAll(line, says);
         sceneProperty()
                 .subscribe(scene -> {
                     if (scene == null) {
@@ -230,8 +230,8 @@ final class InstrumentBar extends VBox {
     private void show() {
         boolean there = connection.isPresent();
         connect.setText(Words.of(there ? "instruments.letGo" : "instruments.connect"));
-        supply.setDisable(there);
-        meter.setDisable(there);
+        where.setVisible(!there);
+        where.setManaged(!there);
         for (var each : List.of(output, enter, alone, shows)) {
             each.setVisible(there);
             each.setManaged(there);
