@@ -2,6 +2,7 @@ package aficion.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.bench.BenchPlan;
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
@@ -119,6 +120,28 @@ class ReasonFiguresTest {
                     assertThat(cover.readings()).as(circuit.name()).hasSizeLessThanOrEqualTo(15);
                     assertThat(cover.noticed()).as(circuit.name()).isPositive();
                 });
+    }
+
+    /**
+     * Whatever is drawn wrong: every circuit of every job of the corpus has a run and a diagnosis.
+     */
+    @Test
+    void whatIsDrawnWrongCanBeTestedToo() {
+        for (var mistake : Corpus.cases()) {
+            var design = mistake.design();
+            var netlist = Netlist.of(design);
+            circuits(design)
+                    .forEach(circuit -> {
+                        var table = FaultTable.of(netlist, circuit.id());
+                        var plan = BenchPlan.telling(table, circuit.id());
+                        var diagnosis = Diagnosis.of(table, List.of(), Conditions.REST, () -> true);
+
+                        assertThat(plan.steps()).as(mistake.name()).isNotEmpty();
+                        assertThat(diagnosis.verdicts()).as(mistake.name()).isNotEmpty();
+                        assertThat(diagnosis.verdicts().stream().mapToDouble(Verdict::weight).sum())
+                                .isBetween(0.999, 1.001);
+                    });
+        }
     }
 
     /** What a command prints of a fault it reads again. */

@@ -11,7 +11,7 @@ public final class BenchScreen implements Screen {
     private final OnceMade<BenchView> view;
 
     public BenchScreen(Surroundings with) {
-        view = new OnceMade<>(() -> new BenchView(with.bench()));
+        view = new OnceMade<>(() -> new BenchView(with.bench(), with.command()));
     }
 
     @Override

@@ -10,6 +10,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -39,11 +40,14 @@ final class BenchView extends VBox {
     private final RunCard card;
     private final ReasonPanel aside;
 
-    BenchView(Workbench bench) {
+    /**
+     * @param command does what the window can be asked for, by the key of its words
+     */
+    BenchView(Workbench bench, Consumer<String> command) {
         this.bench = bench;
         this.runs = new Runs(bench);
         this.table = new RunTable(bench, runs);
-        this.card = new RunCard(bench, runs);
+        this.card = new RunCard(bench, runs, command);
         this.aside = new ReasonPanel(bench, runs, card);
         setId("bench");
         getStyleClass().add("sheet");

@@ -43,6 +43,10 @@ final class Connection implements AutoCloseable {
     private Optional<Probing> probing = Optional.empty();
     private @Nullable Amps limit;
     private double last = Double.NaN;
+
+    /** Whether the limit has switched it off, until it is switched on again. */
+    private boolean tripped;
+
     private Probing probed = Probing.NOTHING;
 
     /** Where an instrument is. */
@@ -97,9 +101,10 @@ final class Connection implements AutoCloseable {
     void on(Volts volts, Amps most) {
         thread.execute(() -> {
             try {
+                tripped = false;
                 supply.set(volts, most);
-                supply.on();
                 limit = most;
+                supply.on();
                 look();
             } catch (InstrumentException e) {
                 tell(e);
@@ -109,10 +114,10 @@ final class Connection implements AutoCloseable {
 
     /** Switches the output off. */
     void off() {
-        thread.execute(() -> switchOff(false));
+        thread.execute(this::switchOff);
     }
 
-    private void switchOff(boolean limited) {
+    private void switchOff() {
         try {
             if (limit != null) {
                 supply.off();
@@ -126,7 +131,7 @@ final class Connection implements AutoCloseable {
                             Optional.empty(),
                             false,
                             Optional.empty(),
-                            limited));
+                            tripped));
         } catch (InstrumentException e) {
             tell(e);
         }
@@ -137,14 +142,15 @@ final class Connection implements AutoCloseable {
             var most = limit;
             Optional<Amps> amps = most == null ? Optional.empty() : Optional.of(supply.amps());
             if (most != null && amps.get().value() >= REACHED * most.value()) {
-                switchOff(true);
+                tripped = true;
+                switchOff();
                 return;
             }
             var value = value();
             double now = value.orElse(Double.NaN);
             boolean steady = Math.abs(now - last) <= Math.max(STEADY, STEADY_SHARE * Math.abs(now));
             last = now;
-            tell(new Shown(most != null, amps, probing, value, steady, Optional.empty(), false));
+            tell(new Shown(most != null, amps, probing, value, steady, Optional.empty(), tripped));
         } catch (InstrumentException e) {
             tell(e);
         }
@@ -184,7 +190,7 @@ final class Connection implements AutoCloseable {
                         Optional.empty(),
                         false,
                         Optional.of(e.trouble()),
-                        false));
+                        tripped));
     }
 
     private void tell(Shown shown) {

@@ -3,6 +3,7 @@ package aficion.desktop.bench;
 import aficion.bench.BenchPlan;
 import aficion.bench.TestStep;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun.Reading;
 import aficion.job.BenchRun.Verdict;
@@ -12,6 +13,7 @@ import aficion.words.Words;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -52,7 +54,10 @@ final class RunCard extends VBox {
 
     private int at;
 
-    RunCard(Workbench bench, Runs runs) {
+    /**
+     * @param command does what the window can be asked for, by the key of its words
+     */
+    RunCard(Workbench bench, Runs runs, Consumer<String> command) {
         super(12);
         this.bench = bench;
         this.runs = runs;
@@ -65,7 +70,17 @@ final class RunCard extends VBox {
         task.setId("bench-task");
         expected.setId("bench-expected");
         coverage.setId("bench-coverage");
-        var where = new HBox(14, position, Texts.spring(), set);
+        var look =
+                Texts.button(
+                        Words.of("bench.show"),
+                        "plain-button",
+                        () -> {
+                            choose();
+                            command.accept("view.trace");
+                        });
+        look.setId("bench-show");
+        look.setFocusTraversable(false);
+        var where = new HBox(14, position, Texts.spring(), set, look);
         where.setAlignment(Pos.CENTER_LEFT);
         var figures =
                 new HBox(
@@ -223,6 +238,22 @@ final class RunCard extends VBox {
         if (!then.getChildren().isEmpty()) {
             then.getChildren().addFirst(Texts.caption(Words.of("bench.then")));
         }
+    }
+
+    /** Chooses what the step is about, so that the path and the board show where it is. */
+    private void choose() {
+        set();
+        step().map(step ->
+                        switch (step.task()) {
+                            case TestStep.Look(var wire) -> new Selection.OfWire(wire);
+                            case TestStep.LookAt(var part) -> new Selection.OfPart(part);
+                            case TestStep.Continuity(var wire) -> new Selection.OfWire(wire);
+                            case TestStep.Isolation(var at) -> new Selection.OfTerminal(at);
+                            case TestStep.Quiet(var wire, _) -> new Selection.OfWire(wire);
+                            case TestStep.AmpsIn(var wire, _) -> new Selection.OfWire(wire);
+                            case TestStep.VoltsAt(var at, _) -> new Selection.OfTerminal(at);
+                        })
+                .ifPresent(bench.selection()::set);
     }
 
     private void set() {

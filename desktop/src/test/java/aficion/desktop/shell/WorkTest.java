@@ -8,6 +8,7 @@ import aficion.bench.StepKey;
 import aficion.bench.TestStep;
 import aficion.check.finding.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
+import aficion.desktop.workbench.Selection;
 import aficion.fault.Fault;
 import aficion.fault.Faulty;
 import aficion.files.DemoJobs;
@@ -518,6 +519,12 @@ class WorkTest extends WindowTest {
         assertThat(text("bench-progress")).startsWith("3 of ");
         push(KeyCode.B);
         assertShows("not tested");
+        var task = text("bench-task");
+        press("bench-show");
+        assertThat(bench.selection().get()).isInstanceOf(Selection.OfPart.class);
+        press("view-bench");
+        push(KeyCode.B);
+        assertThat(text("bench-task")).isEqualTo(task);
         push(KeyCode.SPACE);
         settle();
         assertThat(bench.job().work().latestRun(new CircuitId("8")).orElseThrow().readings())

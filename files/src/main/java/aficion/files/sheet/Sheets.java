@@ -227,6 +227,7 @@ public final class Sheets {
                                                                 .map(expected ->
                                                                         expected.unit().symbol())
                                                                 .orElse(""))
+                                        .or(() -> reading.flatMap(found -> found.note()))
                                         .orElse(""),
                                 reading.map(found -> Words.of("bench.verdict", found.verdict()))
                                         .orElse("")),

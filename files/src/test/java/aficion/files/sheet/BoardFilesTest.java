@@ -71,12 +71,12 @@ class BoardFilesTest {
         }
     }
 
-    /** Plugs at the nose and before the boot: the main loom, the front and the rear. */
+    /** A plug before the boot: the main loom and the rear. */
     @Test
-    void theRoadsterHasThreeLooms() {
+    void theRoadsterHasTwoLooms() {
         assertThat(Loom.of(design("roadster")))
                 .extracting(loom -> loom.strands().size())
-                .containsExactly(12, 2, 2);
+                .containsExactly(14, 2);
     }
 
     /** The level row of dark pixels about as long as the rule in the lower left of a page. */
