@@ -191,33 +191,37 @@ final class InstrumentBar extends VBox {
     }
 
     private Optional<Probing> probing() {
-        return step.flatMap(now ->
-                switch (now.task()) {
-                    case TestStep.VoltsAt(var at, var state) ->
-                            earth().map(black ->
-                                    new Probing(
-                                            false, at.toString(), black.toString(), text(state)));
-                    case TestStep.Continuity(var id) -> {
-                        var wire = bench.design().wire(id);
-                        yield Optional.of(
-                                new Probing(
-                                        true,
-                                        wire.from().terminal().toString(),
-                                        wire.to().terminal().toString(),
-                                        "rest"));
-                    }
-                    case TestStep.Look _,
-                            TestStep.LookAt _,
-                            TestStep.Isolation _,
-                            TestStep.Quiet _,
-                            TestStep.AmpsIn _ ->
-                            Optional.empty();
-                });
+        return step.filter(_ -> runs.plan().isPresent()).flatMap(this::probing);
+    }
+
+    private Optional<Probing> probing(TestStep now) {
+        return switch (now.task()) {
+            case TestStep.VoltsAt(var at, var state) ->
+                    earth().map(black ->
+                            new Probing(false, at.toString(), black.toString(), text(state)));
+            case TestStep.Continuity(var id) -> {
+                var ends = bench.design().wire(id).terminals();
+                yield Optional.of(
+                        new Probing(
+                                true,
+                                ends.getFirst().toString(),
+                                ends.getLast().toString(),
+                                "rest"));
+            }
+            case TestStep.Look _,
+                    TestStep.LookAt _,
+                    TestStep.Isolation _,
+                    TestStep.Quiet _,
+                    TestStep.AmpsIn _ ->
+                    Optional.empty();
+        };
     }
 
     private String text(Conditions state) {
-        var text = StepKey.state(bench.design(), runs.circuit().orElseThrow(), state);
-        return text.isEmpty() ? "rest" : text;
+        return runs.circuit()
+                .map(circuit -> StepKey.state(bench.design(), circuit, state))
+                .filter(text -> !text.isEmpty())
+                .orElse("rest");
     }
 
     private Optional<Terminal> earth() {

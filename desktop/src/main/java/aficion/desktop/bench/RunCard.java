@@ -7,6 +7,8 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun.Reading;
 import aficion.job.BenchRun.Verdict;
+import aficion.job.ControlKind;
+import aficion.job.JoinKind;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.words.Words;
@@ -43,6 +45,8 @@ final class RunCard extends VBox {
     private final Label verdict = Texts.label("", "verdict");
     private final TextField field = new TextField();
     private final Label problem = Texts.wrapped("", "danger-text");
+    private final Label caution = Texts.wrapped("", "caution");
+    private final Label right = Texts.wrapped("", "quiet");
     private final VBox then = new VBox(3);
     private final Label coverage = Texts.wrapped("", "quiet");
     private final InstrumentBar instruments;
@@ -64,6 +68,10 @@ final class RunCard extends VBox {
         setId("bench-card");
         field.setId("bench-field");
         field.getStyleClass().add("bench-measured");
+        caution.setId("bench-caution");
+        right.managedProperty().bind(right.textProperty().isNotEmpty());
+        caution.managedProperty().bind(caution.textProperty().isNotEmpty());
+        problem.managedProperty().bind(problem.textProperty().isNotEmpty());
         field.setOnAction(_ -> entered());
         set.setAccessibleHelp(Words.of("bench.set.help"));
         set.setId("bench-set");
@@ -89,7 +97,7 @@ final class RunCard extends VBox {
                         new VBox(4, Texts.caption(Words.of("bench.measured")), field),
                         verdict);
         figures.setAlignment(Pos.BOTTOM_LEFT);
-        var card = new VBox(14, where, task, figures, problem);
+        var card = new VBox(14, where, task, figures, right, caution, problem);
         card.getStyleClass().add("bench-card");
         var buttons =
                 new HBox(
@@ -137,7 +145,9 @@ final class RunCard extends VBox {
     }
 
     private Optional<TestStep> step() {
-        return advised.or(() -> steps().stream().skip(at).findFirst());
+        return runs.plan().isEmpty()
+                ? Optional.empty()
+                : advised.or(() -> steps().stream().skip(at).findFirst());
     }
 
     private Optional<Reading> reading(TestStep step) {
@@ -164,6 +174,8 @@ final class RunCard extends VBox {
         set.setVisible(state.filter(wanted -> !stands(wanted)).isPresent());
         task.setText(speech.task(step.task()));
         expected.setText(speech.expected(step.expected()));
+        caution.setText(caution(step.task()).map(Words::of).orElse(""));
+        right.setText(right(step.task()).map(Words::of).orElse(""));
         var known = reading(step);
         verdict.setText(known.map(found -> Words.of("bench.verdict", found.verdict())).orElse(""));
         verdict.getStyleClass().removeAll("pass", "near", "fail", "not_tested");
@@ -184,6 +196,30 @@ final class RunCard extends VBox {
                                         found.noticed(),
                                         found.unnoticed()))
                         .orElse(""));
+    }
+
+    /** What is right though it looks wrong. */
+    private Optional<String> right(TestStep.Task task) {
+        if (!(task instanceof TestStep.VoltsAt(var at, _))) {
+            return Optional.empty();
+        }
+        return switch (bench.design().part(at.part()).kind()) {
+            case JoinKind.Stabiliser _ when at.pin().equals("I") ->
+                    Optional.of("bench.right.stabiliser");
+            case ControlKind.Flasher _ when at.pin().equals("49a") ->
+                    Optional.of("bench.right.flasher");
+            default -> Optional.empty();
+        };
+    }
+
+    /** What has to be minded at a step. */
+    private static Optional<String> caution(TestStep.Task task) {
+        return switch (task) {
+            case TestStep.AmpsIn _, TestStep.Quiet _ -> Optional.of("bench.caution.amps");
+            case TestStep.Continuity _ -> Optional.of("bench.caution.ohms");
+            case TestStep.Isolation _ -> Optional.of("bench.caution.isolation");
+            case TestStep.Look _, TestStep.LookAt _, TestStep.VoltsAt _ -> Optional.empty();
+        };
     }
 
     private boolean stands(Conditions wanted) {

@@ -20,12 +20,12 @@ final class Runs {
         this.bench = bench;
     }
 
-    /** The plan that is worked by; empty until it is worked out. */
+    /** The plan that is worked by; empty until it is worked out of the design as it is. */
     Optional<BenchPlan> plan() {
         return bench.plan()
                 .get()
-                .map(ForJob::made)
-                .filter(plan -> bench.design().find(plan.circuit()).isPresent());
+                .filter(found -> found.design() == bench.design())
+                .map(ForJob::made);
     }
 
     /** The circuit that is tested, while the job has it. */

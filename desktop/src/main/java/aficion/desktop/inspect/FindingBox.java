@@ -34,7 +34,7 @@ final class FindingBox extends VBox {
     FindingBox(Workbench bench, Finding finding) {
         this.bench = bench;
         this.finding = finding;
-        var speech = bench.speech();
+        var speech = bench.findingSpeech();
         getStyleClass().add("finding");
         var title =
                 Texts.wrapped(
@@ -60,9 +60,9 @@ final class FindingBox extends VBox {
     private void remedy(Edit remedy, boolean first) {
         var button =
                 Texts.button(
-                        bench.speech().edit(remedy),
+                        bench.findingSpeech().edit(remedy),
                         first ? "main-button" : "outline-button",
-                        () -> bench.perform(remedy));
+                        () -> take(remedy));
         button.setWrapText(true);
         var effect = Texts.wrapped("", "preview");
         effect.setManaged(false);
@@ -73,6 +73,13 @@ final class FindingBox extends VBox {
         var row = new HBox(8, button, ask);
         row.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(row, effect);
+    }
+
+    /** A remedy of the design before would mend what is no more. */
+    private void take(Edit remedy) {
+        if (bench.isFoundOfNow()) {
+            bench.perform(remedy);
+        }
     }
 
     private void show(Label effect, Preview preview) {
@@ -133,7 +140,7 @@ final class FindingBox extends VBox {
         for (var finding : group.findings()) {
             Button place =
                     Texts.button(
-                            bench.speech().where(finding.subject()),
+                            bench.findingSpeech().where(finding.subject()),
                             "plain-button",
                             () -> go.accept(finding));
             place.setMinWidth(USE_PREF_SIZE);

@@ -107,7 +107,7 @@ public final class FindingsView extends BorderPane {
         }
         list.getChildren().add(Texts.caption(Words.of("findings.standing", standing.size())));
         for (var each : standing) {
-            var speech = bench.speech();
+            var speech = bench.findingSpeech();
             var again =
                     Texts.button(
                             Words.of("stand.again"),

@@ -411,6 +411,18 @@ public final class Workbench implements AutoCloseable {
         return new Speech(design(), units);
     }
 
+    /** Words for what was found, of the design it was found in: that may be the one before. */
+    public Speech findingSpeech() {
+        return assessed.get()
+                .map(found -> new Speech(found.design(), units))
+                .orElseGet(this::speech);
+    }
+
+    /** Whether what was found is of the design as it is. */
+    public boolean isFoundOfNow() {
+        return assessed.get().filter(found -> found.design() == design()).isPresent();
+    }
+
     /** Whether the job differs from what was last opened or saved. */
     public boolean isUnsaved() {
         var kept = document.get().stored().map(Stored::job);

@@ -29,6 +29,7 @@ import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
 import aficion.job.Work.Stage;
+import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
@@ -531,6 +532,29 @@ class WorkTest extends WindowTest {
                 .hasSize(3)
                 .last()
                 .satisfies(last -> assertThat(last.verdict()).isEqualTo(Verdict.PASS));
+    }
+
+    /** What a run is about may be taken away under it, and put back. */
+    @Test
+    void anEditUnderARunLeavesNothingBroken() {
+        focusOn("5");
+        press("view-bench");
+        press("bench-start");
+        press("reason-read");
+        for (var gone : List.of("H1", "K1", "F5")) {
+            onScreen(() -> bench.perform(new PartEdit.RemovePart(new PartId(gone))));
+            assertThat(bench.plan().get().orElseThrow().design()).isSameAs(bench.design());
+            assertThat(bench.plan().get().orElseThrow().made().steps())
+                    .extracting(TestStep::key)
+                    .doesNotContain("look at " + gone);
+            press("undo");
+            push(KeyCode.SPACE);
+            settle();
+        }
+        onScreen(() -> bench.perform(new CircuitEdit.RemoveCircuit(new CircuitId("5"))));
+        press("undo");
+        focusOn("5");
+        assertThat(text("bench-progress")).startsWith("3 of ");
     }
 
     @Test
