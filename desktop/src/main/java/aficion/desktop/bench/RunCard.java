@@ -384,6 +384,7 @@ final class RunCard extends VBox {
                 at++;
             }
             runs.keep(kept);
+            forward();
             judge();
             field.requestFocus();
         });
