@@ -204,7 +204,7 @@ public record BenchPlan(CircuitId circuit, List<TestStep> steps, Optional<Covera
                             near(new Amps(reading.expected()), reading.tolerance()));
                     yield key;
                 }
-                case Measure.LightOf _, Measure.Glance _ ->
+                case Measure.LightOf _ ->
                         throw new IllegalArgumentException("no meter reads " + reading.what());
             };
         }

@@ -4,7 +4,6 @@ import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.job.BenchRun;
 import aficion.job.Design;
-import aficion.job.Terminal;
 import aficion.job.WireId;
 import java.util.List;
 import java.util.Optional;
@@ -33,9 +32,9 @@ public final class RunReadings {
 
     private static Optional<Measure> measure(Design design, String quantity, String where) {
         return switch (quantity) {
-            case "volts" -> terminal(design, where).map(Measure.VoltsAt::new);
+            case "volts" -> design.terminal(where).map(Measure.VoltsAt::new);
             case "sees" ->
-                    terminal(design, where)
+                    design.terminal(where)
                             .filter(at ->
                                     design.part(at.part()).kind().lightPins().contains(at.pin()))
                             .map(at -> new Measure.LightOf(at.part(), at.pin()));
@@ -47,13 +46,5 @@ public final class RunReadings {
                             .<Measure>map((WireId id) -> new Measure.AmpsIn(id));
             default -> Optional.empty();
         };
-    }
-
-    private static Optional<Terminal> terminal(Design design, String where) {
-        return Terminal.parse(where)
-                .filter(at ->
-                        design.find(at.part())
-                                .filter(part -> part.kind().pins().contains(at.pin()))
-                                .isPresent());
     }
 }

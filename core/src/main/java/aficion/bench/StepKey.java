@@ -1,6 +1,5 @@
 package aficion.bench;
 
-import aficion.bench.reason.Measure;
 import aficion.bench.reason.NextReading.Advice;
 import aficion.job.Action;
 import aficion.job.CircuitId;
@@ -11,7 +10,6 @@ import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.Rpm;
-import aficion.quantity.Volts;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -51,18 +49,12 @@ public final class StepKey {
         return "sees " + lamp + " " + state;
     }
 
-    /** A reading that is advised, as a step; empty where it is none of a voltmeter. */
-    public static Optional<TestStep> step(Design design, CircuitId circuit, Advice advice) {
-        return advice.what() instanceof Measure.VoltsAt(var at)
-                ? Optional.of(
-                        new TestStep(
-                                volts(at, state(design, circuit, advice.state())),
-                                new TestStep.VoltsAt(at, advice.state()),
-                                Optional.of(
-                                        new Expected.Near(
-                                                new Volts(advice.expected().value()),
-                                                advice.expected().tolerance()))))
-                : Optional.empty();
+    /** A reading that is advised, as a step. */
+    public static TestStep step(Design design, CircuitId circuit, Advice advice) {
+        return new TestStep(
+                volts(advice.at(), state(design, circuit, advice.state())),
+                new TestStep.VoltsAt(advice.at(), advice.state()),
+                Optional.of(new Expected.Near(advice.expected(), advice.tolerance())));
     }
 
     /** The key and the circuit's own controls where they stand, and what else is moved. */

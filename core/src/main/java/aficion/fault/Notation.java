@@ -52,15 +52,14 @@ public final class Notation {
     }
 
     private static String another(Part meant, Kind kind) {
-        return switch (kind) {
-            case SourceKind.Battery _ -> "tired";
-            case LoadKind.Lamp lamp
-                    when meant.kind() instanceof LoadKind.Lamp was
-                            && !lamp.test().equals(was.test()) ->
-                    "other:volts";
-            case LoadKind.Lamp _ -> "other:watts";
-            default -> "other";
-        };
+        if (kind instanceof SourceKind.Battery) {
+            return "tired";
+        }
+        boolean volts =
+                kind instanceof LoadKind.Lamp lamp
+                        && meant.kind() instanceof LoadKind.Lamp was
+                        && !lamp.test().equals(was.test());
+        return volts ? "other:volts" : "other:watts";
     }
 
     /**
@@ -76,7 +75,7 @@ public final class Notation {
         var what = text.substring(0, equals).strip();
         var how = text.substring(equals + 1).strip();
         var design = netlist.design();
-        var wire = design.wires().stream().filter(each -> each.number().equals(what)).findFirst();
+        var wire = design.labelled(what);
         if (wire.isPresent()) {
             return ofWire(wire.get(), how);
         }
@@ -98,8 +97,8 @@ public final class Notation {
     }
 
     private static Optional<Fault> between(Design design, String one, String other, String how) {
-        var first = terminal(design, one);
-        var second = terminal(design, other);
+        var first = design.terminal(one);
+        var second = design.terminal(other);
         if (first.isEmpty() || second.isEmpty() || first.equals(second)) {
             return Optional.empty();
         }
@@ -108,14 +107,6 @@ public final class Notation {
             case "touching" -> Optional.of(new Fault.Touching(first.get(), second.get()));
             default -> Optional.empty();
         };
-    }
-
-    private static Optional<Terminal> terminal(Design design, String text) {
-        return Terminal.parse(text)
-                .filter(at ->
-                        design.find(at.part())
-                                .filter(part -> part.kind().pins().contains(at.pin()))
-                                .isPresent());
     }
 
     private static Optional<Fault> ofPart(Netlist netlist, String what, String how) {

@@ -210,6 +210,20 @@ public final class Design {
         return find(id).orElseThrow(() -> new IllegalArgumentException("no circuit " + id));
     }
 
+    /** The terminal that a text such as {@code H1.56b} names; empty where there is none. */
+    public Optional<Terminal> terminal(String text) {
+        return Terminal.parse(text)
+                .filter(at ->
+                        find(at.part())
+                                .filter(part -> part.kind().pins().contains(at.pin()))
+                                .isPresent());
+    }
+
+    /** The first wire whose labels say that; empty where none does. */
+    public Optional<Wire> labelled(String number) {
+        return wires.stream().filter(wire -> wire.number().equals(number)).findFirst();
+    }
+
     /** The wires of a circuit, in the order they came; none when there is no such circuit. */
     public List<Wire> wiresOf(CircuitId circuit) {
         return wires.stream().filter(wire -> wire.circuit().equals(circuit)).toList();

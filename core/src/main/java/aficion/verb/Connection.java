@@ -26,8 +26,8 @@ public final class Connection {
      * @param from a terminal such as {@code H1.56b}
      */
     public static Optional<Wire> of(Design design, CircuitId circuit, String from, String to) {
-        var one = terminal(design, from);
-        var other = terminal(design, to);
+        var one = design.terminal(from);
+        var other = design.terminal(to);
         if (one.isEmpty() || other.isEmpty() || one.equals(other)) {
             return Optional.empty();
         }
@@ -45,14 +45,6 @@ public final class Connection {
                 Ends.on(design, other),
                 new Cut(Ends.thinnest(design), Ends.cover(zone), colour(design, one, other)),
                 design.laid(new RunLength.Assumed(FIRST), zone));
-    }
-
-    private static Optional<Terminal> terminal(Design design, String text) {
-        return Terminal.parse(text)
-                .filter(terminal ->
-                        design.find(terminal.part())
-                                .filter(part -> part.kind().pins().contains(terminal.pin()))
-                                .isPresent());
     }
 
     private static WireColour colour(Design design, Terminal one, Terminal other) {

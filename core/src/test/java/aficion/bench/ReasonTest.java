@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Diagnosis;
 import aficion.bench.reason.FaultTable;
-import aficion.bench.reason.Means;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.NextReading;
 import aficion.bench.reason.Pairs;
@@ -57,7 +56,7 @@ class ReasonTest {
     }
 
     private static List<Fault> likeliest(Belief belief) {
-        return belief.verdicts(Means.VOLTS).getFirst().suspects().stream()
+        return belief.verdicts().getFirst().suspects().stream()
                 .flatMap(suspect -> suspect.faults().stream())
                 .toList();
     }
@@ -68,7 +67,7 @@ class ReasonTest {
         var belief = Belief.of(TABLE).after(volts("S1.2", 12.6)).after(volts("H1.58", 0.01));
 
         assertThat(likeliest(belief)).contains(new Fault.Broken(LAST));
-        assertThat(belief.verdicts(Means.VOLTS).getFirst().weight()).isGreaterThan(0.9);
+        assertThat(belief.verdicts().getFirst().weight()).isGreaterThan(0.9);
         assertThat(Pairs.explained(belief)).isTrue();
     }
 
@@ -90,10 +89,10 @@ class ReasonTest {
     void whatIsSeenIsWeighed() {
         var dark = new Measure.LightOf(new PartId("H1"), "58");
         var belief = Belief.of(TABLE).after(new Reading(ON, dark, Sight.DARK.share()));
-        var nothing = Belief.of(TABLE).verdicts(Means.VOLTS).getFirst().weight();
+        var nothing = Belief.of(TABLE).verdicts().getFirst().weight();
 
         assertThat(likeliest(belief)).isNotEmpty();
-        assertThat(belief.verdicts(Means.VOLTS))
+        assertThat(belief.verdicts())
                 .filteredOn(each -> each.suspects().getFirst().faults().isEmpty())
                 .allSatisfy(each -> assertThat(each.weight()).isLessThan(nothing));
     }
@@ -107,8 +106,8 @@ class ReasonTest {
             while (diagnosis.named().isEmpty() && diagnosis.next().isPresent()) {
                 var next = diagnosis.next().get();
                 assertThat(next.bits()).isPositive();
-                double shown = TABLE.predicted(next.state(), next.what())[i];
-                readings.add(new Reading(next.state(), next.what(), shown));
+                double shown = TABLE.predicted(next.state(), new Measure.VoltsAt(next.at()))[i];
+                readings.add(new Reading(next.state(), new Measure.VoltsAt(next.at()), shown));
                 diagnosis = Diagnosis.of(TABLE, readings, next.state(), () -> true);
             }
             assertThat(readings).hasSizeLessThanOrEqualTo(8);
@@ -152,7 +151,7 @@ class ReasonTest {
     /** What is advised next moves nothing that need not be moved where two places tell the same. */
     @Test
     void theBestNextReadingTellsMost() {
-        var next = NextReading.of(Belief.of(TABLE), ON, Means.VOLTS).orElseThrow();
+        var next = NextReading.of(Belief.of(TABLE), ON).orElseThrow();
 
         assertThat(next.state()).isEqualTo(ON);
         assertThat(next.outcomes()).hasSizeGreaterThan(1);

@@ -327,13 +327,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             var known = standIns.get(text);
             return known != null
                     ? known
-                    : Terminal.parse(text)
-                            .filter(terminal ->
-                                    design.find(terminal.part())
-                                            .filter(part ->
-                                                    part.kind().pins().contains(terminal.pin()))
-                                            .isPresent())
-                            .orElseGet(() -> standIn(row, text));
+                    : design.terminal(text).orElseGet(() -> standIn(row, text));
         }
 
         /** A joint in the place of what the design does not have. */

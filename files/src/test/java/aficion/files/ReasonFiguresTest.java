@@ -7,7 +7,7 @@ import aficion.bench.reason.Belief;
 import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
 import aficion.bench.reason.FaultTable;
-import aficion.bench.reason.Means;
+import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Suspect;
 import aficion.bench.reason.TestCover;
@@ -74,7 +74,7 @@ class ReasonFiguresTest {
     private static double bits(FaultTable table) {
         double all = table.suspects().stream().mapToDouble(Suspect::weight).sum();
         double faults = all - table.suspects().getFirst().weight();
-        return Belief.of(table).verdicts(Means.VOLTS).stream()
+        return Belief.of(table).verdicts().stream()
                 .map(Verdict::suspects)
                 .mapToDouble(alike ->
                         alike.stream()
@@ -92,13 +92,13 @@ class ReasonFiguresTest {
         var diagnosis = Diagnosis.of(table, read, Conditions.REST, () -> true);
         while (diagnosis.named().isEmpty() && diagnosis.next().isPresent() && read.size() < MOST) {
             var next = diagnosis.next().get();
-            double real = table.predicted(next.state(), next.what())[fault];
+            double real = table.predicted(next.state(), new Measure.VoltsAt(next.at()))[fault];
             double shown = Double.isNaN(real) ? 0 : real;
             shown += random.nextGaussian() * (SHARE * Math.abs(shown) + OFF);
             if (random.nextDouble() < SLIPS) {
                 shown = 14 * random.nextDouble();
             }
-            read.add(new Reading(next.state(), next.what(), shown));
+            read.add(new Reading(next.state(), new Measure.VoltsAt(next.at()), shown));
             diagnosis = Diagnosis.of(table, read, next.state(), () -> true);
         }
         tried++;

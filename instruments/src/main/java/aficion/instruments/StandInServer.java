@@ -1,6 +1,5 @@
 package aficion.instruments;
 
-import aficion.job.Terminal;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
@@ -247,23 +246,14 @@ public final class StandInServer implements AutoCloseable {
     private void probes(String argument, Queue<String> errors) {
         var text = PROBES.matcher(argument);
         if (text.matches()) {
-            var red = terminal(text.group(1));
-            var black = terminal(text.group(2));
+            var red = standIn.design().terminal(text.group(1));
+            var black = standIn.design().terminal(text.group(2));
             if (red.isPresent() && black.isPresent()) {
                 standIn.probes(red.get(), black.get());
                 return;
             }
         }
         error(errors, "-224,\"Illegal parameter value\"");
-    }
-
-    private Optional<Terminal> terminal(String text) {
-        return Terminal.parse(text)
-                .filter(at ->
-                        standIn.design()
-                                .find(at.part())
-                                .filter(part -> part.kind().pins().contains(at.pin()))
-                                .isPresent());
     }
 
     private static void error(Queue<String> errors, String error) {

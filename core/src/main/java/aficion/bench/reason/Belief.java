@@ -91,15 +91,9 @@ public final class Belief {
                             reading.value(),
                             Math.hypot(OFF, 4 * OFF_SHARE * predicted),
                             anything);
-            case Measure.LightOf _ -> seen(Sight.of(predicted), Sight.of(reading.value()));
-            case Measure.Glance glance -> {
-                var expected = glance.seen(predicted);
-                var seen = glance.seen(reading.value());
-                double all = 1;
-                for (int i = 0; i < seen.size(); i++) {
-                    all *= seen(expected.get(i), seen.get(i));
-                }
-                yield all;
+            case Measure.LightOf _ -> {
+                int apart = Sight.of(predicted).ordinal() - Sight.of(reading.value()).ordinal();
+                yield SEEN[Math.abs(apart)];
             }
         };
     }
@@ -108,10 +102,6 @@ public final class Belief {
         double z = (value - predicted) / off;
         return (1 - SLIPS) * Math.exp(-z * z / 2) / (off * Math.sqrt(2 * Math.PI))
                 + SLIPS * anything;
-    }
-
-    private static double seen(Sight expected, Sight seen) {
-        return SEEN[Math.abs(expected.ordinal() - seen.ordinal())];
     }
 
     /** The same readings with other suspects. */
@@ -128,16 +118,11 @@ public final class Belief {
      * slip of the meter costs about ten.
      */
     public double misfit() {
-        double best = Double.POSITIVE_INFINITY;
-        var suspects = table.suspects();
+        double best = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < log.length; i++) {
-            best = Math.min(best, perfect() - log[i] + Math.log(suspects.get(i).weight()));
+            best = Math.max(best, log[i] - Math.log(table.suspects().get(i).weight()));
         }
-        return best;
-    }
-
-    private double perfect() {
-        return readings.stream().mapToDouble(this::perfect).sum();
+        return readings.stream().mapToDouble(this::perfect).sum() - best;
     }
 
     /** The logarithm of the likelihood of a reading that is just as predicted. */
@@ -178,10 +163,10 @@ public final class Belief {
     }
 
     /** What may be wrong, the likeliest first, those that look the same together. */
-    public List<Verdict> verdicts(Means means) {
+    public List<Verdict> verdicts() {
         var groups = new HashMap<Integer, List<Integer>>();
         for (int i = 0; i < weights.length; i++) {
-            groups.computeIfAbsent(table.look(i, means), _ -> new ArrayList<>()).add(i);
+            groups.computeIfAbsent(table.look(i), _ -> new ArrayList<>()).add(i);
         }
         return groups.values().stream()
                 .map(this::verdict)

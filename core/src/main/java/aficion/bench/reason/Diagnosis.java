@@ -39,8 +39,8 @@ public record Diagnosis(
         belief = Pairs.where(belief, table, wanted);
         return new Diagnosis(
                 readings.size(),
-                belief.verdicts(Means.VOLTS),
-                NextReading.of(belief, now, Means.VOLTS),
+                belief.verdicts(),
+                NextReading.of(belief, now),
                 Pairs.explained(belief));
     }
 

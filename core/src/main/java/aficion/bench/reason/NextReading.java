@@ -1,14 +1,13 @@
 package aficion.bench.reason;
 
+import aficion.job.Terminal;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
+import aficion.quantity.Volts;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -24,33 +23,52 @@ public final class NextReading {
     /** What is less likely is left out of the count. */
     private static final double UNLIKELY = 1e-4;
 
+    /** Bits that are none. */
+    private static final double NOTHING = 1e-9;
+
     private static final double MOVE = 0.08;
     private static final double HOLD = 0.1;
-    private static final double START = 0.5;
 
     private final Belief belief;
     private final FaultTable table;
-    private final Conditions now;
-    private final Means means;
+    private final List<Spot> spots = new ArrayList<>();
 
-    private NextReading(Belief belief, Conditions now, Means means) {
+    private NextReading(Belief belief, Conditions now) {
         this.belief = belief;
         this.table = belief.table();
-        this.now = now;
-        this.means = means;
+        for (int state = 0; state < table.states().size(); state++) {
+            double moves = moves(now, table.states().get(state));
+            for (int what = 0; what < table.measures().size(); what++) {
+                var measure = table.measures().get(what);
+                if (measure instanceof Measure.VoltsAt(var at)) {
+                    double reach = Trouble.reach(table.netlist(), measure);
+                    spots.add(new Spot(state, what, at, 1 + moves + reach));
+                }
+            }
+        }
+    }
+
+    /** Where volts can be read, and what that costs in plain readings at hand. */
+    private record Spot(int state, int what, Terminal at, double trouble) {}
+
+    private double moves(Conditions from, Conditions to) {
+        boolean held = OperatingStates.isHeld(table.netlist().controls(), to);
+        return MOVE * Trouble.moved(table.netlist(), from, to) + (held ? HOLD : 0);
     }
 
     /**
-     * A reading to take.
+     * Volts to read.
      *
-     * @param expected what is read while all is well, and how far off it may be
+     * @param expected what is read while all is well
+     * @param tolerance how far off it may be, volts
      * @param outcomes what may be read, the likeliest first
      * @param bits how much it tells
      */
     public record Advice(
             Conditions state,
-            Measure what,
-            Expectation expected,
+            Terminal at,
+            Volts expected,
+            double tolerance,
             List<Outcome> outcomes,
             double bits) {
         public Advice {
@@ -58,33 +76,29 @@ public final class NextReading {
         }
     }
 
-    /** What is read while all is well. */
-    public record Expectation(double value, double tolerance) {}
-
     /**
      * Something that may be read.
      *
+     * @param volts empty where the reading comes to no rest
      * @param weight how likely that is
      * @param suspects how many of what is still likely would show it
      */
-    public record Outcome(double value, double weight, int suspects) {}
+    public record Outcome(Optional<Volts> volts, double weight, int suspects) {}
 
     /**
      * What is read next; empty where nothing that can be read tells more.
      *
      * @param now where everything stands
      */
-    public static Optional<Advice> of(Belief belief, Conditions now, Means means) {
-        return new NextReading(belief, now, means).best();
+    public static Optional<Advice> of(Belief belief, Conditions now) {
+        return new NextReading(belief, now).best();
     }
 
-    /** A place in a state, and how it parts what is left. */
-    private record Choice(int state, int place, List<int[]> parts, double gain) {}
+    /** How a spot parts what is left, and what that is worth. */
+    private record Choice(Spot spot, List<int[]> parts, double gain) {}
 
     private Optional<Advice> best() {
-        var living = living();
-        var choices = choices(living);
-        return choices.stream()
+        return choices(living()).stream()
                 .sorted(Comparator.comparingDouble(choice -> -choice.gain))
                 .limit(BEAM)
                 .max(Comparator.comparingDouble(choice -> choice.gain + after(choice)))
@@ -98,36 +112,27 @@ public final class NextReading {
 
     private List<Choice> choices(int[] living) {
         var choices = new ArrayList<Choice>();
-        for (int state = 0; state < table.states().size(); state++) {
-            for (int place = 0; place < table.measures().size(); place++) {
-                if (offered(place) && !taken(state, place)) {
-                    var parts = parts(living, state, place);
-                    double bits = bits(parts);
-                    if (bits > 1e-9) {
-                        choices.add(new Choice(state, place, parts, bits / trouble(state, place)));
-                    }
-                }
+        for (var spot : spots) {
+            var parts = parts(living, spot);
+            double bits = bits(parts);
+            if (bits > NOTHING && !taken(spot)) {
+                choices.add(new Choice(spot, parts, bits / spot.trouble));
             }
         }
         return choices;
     }
 
-    private boolean offered(int place) {
-        return means.has(table.measures().get(place));
-    }
-
-    private boolean taken(int state, int place) {
-        var what = table.measures().get(place);
+    private boolean taken(Spot spot) {
+        var state = table.states().get(spot.state);
+        var what = table.measures().get(spot.what);
         return belief.readings().stream()
-                .anyMatch(reading ->
-                        reading.state().equals(table.states().get(state))
-                                && reading.what().equals(what));
+                .anyMatch(reading -> reading.state().equals(state) && reading.what().equals(what));
     }
 
     /** What is left, parted where a meter tells: sorted, and cut where the gap is wide enough. */
-    private List<int[]> parts(int[] living, int state, int place) {
-        var what = table.measures().get(place);
-        var volts = table.values(state)[place];
+    private List<int[]> parts(int[] living, Spot spot) {
+        var what = table.measures().get(spot.what);
+        var volts = table.values(spot.state)[spot.what];
         var sorted =
                 IntStream.of(living)
                         .boxed()
@@ -166,73 +171,40 @@ public final class NextReading {
         return sum;
     }
 
-    /** What the best reading after one would tell, on the whole. */
+    /** What the best reading after one would be worth, on the whole. */
     private double after(Choice choice) {
-        double all = choice.parts.stream().mapToDouble(this::weight).sum();
         double sum = 0;
         for (var part : choice.parts) {
             if (part.length > 1) {
-                double best = 0;
-                for (int state = 0; state < table.states().size(); state++) {
-                    for (int place = 0; place < table.measures().size(); place++) {
-                        if (offered(place)) {
-                            best =
-                                    Math.max(
-                                            best,
-                                            bits(parts(part, state, place))
-                                                    / trouble(state, place));
-                        }
-                    }
-                }
-                sum += weight(part) / all * best;
+                sum +=
+                        weight(part)
+                                * spots.stream()
+                                        .mapToDouble(spot -> bits(parts(part, spot)) / spot.trouble)
+                                        .max()
+                                        .orElse(0);
             }
         }
-        return sum;
+        return sum / choice.parts.stream().mapToDouble(this::weight).sum();
     }
 
-    /** What a reading costs, in plain readings at hand. */
-    private double trouble(int state, int place) {
-        return 1
-                + moves(table.states().get(state))
-                + Trouble.reach(table.netlist(), table.measures().get(place));
-    }
-
-    private double moves(Conditions state) {
-        return moved.computeIfAbsent(state, this::moved);
-    }
-
-    private final Map<Conditions, Double> moved = new HashMap<>();
-
-    private double moved(Conditions state) {
-        var controls = table.netlist().controls();
-        double cost = 0;
-        for (var control : controls.controls()) {
-            if (!Controls.position(control, state).equals(Controls.position(control, now))) {
-                cost += MOVE;
-            }
-        }
-        cost += state.levels().equals(now.levels()) ? 0 : 2 * MOVE;
-        cost += OperatingStates.isHeld(controls, state) ? HOLD : 0;
-        return cost + (state.engine().value() > 0 && now.engine().value() == 0 ? START : 0);
+    /** Empty where nothing comes to rest. */
+    private static Optional<Volts> mean(int[] part, double[] volts) {
+        double mean = IntStream.of(part).mapToDouble(i -> volts[i]).average().orElseThrow();
+        return Double.isNaN(mean) ? Optional.empty() : Optional.of(new Volts(mean));
     }
 
     private Advice advice(Choice choice) {
-        var state = table.states().get(choice.state);
-        var volts = table.values(choice.state)[choice.place];
+        var what = table.measures().get(choice.spot.what);
+        var volts = table.values(choice.spot.state)[choice.spot.what];
         double all = choice.parts.stream().mapToDouble(this::weight).sum();
         return new Advice(
-                state,
-                table.measures().get(choice.place),
-                new Expectation(volts[0], table.near(table.measures().get(choice.place), volts[0])),
+                table.states().get(choice.spot.state),
+                choice.spot.at,
+                new Volts(volts[0]),
+                table.near(what, volts[0]),
                 choice.parts.stream()
                         .map(part ->
-                                new Outcome(
-                                        IntStream.of(part)
-                                                .mapToDouble(i -> volts[i])
-                                                .average()
-                                                .orElse(0),
-                                        weight(part) / all,
-                                        part.length))
+                                new Outcome(mean(part, volts), weight(part) / all, part.length))
                         .sorted(Comparator.comparingDouble(each -> -each.weight))
                         .toList(),
                 bits(choice.parts));

@@ -2,7 +2,6 @@ package aficion.bench.reason;
 
 import aficion.netlist.Conditions;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -69,7 +68,7 @@ public final class Pairs {
         for (int i = 0; i < first.size() && wanted.getAsBoolean(); i++) {
             var one = first.get(i);
             for (var other : all) {
-                if (!first.subList(0, i + 1).contains(other) && differ(one, other)) {
+                if (!first.subList(0, i + 1).contains(other)) {
                     score(one.with(other, RARER)).ifPresent(pairs::add);
                 }
             }
@@ -87,14 +86,7 @@ public final class Pairs {
         return belief.over(table.of(suspects, wanted));
     }
 
-    private static boolean differ(Suspect one, Suspect other) {
-        return !one.equals(other);
-    }
-
-    /**
-     * The singles by how much of what was read they explain; what one explains not at all counts
-     * once.
-     */
+    /** The singles, those first that explain most of what was read. */
     private List<Scored> singles() {
         return IntStream.range(1, table.suspects().size())
                 .mapToObj(i -> new Scored(table.suspects().get(i), misfit(i)))
@@ -119,14 +111,8 @@ public final class Pairs {
             for (var reading : belief.readings()) {
                 var point =
                         points.computeIfAbsent(
-                                reading.state(),
-                                state ->
-                                        solver.solve(state) instanceof Outcome.Solved(var found)
-                                                ? Optional.of(found)
-                                                : Optional.empty());
-                double predicted =
-                        point.map(found -> FaultTable.value(found, reading.what()))
-                                .orElse(Double.NaN);
+                                reading.state(), state -> FaultTable.point(solver, state));
+                double predicted = FaultTable.value(point, reading.what());
                 sum += belief.against(predicted, reading);
             }
             return Optional.of(new Scored(pair, sum));

@@ -1,7 +1,6 @@
 package aficion.bench.reason;
 
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -74,9 +73,6 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
         private BitSet shown(int state, int what) {
             var measure = table.measures().get(what);
             var shown = new BitSet(table.suspects().size());
-            if (!Means.AMPS.has(measure)) {
-                return shown;
-            }
             var values = table.values(state)[what];
             IntStream.range(1, values.length)
                     .filter(i -> table.tells(measure, values[0], values[i]))
@@ -123,8 +119,11 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
                 int next =
                         states.stream()
                                 .min(
-                                        Comparator.comparingInt(
-                                                state -> moved(from, table.states().get(state))))
+                                        Comparator.comparingInt(state ->
+                                                Trouble.moved(
+                                                        table.netlist(),
+                                                        from,
+                                                        table.states().get(state))))
                                 .orElseThrow();
                 states.remove(Integer.valueOf(next));
                 now = table.states().get(next);
@@ -136,17 +135,6 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
                 }
             }
             return readings;
-        }
-
-        private int moved(Conditions from, Conditions to) {
-            return (int)
-                            table.netlist().controls().controls().stream()
-                                    .filter(control ->
-                                            !Controls.position(control, from)
-                                                    .equals(Controls.position(control, to)))
-                                    .count()
-                    + (from.levels().equals(to.levels()) ? 0 : 1)
-                    + (from.engine().equals(to.engine()) ? 0 : 3);
         }
 
         private Telling telling(int[] each, BitSet shown, BitSet told) {

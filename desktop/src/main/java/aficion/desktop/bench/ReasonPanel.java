@@ -125,10 +125,10 @@ final class ReasonPanel extends ScrollPane {
                         "main-button",
                         () ->
                                 runs.circuit()
-                                        .flatMap(id -> StepKey.step(bench.design(), id, advice))
+                                        .map(id -> StepKey.step(bench.design(), id, advice))
                                         .ifPresent(card::take));
         read.setId("reason-read");
-        var where = Texts.wrapped(words.where(advice.what()), "strong");
+        var where = Texts.wrapped(words.where(advice), "strong");
         where.setId("reason-where");
         box.getChildren()
                 .addAll(

@@ -55,7 +55,7 @@ final class ReadingText {
                         .filter(read -> Math.abs(read) <= MOST)
                         .findFirst()
                         .orElseThrow(() -> new BadInput(Words.of("cli.reading.value", value)));
-        var wire = design.wires().stream().filter(each -> each.number().equals(where)).findFirst();
+        var wire = design.labelled(where);
         boolean amps = unit.map(u -> u.endsWith("A")).orElse(wire.isPresent());
         if (amps) {
             return new Reading(
@@ -70,11 +70,7 @@ final class ReadingText {
     }
 
     private static Terminal terminal(Design design, String where) {
-        return Terminal.parse(where)
-                .filter(at ->
-                        design.find(at.part())
-                                .filter(part -> part.kind().pins().contains(at.pin()))
-                                .isPresent())
+        return design.terminal(where)
                 .orElseThrow(() -> new BadInput(Words.of("cli.reading.where", where)));
     }
 

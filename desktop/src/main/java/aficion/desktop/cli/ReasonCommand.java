@@ -1,13 +1,8 @@
 package aficion.desktop.cli;
 
-import aficion.bench.reason.Belief;
 import aficion.bench.reason.Belief.Verdict;
+import aficion.bench.reason.Diagnosis;
 import aficion.bench.reason.FaultTable;
-import aficion.bench.reason.Means;
-import aficion.bench.reason.Measure;
-import aficion.bench.reason.NextReading;
-import aficion.bench.reason.Pairs;
-import aficion.bench.reason.Reading;
 import aficion.bench.reason.Suspect;
 import aficion.fault.Notation;
 import aficion.job.Design;
@@ -15,6 +10,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
 import aficion.words.ReasonWords;
+import aficion.words.Words;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,22 +53,20 @@ final class ReasonCommand extends Commands.Printing {
         var design = job.load().design();
         var asked = circuit.of(design);
         var parsed = readings.stream().map(text -> ReadingText.parse(design, text)).toList();
+        var now = parsed.isEmpty() ? Conditions.REST : parsed.getLast().state();
         var table = FaultTable.of(Netlist.of(design), asked);
-        var belief = Belief.of(table);
-        for (var reading : parsed) {
-            belief = Pairs.where(belief.after(reading), table, () -> true);
-        }
+        var diagnosis = Diagnosis.of(table, parsed, now, () -> true);
         var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         printer.printRecord("rank", "weight", "fault", "words");
         var words = new ReasonWords(design, UserUnits.METRIC);
         int rank = 0;
-        for (var verdict : belief.verdicts(Means.VOLTS)) {
+        for (var verdict : diagnosis.verdicts()) {
             rank++;
             if (rank <= MOST_RANKS && (rank == 1 || verdict.weight() >= TOLD)) {
                 print(printer, rank, verdict, design, words);
             }
         }
-        next(printer, belief, parsed, design, words);
+        next(printer, diagnosis, design, words);
         printer.flush();
         return 0;
     }
@@ -95,21 +89,16 @@ final class ReasonCommand extends Commands.Printing {
     }
 
     private static void next(
-            CSVPrinter printer,
-            Belief belief,
-            List<Reading> parsed,
-            Design design,
-            ReasonWords words)
+            CSVPrinter printer, Diagnosis diagnosis, Design design, ReasonWords words)
             throws IOException {
-        var now = parsed.isEmpty() ? Conditions.REST : parsed.getLast().state();
-        var advice = NextReading.of(belief, now, Means.VOLTS);
-        var note = words.unexplained(belief);
-        if (advice.isPresent() && advice.get().what() instanceof Measure.VoltsAt(var at)) {
+        var note = diagnosis.explained() ? "" : Words.of("reason.unexplained") + " ";
+        if (diagnosis.next().isPresent()) {
+            var advice = diagnosis.next().get();
             printer.printRecord(
                     "next",
-                    StateOption.text(design, advice.get().state()),
-                    at,
-                    note + words.why(advice.get()));
+                    StateOption.text(design, advice.state()),
+                    advice.at(),
+                    note + words.why(advice));
         } else {
             printer.printRecord("next", "", "", note + words.nothingMore());
         }
