@@ -148,6 +148,39 @@ class ReasonTest {
         assertThat(plan.steps()).extracting(TestStep::key).doesNotHaveDuplicates();
     }
 
+    /** A switch that shorts the fuse is not thrown to test the rest; the run says so. */
+    @Test
+    void whatMustNotBeTriedIsSaid() {
+        var shorted =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 10)
+                        .onOff("S1", "light", 10)
+                        .onOff("S2", "trap", 10)
+                        .lamp("H1", 21)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                        .wire("F1.2", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "H1.58", "1mm2", 1)
+                        .wire("F1.2", "S2.1", "1mm2", 1)
+                        .wire("S2.2", "E1.E", "1mm2", 1)
+                        .build();
+        var table = FaultTable.of(Netlist.of(shorted), CIRCUIT);
+        var plan = BenchPlan.telling(table, CIRCUIT);
+
+        assertThat(table.states())
+                .isNotEmpty()
+                .noneMatch(state -> "on".equals(state.positions().get("trap")));
+        assertThat(table.forbidden())
+                .singleElement()
+                .satisfies(why ->
+                        assertThat(why.guard())
+                                .hasValueSatisfying(
+                                        seat -> assertThat(seat.part()).hasToString("F1")));
+        assertThat(plan.steps())
+                .filteredOn(step ->
+                        step.expected().filter(Expected.Opens.class::isInstance).isPresent())
+                .hasSize(1);
+    }
+
     /** What is advised next moves nothing that need not be moved where two places tell the same. */
     @Test
     void theBestNextReadingTellsMost() {

@@ -142,6 +142,11 @@ public final class FaultTable {
         return readable.states();
     }
 
+    /** The states that must not be tried. */
+    public List<Forbidden> forbidden() {
+        return readable.forbidden();
+    }
+
     /** The wire that carries most, in which amps are read. */
     public Optional<WireId> feed() {
         return readable.feed();

@@ -3,12 +3,16 @@ package aficion.bench.reason;
 import aficion.job.CircuitId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
+import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
+import aficion.size.Metal;
 import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -16,21 +20,29 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a person can read of a circuit: the states it can be put in, the terminals that wires end
  * on, and the wire that carries most.
  *
- * @param states that come to rest without a guard that opens while all is well
+ * @param states that come to rest while all is well, none that must not be tried
+ * @param forbidden the states that must not be tried, one for each guard that opens
  * @param places one for each node
  * @param feed empty where no state could be solved
  */
-record Readable(List<Conditions> states, List<Terminal> places, Optional<WireId> feed) {
+public record Readable(
+        List<Conditions> states,
+        List<Forbidden> forbidden,
+        List<Terminal> places,
+        Optional<WireId> feed) {
     /** No person goes through more states. */
     private static final int MOST_STATES = 24;
 
-    Readable {
+    public Readable {
         states = List.copyOf(states);
+        forbidden = List.copyOf(forbidden);
         places = List.copyOf(places);
     }
 
@@ -44,19 +56,23 @@ record Readable(List<Conditions> states, List<Terminal> places, Optional<WireId>
                         .filter(at -> seen.add(netlist.node(at)))
                         .toList();
         var solver = new Solver(netlist);
-        var points = solved(solver, states(netlist, circuit));
+        var all = states(netlist, circuit);
+        var forbidden = forbidden(solver, all);
+        var refused = forbidden.stream().map(Forbidden::state).collect(Collectors.toSet());
+        var points = solved(solver, all.stream().filter(state -> !refused.contains(state)));
         var told = new ArrayList<>(points.size() <= MOST_STATES ? points : unlike(points, places));
         if (charges(netlist, circuit)) {
             told.addAll(solved(solver, running(netlist, told)));
         }
         return new Readable(
                 told.stream().map(OperatingPoint::conditions).toList(),
+                firstOfEachGuard(forbidden),
                 places,
-                feed(netlist, circuit, points));
+                feed(design.wiresOf(circuit), points));
     }
 
     /** Every state in which no control of another circuit is held. */
-    private static List<Conditions> states(Netlist netlist, CircuitId circuit) {
+    public static List<Conditions> states(Netlist netlist, CircuitId circuit) {
         var own = Controls.of(netlist.design(), circuit).controls();
         var others =
                 netlist.controls().controls().stream()
@@ -70,10 +86,25 @@ record Readable(List<Conditions> states, List<Terminal> places, Optional<WireId>
                 .toList();
     }
 
-    /** Those that come to rest, as long as no guard opens. */
-    private static List<OperatingPoint> solved(Solver solver, List<Conditions> states) {
+    /** Those that must not be tried, told by what they ask for with every guard held closed. */
+    private static List<Forbidden> forbidden(Solver solver, List<Conditions> states) {
+        var metal = new Metal(solver.netlist());
         return states.stream()
-                .flatMap(state -> FaultTable.point(solver, state).stream())
+                .flatMap(state ->
+                        solver.demand(state) instanceof Outcome.Solved(var point)
+                                ? Forbidden.of(point, metal).stream()
+                                : Stream.of())
+                .toList();
+    }
+
+    private static List<Forbidden> firstOfEachGuard(List<Forbidden> forbidden) {
+        var seen = new HashSet<Optional<FuseSeat>>();
+        return forbidden.stream().filter(each -> seen.add(each.guard())).toList();
+    }
+
+    /** Those that come to rest, as long as no guard opens. */
+    private static List<OperatingPoint> solved(Solver solver, Stream<Conditions> states) {
+        return states.flatMap(state -> FaultTable.point(solver, state).stream())
                 .filter(point -> point.blown().isEmpty())
                 .toList();
     }
@@ -99,19 +130,18 @@ record Readable(List<Conditions> states, List<Terminal> places, Optional<WireId>
     }
 
     /** The same with the engine on the road, those that no hand has to hold. */
-    private static List<Conditions> running(Netlist netlist, List<OperatingPoint> points) {
+    private static Stream<Conditions> running(Netlist netlist, List<OperatingPoint> points) {
         return points.stream()
                 .map(OperatingPoint::conditions)
                 .filter(state -> !OperatingStates.isHeld(netlist.controls(), state))
-                .map(state -> state.withEngine(OperatingStates.ROAD))
-                .toList();
+                .map(state -> state.withEngine(OperatingStates.ROAD));
     }
 
-    private static Optional<WireId> feed(
-            Netlist netlist, CircuitId circuit, List<OperatingPoint> points) {
+    /** The wire that carries most in any state; empty where there is none to tell by. */
+    public static Optional<WireId> feed(List<Wire> wires, List<OperatingPoint> points) {
         return points.isEmpty()
                 ? Optional.empty()
-                : netlist.design().wiresOf(circuit).stream()
+                : wires.stream()
                         .max(
                                 Comparator.comparingDouble(wire ->
                                         points.stream()
@@ -119,12 +149,12 @@ record Readable(List<Conditions> states, List<Terminal> places, Optional<WireId>
                                                         Math.abs(point.through(wire).value()))
                                                 .max()
                                                 .orElse(0)))
-                        .map(wire -> wire.id());
+                        .map(Wire::id);
     }
 
     /** The same in no more states than a table of that size has room for. */
     Readable upTo(long states) {
-        return new Readable(this.states.stream().limit(states).toList(), places, feed);
+        return new Readable(this.states.stream().limit(states).toList(), forbidden, places, feed);
     }
 
     /** All that is read in a state: volts place by place, amps last. */
