@@ -5,6 +5,9 @@ import aficion.bench.reason.Reading;
 import aficion.job.BenchRun;
 import aficion.job.Design;
 import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.netlist.StateText;
+import aficion.netlist.StateText.Read;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,7 +27,7 @@ public final class RunReadings {
         if (words.length < 3 || reading.value().isEmpty()) {
             return Optional.empty();
         }
-        return StepKey.conditions(design, words[2])
+        return state(design, words[2])
                 .flatMap(state ->
                         measure(design, words[0], words[1])
                                 .map(what -> new Reading(state, what, reading.value().get())));
@@ -46,5 +49,19 @@ public final class RunReadings {
                             .<Measure>map((WireId id) -> new Measure.AmpsIn(id));
             default -> Optional.empty();
         };
+    }
+
+    private static Optional<Conditions> state(Design design, String text) {
+        return StateText.read(design, text, RunReadings::number) instanceof Read.Done(var found)
+                ? Optional.of(found)
+                : Optional.empty();
+    }
+
+    private static Optional<Double> number(String text) {
+        try {
+            return Optional.of(Double.valueOf(text));
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
     }
 }

@@ -9,15 +9,12 @@ import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
-import aficion.quantity.Rpm;
+import aficion.netlist.StateText;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 
 /** What steps are called in the records: what is read, where, and how everything stands. */
 public final class StepKey {
-    private static final String ENGINE = "rpm";
-
     private StepKey() {}
 
     static String look(WireId wire) {
@@ -70,55 +67,7 @@ public final class StepKey {
                 named.put(control.name(), position);
             }
         }
-        conditions.levels().forEach((level, value) -> named.put(level, value.toString()));
-        if (conditions.engine().value() > 0) {
-            named.put(ENGINE, String.valueOf(conditions.engine().value()));
-        }
-        return named.entrySet().stream()
-                .map(entry -> entry.getKey() + "=" + entry.getValue())
-                .collect(Collectors.joining(","));
-    }
-
-    /** The conditions that a state says; empty where the design has no such control or level. */
-    public static Optional<Conditions> conditions(Design design, String state) {
-        var conditions = Conditions.REST;
-        var controls = Controls.of(design);
-        for (var each : state.isEmpty() ? new String[0] : state.split(",")) {
-            int equals = each.indexOf('=');
-            if (equals <= 0) {
-                return Optional.empty();
-            }
-            var name = each.substring(0, equals);
-            var value = each.substring(equals + 1);
-            var control = controls.find(name);
-            if (control.isPresent()) {
-                if (control.get().position(value).isEmpty()) {
-                    return Optional.empty();
-                }
-                conditions = conditions.with(name, value);
-            } else {
-                var moved = moved(controls, conditions, name, value);
-                if (moved.isEmpty()) {
-                    return Optional.empty();
-                }
-                conditions = moved.get();
-            }
-        }
-        return Optional.of(conditions);
-    }
-
-    private static Optional<Conditions> moved(
-            Controls controls, Conditions conditions, String name, String value) {
-        try {
-            double number = Double.parseDouble(value);
-            if (name.equals(ENGINE)) {
-                return Optional.of(conditions.withEngine(new Rpm(number)));
-            }
-            return controls.levels().contains(name)
-                    ? Optional.of(conditions.withLevel(name, number))
-                    : Optional.empty();
-        } catch (IllegalArgumentException e) {
-            return Optional.empty();
-        }
+        StateText.moveBesides(conditions, named);
+        return StateText.joined(named);
     }
 }

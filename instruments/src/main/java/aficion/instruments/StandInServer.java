@@ -1,6 +1,7 @@
 package aficion.instruments;
 
-import aficion.netlist.Conditions;
+import aficion.netlist.StateText;
+import aficion.netlist.StateText.Read;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import java.io.BufferedInputStream;
@@ -17,7 +18,6 @@ import java.util.Optional;
 import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import java.util.regex.Pattern;
 
 /**
@@ -48,19 +48,13 @@ public final class StandInServer implements AutoCloseable {
 
     private final StandIn standIn;
     private final Role role;
-    private final Function<String, Optional<Conditions>> states;
     private final ServerSocket server;
     private final Set<Socket> clients = ConcurrentHashMap.newKeySet();
     private final Thread serving;
 
-    private StandInServer(
-            StandIn standIn,
-            Role role,
-            Function<String, Optional<Conditions>> states,
-            ServerSocket server) {
+    private StandInServer(StandIn standIn, Role role, ServerSocket server) {
         this.standIn = standIn;
         this.role = role;
-        this.states = states;
         this.server = server;
         this.serving = Thread.ofPlatform().daemon().name("stand-in-" + role).unstarted(this::serve);
     }
@@ -69,12 +63,9 @@ public final class StandInServer implements AutoCloseable {
      * Serves until it is closed.
      *
      * @param port 0 for any that is free
-     * @param states reads how everything stands from its text
      * @throws IOException when the port is taken
      */
-    public static StandInServer open(
-            StandIn standIn, Role role, int port, Function<String, Optional<Conditions>> states)
-            throws IOException {
+    public static StandInServer open(StandIn standIn, Role role, int port) throws IOException {
         var socket = new ServerSocket();
         try {
             socket.setReuseAddress(true);
@@ -83,7 +74,7 @@ public final class StandInServer implements AutoCloseable {
             socket.close();
             throw e;
         }
-        var server = new StandInServer(standIn, role, states, socket);
+        var server = new StandInServer(standIn, role, socket);
         server.serving.start();
         return server;
     }
@@ -224,23 +215,32 @@ public final class StandInServer implements AutoCloseable {
     }
 
     private static Optional<Double> number(String text, double most, Queue<String> errors) {
-        try {
-            double value = Double.parseDouble(text);
-            if (value > 0 && value <= most) {
-                return Optional.of(value);
-            }
-            error(errors, "-222,\"Data out of range\"");
-        } catch (NumberFormatException e) {
+        var value = number(text);
+        if (value.isEmpty()) {
             error(errors, "-224,\"Illegal parameter value\"");
+        } else if (!(value.get() > 0 && value.get() <= most)) {
+            error(errors, "-222,\"Data out of range\"");
         }
-        return Optional.empty();
+        return value.filter(found -> found > 0 && found <= most);
+    }
+
+    private static Optional<Double> number(String text) {
+        try {
+            return Optional.of(Double.valueOf(text));
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
     }
 
     private void state(String argument, Queue<String> errors) {
         var text = QUOTED.matcher(argument);
-        var read = text.matches() ? states.apply(text.group(1)) : Optional.<Conditions>empty();
-        read.ifPresentOrElse(
-                standIn::state, () -> error(errors, "-224,\"Illegal parameter value\""));
+        if (text.matches()
+                && StateText.read(standIn.design(), text.group(1), StandInServer::number)
+                        instanceof Read.Done(var conditions)) {
+            standIn.state(conditions);
+        } else {
+            error(errors, "-224,\"Illegal parameter value\"");
+        }
     }
 
     private void probes(String argument, Queue<String> errors) {

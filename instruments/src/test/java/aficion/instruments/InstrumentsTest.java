@@ -30,7 +30,6 @@ import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.job.WireId;
-import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
@@ -101,18 +100,14 @@ class InstrumentsTest {
 
     @BeforeEach
     void open() throws IOException {
-        supply = StandInServer.open(standIn, Role.SUPPLY, 0, InstrumentsTest::state);
-        meter = StandInServer.open(standIn, Role.METER, 0, InstrumentsTest::state);
+        supply = StandInServer.open(standIn, Role.SUPPLY, 0);
+        meter = StandInServer.open(standIn, Role.METER, 0);
     }
 
     @AfterEach
     void close() {
         supply.close();
         meter.close();
-    }
-
-    private static Optional<Conditions> state(String text) {
-        return text.equals("rest") ? Optional.of(Conditions.REST) : Optional.empty();
     }
 
     private Supply toSupply() {
@@ -198,7 +193,7 @@ class InstrumentsTest {
             client.identify();
             int port = meter.port();
             meter.close();
-            meter = StandInServer.open(standIn, Role.METER, port, InstrumentsTest::state);
+            meter = StandInServer.open(standIn, Role.METER, port);
             assertThat(client.identify()).contains("meter");
         }
     }

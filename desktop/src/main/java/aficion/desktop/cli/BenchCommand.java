@@ -6,6 +6,7 @@ import aficion.bench.TestStep;
 import aficion.bench.reason.FaultTable;
 import aficion.job.Design;
 import aficion.netlist.Netlist;
+import aficion.netlist.StateText;
 import aficion.words.Words;
 import java.io.IOException;
 import java.util.Optional;
@@ -35,7 +36,7 @@ final class BenchCommand extends Commands.Printing {
             var expected = each.expected();
             printer.printRecord(
                     ++step,
-                    each.task().state().map(state -> StateOption.text(design, state)).orElse(""),
+                    each.task().state().map(state -> StateText.of(design, state)).orElse(""),
                     where(design, each.task()),
                     quantity(each.task()),
                     expected.flatMap(BenchCommand::value).map(String::valueOf).orElse(""),

@@ -8,6 +8,7 @@ import aficion.fault.Notation;
 import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.netlist.StateText;
 import aficion.quantity.UserUnits;
 import aficion.words.ReasonWords;
 import aficion.words.Words;
@@ -96,7 +97,7 @@ final class ReasonCommand extends Commands.Printing {
             var advice = diagnosis.next().get();
             printer.printRecord(
                     "next",
-                    StateOption.text(design, advice.state()),
+                    StateText.of(design, advice.state()),
                     advice.at(),
                     note + words.why(advice));
         } else {

@@ -7,7 +7,6 @@ import aficion.instruments.StandIn;
 import aficion.instruments.StandInServer;
 import aficion.instruments.StandInServer.Role;
 import aficion.job.Design;
-import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.words.Words;
 import java.io.IOException;
@@ -88,17 +87,9 @@ final class StandInCommand extends Commands.Printing {
             throw new BadInput(Words.of("cli.port", String.valueOf(port)));
         }
         try {
-            return StandInServer.open(standIn, role, port, text -> state(standIn.design(), text));
+            return StandInServer.open(standIn, role, port);
         } catch (IOException e) {
             throw new BadInput(Words.of("cli.port.taken", String.valueOf(port), e.getMessage()));
-        }
-    }
-
-    private static Optional<Conditions> state(Design design, String text) {
-        try {
-            return Optional.of(StateOption.parse(design, text));
-        } catch (BadInput e) {
-            return Optional.empty();
         }
     }
 }

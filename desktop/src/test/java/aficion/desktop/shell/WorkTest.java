@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.Expected;
-import aficion.bench.StepKey;
 import aficion.bench.TestStep;
 import aficion.check.finding.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
@@ -32,7 +31,6 @@ import aficion.job.Work.Stage;
 import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
-import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
@@ -418,18 +416,6 @@ class WorkTest extends WindowTest {
                 .hasSizeLessThanOrEqualTo(10);
     }
 
-    private StandInServer serve(StandIn standIn, Role role, int port) throws IOException {
-        var design = standIn.design();
-        return StandInServer.open(
-                standIn,
-                role,
-                port,
-                text ->
-                        text.equals("rest")
-                                ? Optional.of(Conditions.REST)
-                                : StepKey.conditions(design, text));
-    }
-
     private void write(String id, String text) {
         interact(() -> ((TextField) node(id)).setText(text));
     }
@@ -454,8 +440,8 @@ class WorkTest extends WindowTest {
         var broken = new StandIn(design, List.of(open), Optional.empty());
         int first;
         int second;
-        try (var supply = serve(broken, Role.SUPPLY, 0);
-                var meter = serve(broken, Role.METER, 0)) {
+        try (var supply = StandInServer.open(broken, Role.SUPPLY, 0);
+                var meter = StandInServer.open(broken, Role.METER, 0)) {
             first = supply.port();
             second = meter.port();
             write("instruments-supply", "127.0.0.1:" + first);
@@ -474,8 +460,8 @@ class WorkTest extends WindowTest {
             until(() -> !broken.output());
         }
         var mended = new StandIn(design, List.of(), Optional.empty());
-        try (var supply = serve(mended, Role.SUPPLY, first);
-                var meter = serve(mended, Role.METER, second)) {
+        try (var supply = StandInServer.open(mended, Role.SUPPLY, first);
+                var meter = StandInServer.open(mended, Role.METER, second)) {
             assertThat(List.of(supply.port(), meter.port())).containsExactly(first, second);
             press("bench-start");
             press("instruments-connect");
