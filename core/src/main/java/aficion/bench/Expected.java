@@ -17,6 +17,11 @@ public sealed interface Expected {
 
     Verdict judge(double reading);
 
+    /** What it counts as where somebody says how it was, without a reading. */
+    default Verdict said(Verdict by) {
+        return by;
+    }
+
     /**
      * A value with a tolerance either way: within it passes, within twice of it is near.
      *
@@ -50,6 +55,12 @@ public sealed interface Expected {
         @Override
         public Verdict judge(double reading) {
             return Verdict.FAIL;
+        }
+
+        /** What must not be tried cannot have been right. */
+        @Override
+        public Verdict said(Verdict by) {
+            return by == Verdict.FAIL ? Verdict.FAIL : Verdict.NOT_TESTED;
         }
     }
 

@@ -2,12 +2,16 @@ package aficion.bench;
 
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
+import aficion.bench.reason.Sight;
 import aficion.job.BenchRun;
 import aficion.job.Design;
+import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.StateText;
 import aficion.netlist.StateText.Read;
+import aficion.quantity.Ratio;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,6 +24,22 @@ public final class RunReadings {
      */
     public static List<Reading> of(Design design, BenchRun run) {
         return run.readings().stream().flatMap(each -> of(design, each).stream()).toList();
+    }
+
+    /**
+     * What is seen of a lamp, kept in a run.
+     *
+     * @param state how everything stands, as text
+     * @param light what the lamp should give there, as a share of its full light
+     */
+    public static BenchRun.Reading seen(
+            Terminal lamp, String state, Sight sight, Optional<Ratio> light, Instant at) {
+        boolean right = light.filter(share -> Sight.of(share.value()) == sight).isPresent();
+        return new BenchRun.Reading(
+                StepKey.seen(lamp, state),
+                Optional.of(sight.share()),
+                right ? BenchRun.Verdict.PASS : BenchRun.Verdict.FAIL,
+                at);
     }
 
     private static Optional<Reading> of(Design design, BenchRun.Reading reading) {

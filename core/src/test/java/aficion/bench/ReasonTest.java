@@ -1,6 +1,7 @@
 package aficion.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Diagnosis;
@@ -13,6 +14,7 @@ import aficion.bench.reason.Sight;
 import aficion.bench.reason.TestCover;
 import aficion.fault.Fault;
 import aficion.fault.Notation;
+import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -21,8 +23,11 @@ import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Ratio;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** A lamp behind a fuse and a switch: w2 to the fuse, w3 to the switch, w4 to the lamp. */
@@ -178,7 +183,39 @@ class ReasonTest {
         assertThat(plan.steps())
                 .filteredOn(step ->
                         step.expected().filter(Expected.Opens.class::isInstance).isPresent())
-                .hasSize(1);
+                .singleElement()
+                .satisfies(step ->
+                        assertThat(step.expected().orElseThrow().said(Verdict.PASS))
+                                .isEqualTo(Verdict.NOT_TESTED));
+    }
+
+    /** 12.6 V of a charged battery, and a fifth over what the run draws, up to a tenth. */
+    @Test
+    void theSupplyIsSetByWhatTheRunDraws() {
+        var plan = BenchPlan.telling(TABLE, CIRCUIT);
+        var set = SupplySetting.of(TABLE.netlist().design(), plan);
+        double drawn = plan.coverage().orElseThrow().drawn().value();
+
+        assertThat(set.volts().value()).isCloseTo(12.6, within(1e-9));
+        assertThat(set.limit().value())
+                .isGreaterThanOrEqualTo(1)
+                .isBetween(1.2 * drawn, Math.max(1, 1.2 * drawn + 0.1));
+    }
+
+    /** A lamp that should be dark and is seen to be is right; one that should burn is not. */
+    @Test
+    void whatIsSeenIsJudgedByTheLightThereShouldBe() {
+        var lamp = new Terminal(new PartId("H1"), "58");
+        var now = Instant.EPOCH;
+
+        assertThat(RunReadings.seen(lamp, "", Sight.DARK, Optional.of(new Ratio(0)), now).verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(
+                        RunReadings.seen(lamp, "", Sight.DARK, Optional.of(new Ratio(0.9)), now)
+                                .verdict())
+                .isEqualTo(Verdict.FAIL);
+        assertThat(RunReadings.seen(lamp, "", Sight.RIGHT, Optional.empty(), now).verdict())
+                .isEqualTo(Verdict.FAIL);
     }
 
     /** What is advised next moves nothing that need not be moved where two places tell the same. */

@@ -1,7 +1,7 @@
 package aficion.desktop.bench;
 
-import aficion.bench.BenchPlan;
 import aficion.bench.StepKey;
+import aficion.bench.SupplySetting;
 import aficion.bench.TestStep;
 import aficion.desktop.bench.Connection.Address;
 import aficion.desktop.bench.Connection.Probing;
@@ -12,7 +12,6 @@ import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
-import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.words.Words;
@@ -29,12 +28,6 @@ import javafx.scene.layout.VBox;
 
 /** Supply and meter of the bench: where they are, what they show, the output with its limit. */
 final class InstrumentBar extends VBox {
-    /** A charged battery's volts as a multiple of its nominal. */
-    private static final double CHARGED = 12.6 / 12;
-
-    private static final double MARGIN = 1.2;
-    private static final double LEAST = 1;
-
     private final Workbench bench;
     private final Runs runs;
     private final DoubleConsumer take;
@@ -154,24 +147,18 @@ final class InstrumentBar extends VBox {
                 powered = Optional.empty();
                 line.off();
             } else {
-                powered = Optional.of(bench.design());
-                line.on(volts(), limit());
+                setting()
+                        .ifPresent(set -> {
+                            powered = Optional.of(bench.design());
+                            line.on(set.volts(), set.limit());
+                        });
             }
         });
     }
 
-    private Volts volts() {
-        return new Volts(CHARGED * bench.design().vehicle().system().value());
-    }
-
-    /** What the vehicle draws most in the run, and a fifth. */
-    private Amps limit() {
-        double most =
-                runs.plan()
-                        .flatMap(BenchPlan::coverage)
-                        .map(found -> found.drawn().value())
-                        .orElse(LEAST);
-        return new Amps(Math.max(LEAST, Math.ceil(10 * MARGIN * most) / 10));
+    /** How the supply is to be set; empty until the plan is worked out of the design as it is. */
+    private Optional<SupplySetting> setting() {
+        return runs.plan().map(plan -> SupplySetting.of(bench.design(), plan));
     }
 
     private void take() {
@@ -245,7 +232,10 @@ final class InstrumentBar extends VBox {
         output.setText(
                 on
                         ? Words.of("instruments.off")
-                        : Words.of("instruments.on", bench.units().print(limit())));
+                        : Words.of(
+                                "instruments.on",
+                                setting().map(set -> bench.units().print(set.limit())).orElse("")));
+        output.setDisable(!on && setting().isEmpty());
         shows.setText(
                 shown.flatMap(Shown::value)
                         .map(value ->

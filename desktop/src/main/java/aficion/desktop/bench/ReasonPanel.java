@@ -1,5 +1,6 @@
 package aficion.desktop.bench;
 
+import aficion.bench.RunReadings;
 import aficion.bench.StepKey;
 import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
@@ -174,31 +175,20 @@ final class ReasonPanel extends ScrollPane {
                 .orElse(Sight.DARK);
     }
 
-    private String key(Terminal lamp) {
-        return StepKey.seen(
-                lamp,
-                StepKey.state(
-                        bench.design(), runs.circuit().orElseThrow(), bench.conditions().get()));
+    private String state() {
+        return StepKey.state(
+                bench.design(), runs.circuit().orElseThrow(), bench.conditions().get());
     }
 
     private Optional<Sight> known(Terminal lamp) {
         return runs.latest()
-                .flatMap(run -> run.reading(key(lamp)))
+                .flatMap(run -> run.reading(StepKey.seen(lamp, state())))
                 .flatMap(BenchRun.Reading::value)
                 .map(Sight::of);
     }
 
     private void see(Terminal lamp, Sight sight) {
-        boolean right =
-                bench.point()
-                        .flatMap(point -> point.light(lamp.part(), lamp.pin()))
-                        .filter(light -> Sight.of(light.value()) == sight)
-                        .isPresent();
-        runs.keep(
-                new BenchRun.Reading(
-                        key(lamp),
-                        Optional.of(sight.share()),
-                        right ? BenchRun.Verdict.PASS : BenchRun.Verdict.FAIL,
-                        bench.clock().instant()));
+        var light = bench.point().flatMap(point -> point.light(lamp.part(), lamp.pin()));
+        runs.keep(RunReadings.seen(lamp, state(), sight, light, bench.clock().instant()));
     }
 }

@@ -359,7 +359,11 @@ final class RunCard extends VBox {
     }
 
     private void judged(Verdict verdict) {
-        keep(Optional.empty(), verdict, Optional.empty());
+        step().ifPresent(step ->
+                keep(
+                        Optional.empty(),
+                        step.expected().map(should -> should.said(verdict)).orElse(verdict),
+                        Optional.empty()));
     }
 
     private void askWhy() {
