@@ -1,6 +1,5 @@
 package aficion.desktop.inspect;
 
-import aficion.catalogue.Colour;
 import aficion.catalogue.Housings;
 import aficion.catalogue.Housings.Housing;
 import aficion.catalogue.Insulation;
@@ -12,7 +11,7 @@ import aficion.desktop.field.Choice;
 import aficion.desktop.field.Field;
 import aficion.desktop.field.FigureFields;
 import aficion.desktop.theme.Choices;
-import aficion.desktop.theme.Swatches;
+import aficion.desktop.theme.ColourChoices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.forming.Face;
@@ -229,26 +228,14 @@ final class Changes extends VBox {
 
     private void colours(Wire wire) {
         var colour = wire.colour();
-        var base =
-                Choices.of(
-                        List.of(Colour.values()),
-                        each -> Words.of("colour", each),
-                        each -> Optional.of(Swatches.piece(each)));
         choice(
                 "colour",
-                base,
+                ColourChoices.all(),
                 colour.base(),
                 each -> new WireEdit.Recolour(wire.id(), new WireColour(each, colour.tracer())));
-        ComboBox<Optional<Colour>> tracer =
-                Choices.of(
-                        options(List.of(Colour.values())),
-                        each ->
-                                each.map(found -> Words.of("colour", found))
-                                        .orElseGet(() -> Words.of("newJob.none")),
-                        each -> each.map(Swatches::piece));
         choice(
                 "tracer",
-                tracer,
+                ColourChoices.orNone(Words.of("newJob.none")),
                 colour.tracer(),
                 each -> new WireEdit.Recolour(wire.id(), new WireColour(colour.base(), each)));
     }

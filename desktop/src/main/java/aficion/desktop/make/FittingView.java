@@ -6,13 +6,12 @@ import aficion.harness.FittingList;
 import aficion.harness.FittingList.Line;
 import aficion.job.edit.WorkEdit;
 import aficion.words.Words;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -56,23 +55,7 @@ final class FittingView extends VBox {
         VBox.setVgrow(table, Priority.ALWAYS);
         var tick = Texts.button(Words.of("fitting.tick"), "main-button", this::turn);
         tick.setId("fitting-tick");
-        var head =
-                new HBox(
-                        14,
-                        Texts.label(Words.of("make.title.fitting"), "sheet-title"),
-                        left,
-                        Texts.spring(),
-                        tick,
-                        Texts.button(
-                                Words.of("make.export.csv"),
-                                "plain-button",
-                                () -> command.accept("menu.csv.fitting")),
-                        Texts.button(
-                                Words.of("make.export.pdf"),
-                                "plain-button",
-                                () -> command.accept("menu.print.fitting")));
-        head.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(head, table);
+        getChildren().addAll(Heads.of("fitting", command, left, Texts.spring(), tick), table);
         bench.history().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
@@ -87,11 +70,13 @@ final class FittingView extends VBox {
     }
 
     private void refresh() {
-        if (getScene() == null) {
-            return;
+        if (getScene() != null) {
+            bench.ask().prepare(FittingList::of, this::show);
         }
+    }
+
+    private void show(List<Line> lines) {
         int chosen = table.getSelectionModel().getSelectedIndex();
-        var lines = FittingList.of(bench.design());
         table.getItems().setAll(lines);
         table.getSelectionModel().select(Math.clamp(chosen, 0, Math.max(0, lines.size() - 1)));
         left.setText(

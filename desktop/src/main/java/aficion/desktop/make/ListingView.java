@@ -15,9 +15,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import javafx.geometry.Pos;
 import javafx.scene.control.TableView;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -42,19 +40,7 @@ final class ListingView extends VBox {
         this.kind = kind;
         this.drawer = drawer;
         Tables.dress(table, Words.of("make.none"));
-        var head =
-                new HBox(
-                        14,
-                        Texts.label(Words.of("make.title." + kind.key()), "sheet-title"),
-                        Texts.spring(),
-                        Texts.button(
-                                Words.of("make.export.csv"),
-                                "plain-button",
-                                () -> command.accept("menu.csv." + kind.key())),
-                        Texts.button(
-                                Words.of("make.export.pdf"),
-                                "plain-button",
-                                () -> command.accept("menu.print." + kind.key())));
+        var head = Heads.of(kind.key(), command, Texts.spring());
         if (kind == Kind.LABELS) {
             head.getChildren()
                     .addAll(
@@ -64,7 +50,6 @@ final class ListingView extends VBox {
                                     "plain-button",
                                     () -> command.accept("menu.print.labelSheet")));
         }
-        head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(table, Priority.ALWAYS);
         getChildren().addAll(head, table);
         bench.history().addListener((_, _, _) -> refresh());

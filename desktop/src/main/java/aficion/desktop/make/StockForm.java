@@ -10,7 +10,7 @@ import aficion.catalogue.WireSize;
 import aficion.desktop.field.Choice;
 import aficion.desktop.field.Field;
 import aficion.desktop.theme.Choices;
-import aficion.desktop.theme.Swatches;
+import aficion.desktop.theme.ColourChoices;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Cut;
@@ -19,7 +19,6 @@ import aficion.job.Wire;
 import aficion.job.WireColour;
 import aficion.quantity.Metres;
 import aficion.words.Words;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -112,24 +111,10 @@ final class StockForm extends FlowPane {
                         .toList();
         size = sizes.contains(size) ? size : sizes.getFirst();
         choice("size", Choices.of(sizes, bench.speech()::size), size, chosen -> size = chosen);
-        choice(
-                "colour",
-                Choices.of(
-                        List.of(Colour.values()),
-                        each -> Words.of("colour", each),
-                        each -> Optional.of(Swatches.of(WireColour.plain(each)))),
-                colour,
-                chosen -> colour = chosen);
+        choice("colour", ColourChoices.all(), colour, chosen -> colour = chosen);
         choice(
                 "tracer",
-                Choices.of(
-                        Stream.concat(
-                                        Stream.of(Optional.<Colour>empty()),
-                                        Arrays.stream(Colour.values()).map(Optional::of))
-                                .toList(),
-                        each ->
-                                each.map(found -> Words.of("colour", found))
-                                        .orElse(Words.of("stock.tracer.none"))),
+                ColourChoices.orNone(Words.of("stock.tracer.none")),
                 tracer,
                 chosen -> tracer = chosen);
     }

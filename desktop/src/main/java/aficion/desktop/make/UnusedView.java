@@ -2,18 +2,16 @@ package aficion.desktop.make;
 
 import aficion.catalogue.Colour;
 import aficion.desktop.theme.Choices;
-import aficion.desktop.theme.Swatches;
+import aficion.desktop.theme.ColourChoices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.UnusedLead;
 import aficion.job.WireColour;
 import aficion.job.edit.WorkEdit;
 import aficion.words.Words;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -21,7 +19,6 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -50,16 +47,7 @@ final class UnusedView extends VBox {
         where.setPrefColumnCount(14);
         done = Choices.of(List.of(UnusedLead.Done.values()), each -> Words.of("unused", each));
         done.setId("unused-done");
-        colour =
-                Choices.of(
-                        Stream.concat(
-                                        Stream.of(Optional.<Colour>empty()),
-                                        Arrays.stream(Colour.values()).map(Optional::of))
-                                .toList(),
-                        each ->
-                                each.map(found -> Words.of("colour", found))
-                                        .orElse(Words.of("stock.colour")),
-                        each -> each.map(found -> Swatches.of(WireColour.plain(found))));
+        colour = ColourChoices.orNone(Words.of("stock.colour"));
         colour.setId("unused-colour");
         name.setOnAction(_ -> note());
         where.setOnAction(_ -> note());
@@ -85,20 +73,7 @@ final class UnusedView extends VBox {
         forgetting.setId("unused-forget");
         var form = new FlowPane(10, 8, name, colour, where, done, noting, forgetting);
         form.setAlignment(Pos.CENTER_LEFT);
-        var head =
-                new HBox(
-                        14,
-                        Texts.label(Words.of("make.title.unused"), "sheet-title"),
-                        Texts.spring(),
-                        Texts.button(
-                                Words.of("make.export.csv"),
-                                "plain-button",
-                                () -> command.accept("menu.csv.unused")),
-                        Texts.button(
-                                Words.of("make.export.pdf"),
-                                "plain-button",
-                                () -> command.accept("menu.print.unused")));
-        head.setAlignment(Pos.CENTER_LEFT);
+        var head = Heads.of("unused", command, Texts.spring());
         getChildren().addAll(head, form, trouble, table);
         bench.history().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());

@@ -4,17 +4,16 @@ import aficion.catalogue.Colour;
 import aficion.catalogue.ColourScheme;
 import aficion.catalogue.Purpose;
 import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.ColourChoices;
 import aficion.desktop.theme.Texts;
 import aficion.job.Colouring;
 import aficion.job.WireColour;
 import aficion.words.Words;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
@@ -56,7 +55,7 @@ final class ColouringChoice extends VBox {
     }
 
     private static ComboBox<Colour> colours() {
-        var box = Choices.of(List.of(Colour.values()), colour -> Words.of("colour", colour));
+        var box = ColourChoices.all();
         box.getSelectionModel().select(Colour.RED);
         return box;
     }
@@ -65,17 +64,7 @@ final class ColouringChoice extends VBox {
         var base = colours();
         var british = ColourScheme.BS_AU_7.paint(purpose).orElseThrow();
         base.getSelectionModel().select(british.base());
-        var choices =
-                Stream.concat(
-                                Stream.of(Optional.<Colour>empty()),
-                                Arrays.stream(Colour.values()).map(Optional::of))
-                        .toList();
-        ComboBox<Optional<Colour>> tracer =
-                Choices.of(
-                        choices,
-                        colour ->
-                                colour.map(found -> Words.of("colour", found))
-                                        .orElse(Words.of("newJob.none")));
+        var tracer = ColourChoices.orNone(Words.of("newJob.none"));
         tracer.getSelectionModel().select(british.tracer());
         base.setAccessibleText(Words.of("purpose", purpose));
         tracer.setAccessibleText(Words.of("purpose", purpose));
