@@ -2,6 +2,7 @@ package aficion.bench;
 
 import aficion.bench.reason.Forbidden;
 import aficion.bench.reason.Readable;
+import aficion.job.BenchRun.Setting;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Design;
@@ -53,7 +54,8 @@ final class EveryReading {
             list.isolation();
             states();
         }
-        return new BenchPlan(circuit, list.steps(), Optional.empty());
+        return new BenchPlan(
+                circuit, Setting.BENCH, list.steps(), Optional.empty(), Optional.empty());
     }
 
     private void states() {

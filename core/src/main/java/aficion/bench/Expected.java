@@ -95,4 +95,28 @@ public sealed interface Expected {
             return reading >= value.value() / 2 ? Verdict.NEAR : Verdict.FAIL;
         }
     }
+
+    /**
+     * A least and a greatest value: between them it passes, within half of what lies between them
+     * beyond either it is near.
+     */
+    record Between(Quantity least, Quantity most) implements Expected {
+        public Between {
+            if (least.unit() != most.unit() || least.value() > most.value()) {
+                throw new IllegalArgumentException(least + " is not below " + most);
+            }
+        }
+
+        @Override
+        public Unit unit() {
+            return least.unit();
+        }
+
+        @Override
+        public Verdict judge(double reading) {
+            double half = (most.value() - least.value()) / 2;
+            double off = Math.max(least.value() - reading, reading - most.value()) - ROUNDING;
+            return off <= 0 ? Verdict.PASS : off <= half ? Verdict.NEAR : Verdict.FAIL;
+        }
+    }
 }

@@ -1,29 +1,64 @@
 package aficion.bench;
 
+import aficion.bench.reason.Evidence;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Telltale;
 import aficion.job.BenchRun;
+import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.StateText;
 import aficion.netlist.StateText.Read;
 import aficion.quantity.Ratio;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 
 /** What was read with the power on in a run, as it bears on what is wrong. */
 public final class RunReadings {
     private RunReadings() {}
 
+    /** The key of a run's word that the trouble comes and goes. */
+    private static final String COMES = "comes and goes";
+
     /**
-     * The readings of a run that tell of the design as it is; what is of it no more is left out.
+     * What a run tells of the design as it is; what is of it no more is left out, and what was only
+     * said to be right is taken as seen to be so.
      */
-    public static List<Reading> of(Design design, BenchRun run) {
-        return run.readings().stream().flatMap(each -> of(design, each).stream()).toList();
+    public static Evidence of(Design design, BenchRun run) {
+        return new Evidence(
+                run.readings().stream()
+                        .flatMap(each -> of(design, run.circuit(), each).stream())
+                        .toList(),
+                comesAndGoes(run));
+    }
+
+    /** Whether it was said of a run that the trouble is there at times only. */
+    public static boolean comesAndGoes(BenchRun run) {
+        return run.reading(COMES)
+                .flatMap(BenchRun.Reading::value)
+                .filter(said -> said > 0)
+                .isPresent();
+    }
+
+    /** That the trouble is there at times only, or that it stays, kept in a run. */
+    public static BenchRun.Reading comesAndGoes(boolean comes, Instant at) {
+        return new BenchRun.Reading(
+                COMES, Optional.of(comes ? 1.0 : 0.0), BenchRun.Verdict.NEAR, at);
+    }
+
+    /** Something that is so or is not, kept in a run. */
+    public static BenchRun.Reading told(Telltale what, String state, boolean so, Instant at) {
+        return new BenchRun.Reading(
+                StepKey.told(what, state),
+                Optional.of(so ? 1.0 : 0.0),
+                so ? BenchRun.Verdict.FAIL : BenchRun.Verdict.PASS,
+                at);
     }
 
     /**
@@ -42,8 +77,20 @@ public final class RunReadings {
                 at);
     }
 
-    private static Optional<Reading> of(Design design, BenchRun.Reading reading) {
-        var words = reading.step().split(" ", 3);
+    private static Optional<Reading> of(
+            Design design, CircuitId circuit, BenchRun.Reading reading) {
+        var step = reading.step();
+        if (step.startsWith("works ")) {
+            return said(reading)
+                    .flatMap(so ->
+                            state(design, step.substring(6))
+                                    .map(state ->
+                                            new Reading(
+                                                    state,
+                                                    new Measure.Told(new Telltale.AsDrawn(circuit)),
+                                                    so)));
+        }
+        var words = step.split(" ", 3);
         if (words.length < 3 || reading.value().isEmpty()) {
             return Optional.empty();
         }
@@ -51,6 +98,15 @@ public final class RunReadings {
                 .flatMap(state ->
                         measure(design, words[0], words[1])
                                 .map(what -> new Reading(state, what, reading.value().get())));
+    }
+
+    /** What a verdict says of something that is so, 1, or is not, 0. */
+    private static Optional<Double> said(BenchRun.Reading reading) {
+        return switch (reading.verdict()) {
+            case PASS -> Optional.of(1.0);
+            case FAIL -> Optional.of(0.0);
+            case NEAR, NOT_TESTED -> Optional.empty();
+        };
     }
 
     private static Optional<Measure> measure(Design design, String quantity, String where) {
@@ -61,14 +117,37 @@ public final class RunReadings {
                             .filter(at ->
                                     design.part(at.part()).kind().lightPins().contains(at.pin()))
                             .map(at -> new Measure.LightOf(at.part(), at.pin()));
-            case "amps" ->
-                    design.wires().stream()
-                            .map(wire -> wire.id())
-                            .filter(id -> id.value().equals(where))
-                            .findFirst()
-                            .<Measure>map((WireId id) -> new Measure.AmpsIn(id));
+            case "amps" -> wire(design, where).map(Measure.AmpsIn::new);
+            case "warm" -> wire(design, where).map(Telltale.Warm::new).map(Measure.Told::new);
+            case "gone" -> guard(design, where).map(Telltale.FuseGone::new).map(Measure.Told::new);
+            case "fast" -> part(design, where).map(Telltale.Fast::new).map(Measure.Told::new);
+            case "moves" -> part(design, where).map(Telltale.Moves::new).map(Measure.Told::new);
             default -> Optional.empty();
         };
+    }
+
+    private static Optional<WireId> wire(Design design, String id) {
+        return design.wires().stream()
+                .map(wire -> wire.id())
+                .filter(each -> each.value().equals(id))
+                .findFirst();
+    }
+
+    private static Optional<PartId> part(Design design, String id) {
+        return design.parts().stream()
+                .map(part -> part.id())
+                .filter(each -> each.value().equals(id))
+                .findFirst();
+    }
+
+    /** The guard that sits in a seat, by its name. */
+    public static Optional<FuseSeat> guard(Design design, String name) {
+        return design.parts().stream()
+                .flatMap(part ->
+                        part.kind().seats().stream()
+                                .map(seat -> new FuseSeat(part.id(), seat.way())))
+                .filter(seat -> seat.toString().equals(name))
+                .findFirst();
     }
 
     private static Optional<Conditions> state(Design design, String text) {

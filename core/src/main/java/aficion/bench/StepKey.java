@@ -1,6 +1,7 @@
 package aficion.bench;
 
 import aficion.bench.reason.NextReading.Advice;
+import aficion.bench.reason.Telltale;
 import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -41,15 +42,35 @@ public final class StepKey {
         return "volts " + at + " " + state;
     }
 
+    static String works(String state) {
+        return "works " + state;
+    }
+
+    static String check(TestStep.Topic topic, PartId part) {
+        return "check " + topic.name() + " " + part;
+    }
+
     /** What is seen of a lamp, in a state. */
     public static String seen(Terminal lamp, String state) {
         return "sees " + lamp + " " + state;
+    }
+
+    /** Something that is so or is not, in a state. */
+    public static String told(Telltale telltale, String state) {
+        return switch (telltale) {
+            case Telltale.FuseGone(var guard) -> "gone " + guard + " " + state;
+            case Telltale.Warm(var wire) -> "warm " + wire + " " + state;
+            case Telltale.Fast(var flasher) -> "fast " + flasher + " " + state;
+            case Telltale.Moves(var part) -> "moves " + part + " " + state;
+            case Telltale.AsDrawn _ -> works(state);
+        };
     }
 
     /** A reading that is advised, as a step. */
     public static TestStep step(Design design, CircuitId circuit, Advice advice) {
         return new TestStep(
                 volts(advice.at(), state(design, circuit, advice.state())),
+                TestStep.Stage.STATES,
                 new TestStep.VoltsAt(advice.at(), advice.state()),
                 Optional.of(new Expected.Near(advice.expected(), advice.tolerance())));
     }

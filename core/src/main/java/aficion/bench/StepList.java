@@ -1,7 +1,10 @@
 package aficion.bench;
 
+import aficion.bench.TestStep.Stage;
 import aficion.bench.TestStep.Task;
+import aficion.bench.TestStep.Topic;
 import aficion.bench.reason.Forbidden;
+import aficion.bench.reason.Functions.Function;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.PartId;
@@ -51,11 +54,11 @@ final class StepList {
     }
 
     void look(Wire wire) {
-        add(StepKey.look(wire.id()), new TestStep.Look(wire.id()), Optional.empty());
+        add(StepKey.look(wire.id()), Stage.LOOK, new TestStep.Look(wire.id()), Optional.empty());
     }
 
     void look(PartId part) {
-        add(StepKey.look(part), new TestStep.LookAt(part), Optional.empty());
+        add(StepKey.look(part), Stage.LOOK, new TestStep.LookAt(part), Optional.empty());
     }
 
     void continuity(Wire wire) {
@@ -64,6 +67,7 @@ final class StepList {
                         + 2 * design.rules().joint().value();
         add(
                 StepKey.ohms(wire.id()),
+                Stage.CONTINUITY,
                 new TestStep.Continuity(wire.id()),
                 Optional.of(new Expected.AtMost(new Ohms(ohms + PROBES))));
     }
@@ -78,6 +82,7 @@ final class StepList {
                 var at = wire.from().terminal();
                 add(
                         StepKey.isolation(at),
+                        Stage.ISOLATION,
                         new TestStep.Isolation(at),
                         Optional.of(new Expected.AtLeast(ISOLATED)));
             }
@@ -93,8 +98,18 @@ final class StepList {
     void quiet(WireId feed, Amps drawn) {
         add(
                 "quiet",
+                Stage.QUIET,
                 new TestStep.Quiet(feed, Conditions.REST),
                 Optional.of(new Expected.Near(drawn, QUIET)));
+    }
+
+    /** Everything off, in a lead of the battery. */
+    void standing(WireId lead, Stage stage, Expected expected) {
+        add(
+                "standing " + stage.name(),
+                stage,
+                new TestStep.Quiet(lead, Conditions.REST),
+                Optional.of(expected));
     }
 
     void forbidden(WireId feed, Forbidden why) {
@@ -105,20 +120,55 @@ final class StepList {
     String amps(WireId wire, Conditions state, Expected expected) {
         return add(
                 StepKey.amps(wire, StepKey.state(design, circuit, state)),
+                Stage.STATES,
                 new TestStep.AmpsIn(wire, state),
                 Optional.of(expected));
     }
 
     /** Returns its key. */
     String volts(Terminal at, Conditions state, Volts volts, double tolerance) {
-        return add(
-                StepKey.volts(at, StepKey.state(design, circuit, state)),
-                new TestStep.VoltsAt(at, state),
-                Optional.of(new Expected.Near(volts, tolerance)));
+        return volts(at, state, Stage.STATES, new Expected.Near(volts, tolerance));
     }
 
-    private String add(String key, Task task, Optional<Expected> expected) {
-        steps.add(new TestStep(key, task, expected));
+    /** Returns its key. */
+    String volts(Terminal at, Conditions state, Stage stage, Expected expected) {
+        return add(
+                StepKey.volts(at, StepKey.state(design, circuit, state)),
+                stage,
+                new TestStep.VoltsAt(at, state),
+                Optional.of(expected));
+    }
+
+    /** A function is worked, and what shows is seen. */
+    void works(Function function, Stage stage) {
+        add(
+                StepKey.works(StepKey.state(design, circuit, function.state())),
+                stage,
+                new TestStep.Works(function.signs(), function.state()),
+                Optional.empty());
+    }
+
+    void check(Topic topic, PartId part, Conditions state, Stage stage) {
+        add(
+                StepKey.check(topic, part),
+                stage,
+                new TestStep.Check(topic, part, state),
+                Optional.empty());
+    }
+
+    void clipIn(List<StandIns.StandIn> lamps) {
+        add("clip in", Stage.QUIET, new TestStep.ClipIn(lamps), Optional.empty());
+    }
+
+    void leave(List<PartId> parts) {
+        add("leave", Stage.AFTER, new TestStep.Leave(parts), Optional.empty());
+    }
+
+    /** What is in the run already is not done again. */
+    private String add(String key, Stage stage, Task task, Optional<Expected> expected) {
+        if (steps.stream().noneMatch(step -> step.key().equals(key))) {
+            steps.add(new TestStep(key, stage, task, expected));
+        }
         return key;
     }
 }

@@ -1,61 +1,76 @@
 package aficion.bench;
 
 import aficion.bench.BenchPlan.Coverage;
+import aficion.bench.TestStep.Stage;
 import aficion.bench.reason.FaultTable;
-import aficion.bench.reason.Forbidden;
+import aficion.bench.reason.Functions.Function;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.TestCover;
 import aficion.fault.Fault;
-import aficion.job.CircuitId;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.size.Supply;
-import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** Makes the run of few readings that notice all a meter can notice. */
+/**
+ * Makes the run of few readings that notice all a meter can notice, function by function as a
+ * driver works them.
+ */
 final class TellingRun {
+    private final RunMaker with;
     private final FaultTable table;
-    private final TestCover cover;
-    private final CircuitId circuit;
-    private final Solver solver;
     private final StepList list;
+    private final TestCover cover;
 
-    TellingRun(FaultTable table, CircuitId circuit) {
-        this.table = table;
+    TellingRun(RunMaker with) {
+        this.with = with;
+        this.table = with.table();
+        this.list = with.list();
         this.cover = TestCover.of(table);
-        this.circuit = circuit;
-        this.solver = new Solver(table.netlist());
-        this.list = new StepList(table.netlist().design(), circuit);
     }
 
-    BenchPlan plan() {
-        if (list.wires().isEmpty()) {
-            return new BenchPlan(circuit, list.steps(), Optional.empty());
-        }
+    /**
+     * Adds its steps.
+     *
+     * @param onVehicle whether there is a battery to read before and while the engine is cranked
+     */
+    Coverage make(boolean onVehicle) {
         var ours = new LinkedHashSet<PartId>();
         list.wires().forEach(wire -> wire.terminals().forEach(at -> ours.add(at.part())));
         ours.forEach(list::look);
         var unseen = unseen();
         list.wires().stream().filter(wire -> unseen.contains(wire.id())).forEach(list::continuity);
         list.isolation();
-        table.feed().ifPresent(this::powered);
+        if (onVehicle) {
+            with.battery().rest(list);
+            with.battery().standing(list, Stage.BATTERY);
+        }
         var notices = new HashMap<String, Integer>();
-        cover.readings().forEach(reading -> notices.put(read(reading), reading.notices()));
-        return new BenchPlan(
-                circuit,
-                list.steps(),
-                Optional.of(
-                        new Coverage(cover.noticed(), cover.unnoticed().size(), notices, drawn())));
+        table.feed()
+                .ifPresent(feed -> {
+                    with.quiet(feed);
+                    table.forbidden().forEach(state -> list.forbidden(feed, state));
+                    worked(notices);
+                });
+        if (onVehicle && starts()) {
+            with.battery().cranking(list);
+        }
+        with.leave();
+        return new Coverage(cover.noticed(), cover.unnoticed().size(), notices, drawn());
+    }
+
+    private boolean starts() {
+        return with.parts().stream().anyMatch(part -> part.kind() instanceof LoadKind.Starter);
     }
 
     /** The wires of which no reading shows that they are broken, or a joint of them bad. */
@@ -68,17 +83,24 @@ final class TellingRun {
                 .collect(Collectors.toSet());
     }
 
-    /** Key off, and what must not be tried after it. */
-    private void powered(WireId feed) {
-        var wire = table.netlist().design().wire(feed);
-        var drawn =
-                demand(Conditions.REST)
-                        .map(point -> new Amps(Math.abs(point.through(wire).value())))
-                        .orElse(new Amps(0));
-        list.quiet(feed, drawn);
-        for (Forbidden state : table.forbidden()) {
-            list.forbidden(feed, state);
-        }
+    /** State by state as a driver works them: what shows, then what is read. */
+    private void worked(Map<String, Integer> notices) {
+        var shown = new HashMap<Conditions, Function>();
+        with.functions()
+                .unlike(table.states().stream())
+                .forEach(function -> shown.put(function.state(), function));
+        Stream.concat(
+                        shown.keySet().stream(),
+                        cover.readings().stream().map(TestCover.Telling::state))
+                .distinct()
+                .sorted(with.order())
+                .forEach(state -> {
+                    Optional.ofNullable(shown.get(state))
+                            .ifPresent(function -> list.works(function, Stage.STATES));
+                    cover.readings().stream()
+                            .filter(reading -> reading.state().equals(state))
+                            .forEach(reading -> notices.put(read(reading), reading.notices()));
+                });
     }
 
     private String read(TestCover.Telling reading) {
@@ -91,7 +113,7 @@ final class TellingRun {
                             wire,
                             state,
                             new Expected.Near(new Amps(reading.expected()), reading.tolerance()));
-            case Measure.LightOf _ ->
+            case Measure.LightOf _, Measure.Told _ ->
                     throw new IllegalArgumentException("no meter reads " + reading.what());
         };
     }
@@ -101,15 +123,9 @@ final class TellingRun {
                 cover.readings().stream()
                         .map(TestCover.Telling::state)
                         .distinct()
-                        .flatMap(state -> demand(state).stream())
+                        .flatMap(state -> with.demand(state).stream())
                         .mapToDouble(point -> Supply.of(point).drawn().value())
                         .max()
                         .orElse(0));
-    }
-
-    private Optional<OperatingPoint> demand(Conditions state) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(point)
-                : Optional.empty();
     }
 }

@@ -8,13 +8,50 @@ import java.util.Optional;
 /**
  * What was measured when a circuit was tested.
  *
- * @param circuit the circuit on the bench
+ * @param circuit the circuit that is tested
+ * @param setting where it is tested
+ * @param by who tests; empty where nobody said
  * @param begun when the run was begun
  * @param readings in the order they were taken, one for each step
  */
-public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings) {
+public record BenchRun(
+        CircuitId circuit,
+        Setting setting,
+        Optional<String> by,
+        Instant begun,
+        List<Reading> readings) {
+
+    private static final int LONGEST = 200;
+
+    /** Where a circuit is tested. */
+    public enum Setting {
+        /** The harness on the bench with its own loads, on a supply with a limit. */
+        BENCH,
+        /** The same with test lamps and resistors in place of the loads. */
+        STAND_INS,
+        /** On the vehicle with its battery, engine still. */
+        STILL,
+        /** On the vehicle, engine running. */
+        RUNNING,
+        /** The few readings that prove one circuit after a change. */
+        PROOF
+    }
+
+    /** A run that is begun. */
+    public static BenchRun begun(
+            CircuitId circuit, Setting setting, Optional<String> by, Instant at) {
+        return new BenchRun(circuit, setting, by, at, List.of());
+    }
+
     public BenchRun {
+        by.ifPresent(name -> requireLine("a name", name));
         readings = List.copyOf(readings);
+    }
+
+    private static void requireLine(String what, String text) {
+        if (text.length() > LONGEST || text.codePoints().anyMatch(Character::isISOControl)) {
+            throw new IllegalArgumentException(what + " is a line of " + LONGEST + " signs");
+        }
     }
 
     /**
@@ -22,6 +59,7 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
      *
      * @param step the key of the step it answers
      * @param value what the meter showed, in the step's unit; empty for what is only looked at
+     * @param against what it was held against then, as text; empty where that was not kept
      * @param verdict how it compared with what was expected then
      * @param at when it was entered
      * @param note why it was not tested, or what was seen besides
@@ -29,23 +67,18 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
     public record Reading(
             String step,
             Optional<Double> value,
+            Optional<String> against,
             Verdict verdict,
             Instant at,
             Optional<String> note) {
-        private static final int LONGEST = 200;
 
         /** A reading that speaks for itself. */
         public Reading(String step, Optional<Double> value, Verdict verdict, Instant at) {
-            this(step, value, verdict, at, Optional.empty());
+            this(step, value, Optional.empty(), verdict, at, Optional.empty());
         }
 
         public Reading {
-            note.ifPresent(text -> {
-                if (text.length() > LONGEST
-                        || text.codePoints().anyMatch(Character::isISOControl)) {
-                    throw new IllegalArgumentException("a note is a line of 200 signs");
-                }
-            });
+            note.ifPresent(text -> requireLine("a note", text));
             value.ifPresent(number -> {
                 if (!Double.isFinite(number)) {
                     throw new IllegalArgumentException("a reading is a finite number");
@@ -71,12 +104,14 @@ public record BenchRun(CircuitId circuit, Instant begun, List<Reading> readings)
         var changed = new ArrayList<>(readings);
         changed.removeIf(earlier -> earlier.step().equals(reading.step()));
         changed.add(reading);
-        return new BenchRun(circuit, begun, changed);
+        return new BenchRun(circuit, setting, by, begun, changed);
     }
 
     /** Whether it is the same run, with more or fewer readings. */
     boolean isSame(BenchRun other) {
-        return circuit.equals(other.circuit) && begun.equals(other.begun);
+        return circuit.equals(other.circuit)
+                && setting == other.setting
+                && begun.equals(other.begun);
     }
 
     /** What was read at a step, by its key; empty while it is open. */

@@ -1,5 +1,6 @@
 package aficion.job;
 
+import aficion.job.BenchRun.Setting;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -20,6 +21,7 @@ import java.util.function.Predicate;
  * @param made how many steps of its making are done, of each wire that is begun
  * @param unused the leads that nothing needs, each by a name of its own
  * @param fitted what was seen to when parts were fitted
+ * @param tried what each part showed that was tried before it was fitted
  */
 public record Work(
         Map<CircuitId, Set<Stage>> done,
@@ -27,11 +29,12 @@ public record Work(
         List<Acceptance> accepted,
         Map<WireId, Integer> made,
         List<UnusedLead> unused,
-        List<Fitted> fitted) {
+        List<Fitted> fitted,
+        Map<PartId, List<BenchRun.Reading>> tried) {
 
     /** Nothing done yet. */
     public static final Work NONE =
-            new Work(Map.of(), List.of(), List.of(), Map.of(), List.of(), List.of());
+            new Work(Map.of(), List.of(), List.of(), Map.of(), List.of(), List.of(), Map.of());
 
     /**
      * Something that was seen to when a part was fitted.
@@ -61,6 +64,18 @@ public record Work(
         made = begun(made);
         unused = List.copyOf(unused);
         fitted = List.copyOf(fitted);
+        tried = readings(tried);
+    }
+
+    private static Map<PartId, List<BenchRun.Reading>> readings(
+            Map<PartId, List<BenchRun.Reading>> tried) {
+        var kept = new LinkedHashMap<PartId, List<BenchRun.Reading>>();
+        tried.forEach((part, readings) -> {
+            if (!readings.isEmpty()) {
+                kept.put(part, List.copyOf(readings));
+            }
+        });
+        return Collections.unmodifiableMap(kept);
     }
 
     private static Map<WireId, Integer> begun(Map<WireId, Integer> made) {
@@ -78,7 +93,7 @@ public record Work(
     public Work with(WireId wire, int steps) {
         var changed = new LinkedHashMap<>(made);
         changed.put(wire, steps);
-        return new Work(done, bench, accepted, changed, unused, fitted);
+        return new Work(done, bench, accepted, changed, unused, fitted, tried);
     }
 
     private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
@@ -96,11 +111,18 @@ public record Work(
         return done.getOrDefault(circuit, Set.of());
     }
 
-    /** The latest bench run of a circuit. */
+    /** The latest run of a circuit, wherever it was tested. */
     public Optional<BenchRun> latestRun(CircuitId circuit) {
-        return bench.stream()
-                .filter(run -> run.circuit().equals(circuit))
-                .reduce((_, later) -> later);
+        return latest(run -> run.circuit().equals(circuit));
+    }
+
+    /** The latest run of a circuit in a setting. */
+    public Optional<BenchRun> latestRun(CircuitId circuit, Setting setting) {
+        return latest(run -> run.circuit().equals(circuit) && run.setting() == setting);
+    }
+
+    private Optional<BenchRun> latest(Predicate<BenchRun> wanted) {
+        return bench.stream().filter(wanted).reduce((_, later) -> later);
     }
 
     /** The same with a stage of a circuit finished, or not. */
@@ -114,14 +136,14 @@ public record Work(
         }
         var changed = new LinkedHashMap<>(done);
         changed.put(circuit, stages);
-        return new Work(changed, bench, accepted, made, unused, fitted);
+        return new Work(changed, bench, accepted, made, unused, fitted, tried);
     }
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
         var runs = without(bench, run::isSame);
         runs.add(run);
-        return new Work(done, runs, accepted, made, unused, fitted);
+        return new Work(done, runs, accepted, made, unused, fitted, tried);
     }
 
     /** The same with a finding that stands, in place of what was said of it before. */
@@ -129,24 +151,25 @@ public record Work(
         var others =
                 without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
-        return new Work(done, bench, others, made, unused, fitted);
+        return new Work(done, bench, others, made, unused, fitted, tried);
     }
 
     /** The same with a finding that stands no longer. */
     public Work without(Acceptance acceptance) {
-        return new Work(done, bench, without(accepted, acceptance::equals), made, unused, fitted);
+        return new Work(
+                done, bench, without(accepted, acceptance::equals), made, unused, fitted, tried);
     }
 
     /** The same with a lead that nothing needs, in place of what was said of it before. */
     public Work with(UnusedLead lead) {
         var leads = without(unused, other -> other.name().equals(lead.name()));
         leads.add(lead);
-        return new Work(done, bench, accepted, made, leads, fitted);
+        return new Work(done, bench, accepted, made, leads, fitted, tried);
     }
 
     /** The same without a lead that nothing needs. */
     public Work without(UnusedLead lead) {
-        return new Work(done, bench, accepted, made, without(unused, lead::equals), fitted);
+        return new Work(done, bench, accepted, made, without(unused, lead::equals), fitted, tried);
     }
 
     /** The same with something seen to when a part was fitted, or not. */
@@ -155,7 +178,26 @@ public record Work(
         if (done) {
             lines.add(line);
         }
-        return new Work(this.done, bench, accepted, made, unused, lines);
+        return new Work(this.done, bench, accepted, made, unused, lines, tried);
+    }
+
+    /** What a part showed at a test before it was fitted; empty while that is open. */
+    public Optional<BenchRun.Reading> tried(PartId part, String test) {
+        return tried.getOrDefault(part, List.of()).stream()
+                .filter(reading -> reading.step().equals(test))
+                .findFirst();
+    }
+
+    /** The same with what a part showed, in place of what it showed at that test before. */
+    public Work with(PartId part, BenchRun.Reading reading) {
+        var readings =
+                without(
+                        tried.getOrDefault(part, List.of()),
+                        earlier -> earlier.step().equals(reading.step()));
+        readings.add(reading);
+        var changed = new LinkedHashMap<>(tried);
+        changed.put(part, readings);
+        return new Work(done, bench, accepted, made, unused, fitted, changed);
     }
 
     /** What of it is about circuits, parts and wires that a design holds. */
@@ -164,13 +206,16 @@ public record Work(
         known.keySet().removeIf(circuit -> design.find(circuit).isEmpty());
         var wires = new LinkedHashMap<>(made);
         wires.keySet().removeIf(wire -> design.find(wire).isEmpty());
+        var parts = new LinkedHashMap<>(tried);
+        parts.keySet().removeIf(part -> design.find(part).isEmpty());
         return new Work(
                 known,
                 without(bench, run -> design.find(run.circuit()).isEmpty()),
                 Acceptance.of(accepted, design),
                 wires,
                 unused,
-                without(fitted, line -> design.find(line.part()).isEmpty()));
+                without(fitted, line -> design.find(line.part()).isEmpty()),
+                parts);
     }
 
     private static <T> List<T> without(List<T> all, Predicate<T> gone) {

@@ -34,6 +34,9 @@ public final class OperatingStates {
     /** Engine speed at which an alternator gives what it can on the road. */
     public static final Rpm ROAD = new Rpm(3000);
 
+    /** Engine speed at idle (typical of a car). */
+    public static final Rpm IDLE = new Rpm(800);
+
     private OperatingStates() {}
 
     /** Something that is moved from state to state, and where it can be moved to. */

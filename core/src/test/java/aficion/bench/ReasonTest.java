@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.Evidence;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.NextReading;
 import aficion.bench.reason.Pairs;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Telltale;
 import aficion.bench.reason.TestCover;
 import aficion.fault.Fault;
 import aficion.fault.Notation;
@@ -107,13 +109,13 @@ class ReasonTest {
     void followingTheAdviceNamesEveryFault() {
         for (int i = 1; i < TABLE.suspects().size(); i++) {
             var readings = new ArrayList<Reading>();
-            var diagnosis = Diagnosis.of(TABLE, readings, Conditions.REST, () -> true);
+            var diagnosis = Diagnosis.of(TABLE, Evidence.of(readings), Conditions.REST, () -> true);
             while (diagnosis.named().isEmpty() && diagnosis.next().isPresent()) {
                 var next = diagnosis.next().get();
                 assertThat(next.bits()).isPositive();
                 double shown = TABLE.predicted(next.state(), new Measure.VoltsAt(next.at()))[i];
                 readings.add(new Reading(next.state(), new Measure.VoltsAt(next.at()), shown));
-                diagnosis = Diagnosis.of(TABLE, readings, next.state(), () -> true);
+                diagnosis = Diagnosis.of(TABLE, Evidence.of(readings), next.state(), () -> true);
             }
             assertThat(readings).hasSizeLessThanOrEqualTo(8);
             assertThat(diagnosis.verdicts().getFirst().suspects())
@@ -227,6 +229,60 @@ class ReasonTest {
         assertThat(next.outcomes()).hasSizeGreaterThan(1);
         assertThat(next.outcomes().stream().mapToDouble(NextReading.Outcome::weight).sum())
                 .isBetween(0.999, 1.001);
+    }
+
+    private static Reading told(Telltale what, boolean so) {
+        return new Reading(ON, new Measure.Told(what), so ? 1 : 0);
+    }
+
+    private static List<Fault> first(Evidence evidence) {
+        return Diagnosis.of(TABLE, evidence, ON, () -> true)
+                .verdicts()
+                .getFirst()
+                .suspects()
+                .getFirst()
+                .faults();
+    }
+
+    /** A fuse that is gone leaves that, and what blows it; a lead that is broken does not. */
+    @Test
+    void whatIsNoticedWithoutAMeterCounts() {
+        var fuse = new Telltale.FuseGone(RunReadings.guard(DESIGN, "F1").orElseThrow());
+        var gone = Diagnosis.of(TABLE, Evidence.of(List.of(told(fuse, true))), ON, () -> true);
+
+        assertThat(gone.verdicts().getFirst().suspects())
+                .flatExtracting(suspect -> suspect.faults())
+                .isNotEmpty()
+                .doesNotContain(new Fault.Broken(LAST));
+        var warm = told(new Telltale.Warm(LAST), true);
+        assertThat(first(Evidence.of(List.of(warm, warm))))
+                .containsExactly(new Fault.BadJoint(LAST, Fault.BAD.getLast()));
+        var right = told(new Telltale.AsDrawn(CIRCUIT), true);
+        var dark = told(new Telltale.AsDrawn(CIRCUIT), false);
+        assertThat(first(Evidence.of(List.of(right)))).isEmpty();
+        assertThat(first(Evidence.of(List.of(dark, dark)))).isNotEmpty();
+    }
+
+    /**
+     * Of a trouble that comes and goes what is right rules nothing out, and a wiggle tells where.
+     */
+    @Test
+    void whatComesAndGoesIsLookedForByMovingIt() {
+        var lamp58 = new Measure.VoltsAt(at("H1.58"));
+        var right = volts("H1.58", TABLE.predicted(ON, lamp58)[0]);
+        var wrong = volts("H1.58", 0);
+        var stays = new Evidence(List.of(wrong, right, right, right), false);
+        var comes = new Evidence(List.of(wrong, right, right, right), true);
+        var moved = Diagnosis.of(TABLE, comes, ON, () -> true);
+
+        assertThat(first(stays)).isEmpty();
+        assertThat(first(comes)).isNotEmpty();
+        assertThat(moved.wiggle()).isPresent();
+        var lamp = new Telltale.Moves(new PartId("H1"));
+        var found = new Evidence(List.of(wrong, right, told(lamp, true), told(lamp, true)), true);
+        assertThat(first(found)).containsExactly(new Fault.Broken(LAST));
+        assertThat(Diagnosis.of(TABLE, found, ON, () -> true).wiggle())
+                .hasValueSatisfying(next -> assertThat(next.part()).isNotEqualTo(lamp.part()));
     }
 
     /** A fault is written and read again; what is none is refused. */

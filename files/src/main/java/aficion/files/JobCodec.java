@@ -57,7 +57,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 5;
+    static final int VERSION = 6;
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
@@ -121,14 +121,15 @@ public final class JobCodec {
     }
 
     /** What has been done, as it is kept: a list is left out where it is empty. */
-    @JsonPropertyOrder({"done", "bench", "accepted", "made", "unused", "fitted"})
+    @JsonPropertyOrder({"done", "bench", "accepted", "made", "unused", "fitted", "tried"})
     record Done(
             Optional<List<DoneOf>> done,
             Optional<List<BenchRun>> bench,
             Optional<List<Acceptance>> accepted,
             Optional<List<MadeOf>> made,
             Optional<List<UnusedLead>> unused,
-            Optional<List<Work.Fitted>> fitted) {
+            Optional<List<Work.Fitted>> fitted,
+            Optional<List<Tried>> tried) {
         static Optional<Done> of(Job job) {
             var work = job.work();
             if (work.equals(Work.NONE)) {
@@ -144,6 +145,10 @@ public final class JobCodec {
                     work.made().entrySet().stream()
                             .map(each -> new MadeOf(each.getKey(), each.getValue()))
                             .toList();
+            var tried =
+                    work.tried().entrySet().stream()
+                            .map(each -> new Tried(each.getKey(), each.getValue()))
+                            .toList();
             return Optional.of(
                     new Done(
                             some(stages),
@@ -151,7 +156,8 @@ public final class JobCodec {
                             some(work.accepted()),
                             some(made),
                             some(work.unused()),
-                            some(work.fitted())));
+                            some(work.fitted()),
+                            some(tried)));
         }
 
         private static <T> Optional<List<T>> some(List<T> list) {
@@ -164,10 +170,7 @@ public final class JobCodec {
             for (int i = 0; i < list.size(); i++) {
                 var circuit = list.get(i).circuit();
                 if (stages.put(circuit, Set.copyOf(list.get(i).stages())) != null) {
-                    throw new InvalidJob(
-                            List.of(
-                                    new JobProblem(
-                                            "work.done", i, "circuit", circuit + " stands twice")));
+                    throw twice("work.done", i, "circuit", circuit);
                 }
             }
             var steps = new LinkedHashMap<WireId, Integer>();
@@ -178,7 +181,24 @@ public final class JobCodec {
                     accepted.orElse(List.of()),
                     steps,
                     leads(),
-                    fitted.orElse(List.of()));
+                    fitted.orElse(List.of()),
+                    parts());
+        }
+
+        private Map<PartId, List<BenchRun.Reading>> parts() {
+            var parts = new LinkedHashMap<PartId, List<BenchRun.Reading>>();
+            var list = tried.orElse(List.of());
+            for (int i = 0; i < list.size(); i++) {
+                var part = list.get(i).part();
+                if (parts.put(part, list.get(i).readings()) != null) {
+                    throw twice("work.tried", i, "part", part);
+                }
+            }
+            return parts;
+        }
+
+        private static InvalidJob twice(String list, int at, String field, Object name) {
+            return new InvalidJob(List.of(new JobProblem(list, at, field, name + " stands twice")));
         }
 
         private List<UnusedLead> leads() {
@@ -186,15 +206,15 @@ public final class JobCodec {
             for (int i = 0; i < leads.size(); i++) {
                 var name = leads.get(i).name();
                 if (leads.subList(0, i).stream().anyMatch(lead -> lead.name().equals(name))) {
-                    throw new InvalidJob(
-                            List.of(
-                                    new JobProblem(
-                                            "work.unused", i, "name", name + " stands twice")));
+                    throw twice("work.unused", i, "name", name);
                 }
             }
             return leads;
         }
     }
+
+    /** What one part showed before it was fitted. */
+    record Tried(PartId part, List<BenchRun.Reading> readings) {}
 
     /** How many steps of the making of one wire are done. */
     record MadeOf(WireId wire, int steps) {}

@@ -304,6 +304,7 @@ final class JobMapping {
                 WorkshopPractice.class,
                 Wording.class,
                 BenchRun.Verdict.class,
+                BenchRun.Setting.class,
                 Action.class,
                 JoinKind.Mass.class,
                 JoinKind.Half.class,

@@ -11,8 +11,9 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * Takes the tree of a job file of an earlier version to the latest, one version at a time, before
  * anything is bound; version 3 brought the body and what is made of each wire, version 4 the bodies
- * of connectors, version 5 what is seen to when parts are fitted, which earlier files just lack.
- * What a tree lacks or has too much is left for binding to say.
+ * of connectors, version 5 what is seen to when parts are fitted, which earlier files just lack;
+ * version 6 says of a test run where it was taken. What a tree lacks or has too much is left for
+ * binding to say.
  */
 final class Migration {
     private static final Set<String> CUT = Set.of("size", "insulation", "colour");
@@ -28,6 +29,9 @@ final class Migration {
         if (version < 2) {
             partWorkFromDesign(job);
             partWires(job);
+        }
+        if (version < 6) {
+            placeRuns(job);
         }
         job.put("version", JobCodec.VERSION);
     }
@@ -82,6 +86,11 @@ final class Migration {
             wire.set("cut", cut);
             wire.set("laid", taken(wire, LAID));
         }
+    }
+
+    /** Version 6: a run says where it was taken; before, there was the bench alone. */
+    private static void placeRuns(ObjectNode job) {
+        objects(job.path("work").path("bench")).forEach(run -> run.put("setting", "bench"));
     }
 
     private static ObjectNode taken(ObjectNode from, Set<String> fields) {

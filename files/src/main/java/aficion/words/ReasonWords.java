@@ -2,6 +2,7 @@ package aficion.words;
 
 import aficion.bench.reason.NextReading.Advice;
 import aficion.bench.reason.Suspect;
+import aficion.bench.reason.Wiggle;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
 import java.util.stream.Collectors;
@@ -39,6 +40,12 @@ public final class ReasonWords {
                                                 .orElse(Words.of("reason.restless")),
                                         outcome.suspects()))
                         .collect(Collectors.joining(", ")));
+    }
+
+    /** Where to move leads while what goes wrong is watched. */
+    public String wiggle(Wiggle wiggle) {
+        return Words.of(
+                "reason.wiggle", wiggle.part(), speech.name(wiggle.part()), wiggle.weight());
     }
 
     /** What is said where nothing that can be read tells more. */

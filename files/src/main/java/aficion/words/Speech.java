@@ -3,6 +3,7 @@ package aficion.words;
 import aficion.bench.Expected;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
+import aficion.bench.reason.Sign;
 import aficion.catalogue.Coverings;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Housings;
@@ -40,7 +41,6 @@ import aficion.make.StudStack;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.quantity.Amps;
-import aficion.quantity.Ohms;
 import aficion.quantity.Quantity;
 import aficion.quantity.Ratio;
 import aficion.quantity.UserUnits;
@@ -473,6 +473,7 @@ public final class Speech {
                             name(circuit),
                             Words.of("stage", stage));
             case WorkEdit.Fit(var line, _) -> Words.of("edit.Fit", line.part());
+            case WorkEdit.Try(var part, _) -> Words.of("edit.Try", part);
             case WorkEdit.NoteUnused(var lead) -> Words.of("edit.NoteUnused", lead.name());
             case WorkEdit.ForgetUnused(var lead) -> Words.of("edit.ForgetUnused", lead.name());
             case WorkEdit.Make(var wire, _) -> Words.of("edit.Make", number(wire));
@@ -499,6 +500,7 @@ public final class Speech {
         };
     }
 
+    /** What to do in a step of a run. */
     public String task(Task task) {
         return switch (task) {
             case TestStep.Look(var wire) -> Words.of("bench.task.look", number(wire));
@@ -509,7 +511,57 @@ public final class Speech {
             case TestStep.Quiet(var feed, _) -> Words.of("bench.task.quiet", number(feed));
             case TestStep.AmpsIn(var wire, _) -> Words.of("bench.task.amps", number(wire));
             case TestStep.VoltsAt(var terminal, _) -> Words.of("bench.task.volts", terminal);
+            case TestStep.Works(var signs, _) -> works(signs);
+            case TestStep.Check(var topic, var part, _) ->
+                    Words.of("bench.check." + topic, part, design.part(part).name());
+            case TestStep.ClipIn(var lamps) ->
+                    Words.of(
+                            "bench.task.clipIn",
+                            lamps.stream()
+                                    .map(lamp ->
+                                            Words.of(
+                                                    "bench.standIn",
+                                                    lamp.part(),
+                                                    lamp.pin(),
+                                                    say(lamp.lamp())))
+                                    .collect(Collectors.joining(", ")));
+            case TestStep.Leave(var parts) ->
+                    Words.of(
+                            "bench.task.leave",
+                            parts.stream().map(PartId::value).collect(Collectors.joining(", ")));
         };
+    }
+
+    /** What works, by what it does; all else is to be dark and still. */
+    private String works(List<Sign> signs) {
+        var awake =
+                signs.stream()
+                        .filter(Sign::isAwake)
+                        .collect(
+                                Collectors.groupingBy(
+                                        Sign::look,
+                                        TreeMap::new,
+                                        Collectors.mapping(this::load, Collectors.joining(", "))));
+        if (awake.isEmpty()) {
+            return Words.of("bench.task.dark");
+        }
+        var all =
+                awake.entrySet().stream()
+                        .map(each -> Words.of("bench.sign." + each.getKey(), each.getValue()))
+                        .collect(Collectors.joining("; "));
+        boolean rest = signs.stream().anyMatch(sign -> !sign.isAwake());
+        return Words.of(rest ? "bench.task.works.only" : "bench.task.works", all);
+    }
+
+    /** A load by its name, and its pin where it has several lights. */
+    private String load(Sign sign) {
+        var part = design.part(sign.part());
+        boolean several = part.kind().lightPins().size() > 1;
+        return Words.of(
+                several ? "bench.sign.pin" : "bench.sign.part",
+                part.id(),
+                sign.role(),
+                part.name());
     }
 
     public String expected(Optional<Expected> expected) {
@@ -519,23 +571,19 @@ public final class Speech {
                                     Words.of(
                                             "bench.near",
                                             say(middle),
-                                            say(like(middle, tolerance)));
+                                            UserUnits.plain(Math.rint(100 * tolerance) / 100)
+                                                    + " "
+                                                    + middle.unit().symbol());
                             case Expected.AtLeast(var least) ->
                                     Words.of("bench.atLeast", say(least));
                             case Expected.AtMost(var most) -> Words.of("bench.atMost", say(most));
+                            case Expected.Between(var least, var most) ->
+                                    Words.of("bench.between", say(least), say(most));
                             case Expected.Opens(var guard, var demand) ->
                                     guard.map(seat -> Words.of("bench.opens", seat, say(demand)))
                                             .orElseGet(() -> Words.of("bench.shorted"));
                         })
                 .orElseGet(() -> Words.of("bench.looks"));
-    }
-
-    private static Quantity like(Quantity quantity, double value) {
-        return switch (quantity.unit()) {
-            case VOLT -> new Volts(value);
-            case AMPERE -> new Amps(value);
-            default -> new Ohms(value);
-        };
     }
 
     /**

@@ -128,13 +128,23 @@ class JobCodecTest {
         var run =
                 new BenchRun(
                         new CircuitId("5"),
+                        BenchRun.Setting.STAND_INS,
+                        Optional.of("A. Tester"),
                         at,
                         List.of(
+                                new BenchRun.Reading(
+                                        "volts H1.56b rest",
+                                        Optional.of(12.1),
+                                        Optional.of("12.3"),
+                                        Verdict.NEAR,
+                                        at,
+                                        Optional.of("warm")),
                                 new BenchRun.Reading(
                                         "quiet", Optional.of(0.1 + 0.2), Verdict.FAIL, at),
                                 new BenchRun.Reading(
                                         "look w1", Optional.empty(), Verdict.PASS, at)));
-        var full = new WorkEdit.KeepRun(run).apply(Job.of(demo.withParts(parts)));
+        var tried = new WorkEdit.Try(parts.getFirst().id(), run.readings().getFirst());
+        var full = tried.apply(new WorkEdit.KeepRun(run).apply(Job.of(demo.withParts(parts))));
 
         var written = JobCodec.write(full);
 
@@ -327,7 +337,7 @@ class JobCodecTest {
         assertThat(new PartEdit.RemovePart(line.part()).apply(noted).work().fitted()).isEmpty();
     }
 
-    /** Files of versions 3 and 4, as they were kept then, are the same jobs, body and all. */
+    /** Files of versions 3 to 5, as they were kept then, are the same jobs, body and all. */
     @ParameterizedTest
     @CsvSource({
         "roadster, 3",
@@ -335,7 +345,10 @@ class JobCodecTest {
         "tractor, 3",
         "roadster, 4",
         "motorcycle, 4",
-        "tractor, 4"
+        "tractor, 4",
+        "roadster, 5",
+        "motorcycle, 5",
+        "tractor, 5"
     })
     void aFileOfALateVersionIsTheSameJob(String name, int version) throws IOException {
         assertThat(older(name, version)).contains("\"version\" : " + version);

@@ -3,9 +3,12 @@ package aficion.files;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.Expected;
+import aficion.bench.TestStep;
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.Evidence;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
@@ -13,10 +16,16 @@ import aficion.bench.reason.Suspect;
 import aficion.bench.reason.TestCover;
 import aficion.fault.Fault;
 import aficion.fault.Notation;
+import aficion.job.BenchRun.Setting;
 import aficion.job.Circuit;
+import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.UserUnits;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import aficion.words.Speech;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -89,7 +98,7 @@ class ReasonFiguresTest {
 
     private int follow(FaultTable table, int fault, Random random) {
         List<Reading> read = new ArrayList<>();
-        var diagnosis = Diagnosis.of(table, read, Conditions.REST, () -> true);
+        var diagnosis = Diagnosis.of(table, Evidence.of(read), Conditions.REST, () -> true);
         while (diagnosis.named().isEmpty() && diagnosis.next().isPresent() && read.size() < MOST) {
             var next = diagnosis.next().get();
             double real = table.predicted(next.state(), new Measure.VoltsAt(next.at()))[fault];
@@ -99,7 +108,7 @@ class ReasonFiguresTest {
                 shown = 14 * random.nextDouble();
             }
             read.add(new Reading(next.state(), new Measure.VoltsAt(next.at()), shown));
-            diagnosis = Diagnosis.of(table, read, next.state(), () -> true);
+            diagnosis = Diagnosis.of(table, Evidence.of(read), next.state(), () -> true);
         }
         tried++;
         if (diagnosis.verdicts().getFirst().suspects().contains(table.suspects().get(fault))) {
@@ -127,19 +136,65 @@ class ReasonFiguresTest {
      */
     @Test
     void whatIsDrawnWrongCanBeTestedToo() {
+        int turn = 0;
         for (var mistake : Corpus.cases()) {
+            var setting = Setting.values()[turn++ % Setting.values().length];
             var design = mistake.design();
-            var netlist = Netlist.of(design);
             circuits(design)
                     .forEach(circuit -> {
-                        var table = FaultTable.of(netlist, circuit.id());
-                        var plan = BenchPlan.telling(table, circuit.id());
-                        var diagnosis = Diagnosis.of(table, List.of(), Conditions.REST, () -> true);
+                        var table = table(design, circuit.id(), setting);
+                        var plan = BenchPlan.of(setting, table, circuit.id());
+                        var diagnosis =
+                                Diagnosis.of(
+                                        table, Evidence.of(List.of()), Conditions.REST, () -> true);
 
                         assertThat(plan.steps()).as(mistake.name()).isNotEmpty();
                         assertThat(diagnosis.verdicts()).as(mistake.name()).isNotEmpty();
                         assertThat(diagnosis.verdicts().stream().mapToDouble(Verdict::weight).sum())
                                 .isBetween(0.999, 1.001);
+                    });
+        }
+    }
+
+    private static FaultTable table(Design design, CircuitId circuit, Setting setting) {
+        return FaultTable.of(Netlist.of(BenchPlan.tested(setting, design, circuit)), circuit);
+    }
+
+    /**
+     * Wherever a circuit is tested its steps are in the order of the stages, each has a name of its
+     * own, can be said, and has nobody try what opens a guard.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void everyCircuitHasARunForEverySetting(String demo) {
+        var design = DemoJobs.find(demo).orElseThrow().design();
+        var speech = new Speech(design, UserUnits.METRIC);
+        for (var setting : Setting.values()) {
+            circuits(design)
+                    .forEach(circuit -> {
+                        var table = table(design, circuit.id(), setting);
+                        var steps = BenchPlan.of(setting, table, circuit.id()).steps();
+                        assertThat(steps).as(circuit.name() + " " + setting).isNotEmpty();
+                        assertThat(steps).extracting(TestStep::stage).isSorted();
+                        assertThat(steps).extracting(TestStep::key).doesNotHaveDuplicates();
+                        assertThat(steps)
+                                .extracting(step -> speech.task(step.task()))
+                                .allSatisfy(
+                                        text -> assertThat(text).isNotBlank().doesNotContain("{"));
+                        var solver = new Solver(table.netlist());
+                        assertThat(steps)
+                                .filteredOn(step ->
+                                        step.expected()
+                                                .filter(Expected.Opens.class::isInstance)
+                                                .isEmpty())
+                                .flatExtracting(step -> step.task().state().stream().toList())
+                                .allSatisfy(state ->
+                                        assertThat(solver.solve(state))
+                                                .isInstanceOfSatisfying(
+                                                        Outcome.Solved.class,
+                                                        solved ->
+                                                                assertThat(solved.point().blown())
+                                                                        .isEmpty()));
                     });
         }
     }

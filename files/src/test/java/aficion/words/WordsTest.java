@@ -156,7 +156,12 @@ class WordsTest {
 
     @Test
     void everyEditCanBeSaid() {
-        var run = new BenchRun(new CircuitId("5"), Instant.EPOCH, List.of());
+        var run =
+                BenchRun.begun(
+                        new CircuitId("5"),
+                        BenchRun.Setting.BENCH,
+                        Optional.empty(),
+                        Instant.EPOCH);
 
         assertThat(
                         List.of(

@@ -22,23 +22,48 @@ public final class Belief {
     /** How often an eye says of a lamp what is so, what is next to it, or what is not. */
     private static final double[] SEEN = {0.93, 0.05, 0.01, 0.01};
 
+    /** What is less likely than that share of what looks the same is ruled out. */
+    private static final double RULED = 0.05;
+
+    /** How often a person is right about something that is so or is not. */
+    private static final double TOLD = 0.96;
+
+    /** How often a bad joint shows while it is moved, and nothing else does. */
+    private static final double MOVED = 0.85;
+
     private final FaultTable table;
     private final List<Reading> readings;
+    private final boolean comesAndGoes;
     private final double[] log;
     private final double[] weights;
 
-    private Belief(FaultTable table, List<Reading> readings, double[] log) {
+    private Belief(FaultTable table, List<Reading> readings, boolean comesAndGoes, double[] log) {
         this.table = table;
         this.readings = List.copyOf(readings);
+        this.comesAndGoes = comesAndGoes;
         this.log = log;
         this.weights = shares(log);
     }
 
     /** Before anything is read. */
     public static Belief of(FaultTable table) {
+        return of(table, false);
+    }
+
+    /** After all that is known. */
+    public static Belief of(FaultTable table, Evidence evidence) {
+        var belief = of(table, evidence.comesAndGoes());
+        for (var reading : evidence.readings()) {
+            belief = belief.after(reading);
+        }
+        return belief;
+    }
+
+    private static Belief of(FaultTable table, boolean comesAndGoes) {
         return new Belief(
                 table,
                 List.of(),
+                comesAndGoes,
                 table.suspects().stream().mapToDouble(each -> Math.log(each.weight())).toArray());
     }
 
@@ -64,11 +89,19 @@ public final class Belief {
         var next = log.clone();
         var predicted = table.predicted(reading.state(), reading.what());
         for (int i = 0; i < next.length; i++) {
-            next[i] += Math.log(likelihood(predicted[i], reading));
+            next[i] += Math.log(likely(predicted, i, reading));
         }
         var all = new ArrayList<>(readings);
         all.add(reading);
-        return new Belief(table, all, next);
+        return new Belief(table, all, comesAndGoes, next);
+    }
+
+    /** Of what comes and goes a reading shows the trouble as often as it shows none. */
+    private double likely(double[] predicted, int suspect, Reading reading) {
+        double there = likelihood(predicted[suspect], reading);
+        boolean moved =
+                reading.what() instanceof Measure.Told(var told) && told instanceof Telltale.Moves;
+        return comesAndGoes && !moved ? (there + likelihood(predicted[0], reading)) / 2 : there;
     }
 
     /** How likely a reading is where a value is predicted, for each volt or amp. */
@@ -91,11 +124,18 @@ public final class Belief {
                             reading.value(),
                             Math.hypot(OFF, 4 * OFF_SHARE * predicted),
                             anything);
+            case Measure.Told(var told) -> told(told, predicted == reading.value());
             case Measure.LightOf _ -> {
                 int apart = Sight.of(predicted).ordinal() - Sight.of(reading.value()).ordinal();
                 yield SEEN[Math.abs(apart)];
             }
         };
+    }
+
+    /** What does not change while it is moved may sit there all the same. */
+    private static double told(Telltale telltale, boolean agrees) {
+        double right = telltale instanceof Telltale.Moves ? MOVED : TOLD;
+        return agrees ? right : 1 - right;
     }
 
     private static double measured(double predicted, double value, double off, double anything) {
@@ -106,11 +146,7 @@ public final class Belief {
 
     /** The same readings with other suspects. */
     Belief over(FaultTable other) {
-        var belief = of(other);
-        for (var reading : readings) {
-            belief = belief.after(reading);
-        }
-        return belief;
+        return of(other, new Evidence(readings, comesAndGoes));
     }
 
     /**
@@ -122,7 +158,8 @@ public final class Belief {
         for (int i = 0; i < log.length; i++) {
             best = Math.max(best, log[i] - Math.log(table.suspects().get(i).weight()));
         }
-        return readings.stream().mapToDouble(this::perfect).sum() - best;
+        double perfect = readings.stream().mapToDouble(this::perfect).sum();
+        return perfect - best - (comesAndGoes ? readings.size() * Math.log(2) : 0);
     }
 
     /** The logarithm of the likelihood of a reading that is just as predicted. */
@@ -138,6 +175,11 @@ public final class Belief {
     /** What it is about. */
     public FaultTable table() {
         return table;
+    }
+
+    /** Whether the trouble is there at times only. */
+    public boolean comesAndGoes() {
+        return comesAndGoes;
     }
 
     /** What was read, in order. */
@@ -175,18 +217,19 @@ public final class Belief {
     }
 
     private Verdict verdict(List<Integer> group) {
+        double most = group.stream().mapToDouble(i -> weights[i]).max().orElse(0);
         return new Verdict(
                 group.stream().mapToDouble(i -> weights[i]).sum(),
                 group.stream()
                         .sorted(
-                                Comparator.comparing((Integer i) -> !isNothing(i))
+                                Comparator.comparing((Integer i) -> !isAsLikelyNothing(i, most))
                                         .thenComparing(i -> -weights[i]))
                         .map(table.suspects()::get)
                         .toList());
     }
 
-    /** Where nothing wrong looks the same, that is said first. */
-    private boolean isNothing(int suspect) {
-        return table.suspects().get(suspect).faults().isEmpty();
+    /** Where nothing wrong looks the same, that is said first, unless an eye has ruled it out. */
+    private boolean isAsLikelyNothing(int suspect, double most) {
+        return table.suspects().get(suspect).faults().isEmpty() && weights[suspect] > RULED * most;
     }
 }

@@ -13,10 +13,15 @@ import java.util.function.BooleanSupplier;
  * @param read how many readings it rests on
  * @param verdicts the likeliest first
  * @param next empty where nothing that can be read tells more
+ * @param wiggle where to move leads while it is watched, of what comes and goes
  * @param explained whether something that is looked for explains what was read
  */
 public record Diagnosis(
-        int read, List<Verdict> verdicts, Optional<Advice> next, boolean explained) {
+        int read,
+        List<Verdict> verdicts,
+        Optional<Advice> next,
+        Optional<Wiggle> wiggle,
+        boolean explained) {
     /** From so much on a verdict is named. */
     private static final double NAMED = 0.95;
 
@@ -31,16 +36,13 @@ public record Diagnosis(
      * @param wanted whether it is still wanted
      */
     public static Diagnosis of(
-            FaultTable table, List<Reading> readings, Conditions now, BooleanSupplier wanted) {
-        var belief = Belief.of(table);
-        for (var reading : readings) {
-            belief = belief.after(reading);
-        }
-        belief = Pairs.where(belief, table, wanted);
+            FaultTable table, Evidence evidence, Conditions now, BooleanSupplier wanted) {
+        var belief = Pairs.where(Belief.of(table, evidence), table, wanted);
         return new Diagnosis(
-                readings.size(),
+                evidence.readings().size(),
                 belief.verdicts(),
                 NextReading.of(belief, now),
+                evidence.comesAndGoes() ? Wiggle.of(belief) : Optional.empty(),
                 Pairs.explained(belief));
     }
 

@@ -44,6 +44,9 @@ public final class FaultTable {
     /** What was asked for besides, each with what every suspect shows of it. */
     private final Map<Asked, double[]> besides = new HashMap<>();
 
+    /** How each state is while all is well. */
+    private final Map<Conditions, Optional<OperatingPoint>> well = new HashMap<>();
+
     /** By state, what is read, and suspect. */
     private final double[][][] values;
 
@@ -69,13 +72,15 @@ public final class FaultTable {
         for (int state = 0; state < states().size(); state++) {
             var point = point(solver, states().get(state));
             for (int what = 0; what < measures.size(); what++) {
-                values[state][what][suspect] = value(point, measures.get(what));
+                values[state][what][suspect] =
+                        value(suspects.get(suspect), point, measures.get(what));
             }
         }
     }
 
-    static double value(Optional<OperatingPoint> point, Measure what) {
-        return point.map(found -> value(found, what)).orElse(Double.NaN);
+    /** What a suspect shows; NaN where nothing comes to rest. */
+    double value(Suspect suspect, Optional<OperatingPoint> point, Measure what) {
+        return point.map(found -> value(suspect, found, what)).orElse(Double.NaN);
     }
 
     /** What may be wrong with a circuit, nothing first. */
@@ -169,18 +174,28 @@ public final class FaultTable {
     private double[] besides(Asked asked) {
         return suspects.stream()
                 .mapToDouble(suspect ->
-                        value(point(new Solver(faulty(sound, suspect)), asked.state), asked.what))
+                        value(
+                                suspect,
+                                point(new Solver(faulty(sound, suspect)), asked.state),
+                                asked.what))
                 .toArray();
     }
 
-    private static double value(OperatingPoint point, Measure what) {
+    private double value(Suspect suspect, OperatingPoint point, Measure what) {
         return switch (what) {
             case Measure.VoltsAt(var at) -> volts(point, at);
             case Measure.AmpsIn(var wire) ->
                     Math.abs(point.through(point.netlist().design().wire(wire)).value());
             case Measure.LightOf(var part, var pin) ->
                     point.light(part, pin).map(light -> light.value()).orElse(0.0);
+            case Measure.Told(var telltale) -> told(telltale, suspect, point);
         };
+    }
+
+    private double told(Telltale telltale, Suspect suspect, OperatingPoint point) {
+        return well.computeIfAbsent(point.conditions(), state -> point(new Solver(sound), state))
+                .map(all -> telltale.holds(suspect, point, all) ? 1.0 : 0.0)
+                .orElse(Double.NaN);
     }
 
     /** What each suspect would show of each measure in a state. */
@@ -203,7 +218,7 @@ public final class FaultTable {
     }
 
     /** How far off a value may be and still be taken for it, volts or amps. */
-    double near(Measure what, double value) {
+    public double near(Measure what, double value) {
         double system = sound.design().vehicle().system().value();
         return what instanceof Measure.AmpsIn
                 ? Math.max(NEAR_AMPS, NEAR_AMPS_SHARE * Math.abs(value))

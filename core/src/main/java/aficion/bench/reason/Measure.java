@@ -14,4 +14,7 @@ public sealed interface Measure {
 
     /** The light of a lamp as a share of what it should give at its rated volts. */
     record LightOf(PartId part, String pin) implements Measure {}
+
+    /** Something that is so, 1, or is not, 0. */
+    record Told(Telltale what) implements Measure {}
 }

@@ -47,7 +47,7 @@ public final class Pairs {
      * @param singles the table that the circuit began with
      */
     public static Belief where(Belief belief, FaultTable singles, BooleanSupplier wanted) {
-        if (explained(belief)) {
+        if (explained(belief) || belief.comesAndGoes()) {
             return belief;
         }
         return new Pairs(belief.over(singles), wanted).joined();
@@ -112,7 +112,7 @@ public final class Pairs {
                 var point =
                         points.computeIfAbsent(
                                 reading.state(), state -> FaultTable.point(solver, state));
-                double predicted = FaultTable.value(point, reading.what());
+                double predicted = table.value(pair, point, reading.what());
                 sum += belief.against(predicted, reading);
             }
             return Optional.of(new Scored(pair, sum));

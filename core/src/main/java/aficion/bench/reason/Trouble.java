@@ -2,6 +2,7 @@ package aficion.bench.reason;
 
 import aficion.catalogue.Zone;
 import aficion.job.GuardKind;
+import aficion.job.PartId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
@@ -34,13 +35,16 @@ final class Trouble {
     /** How hard something is to reach. */
     static double reach(Netlist netlist, Measure what) {
         return switch (what) {
-            case Measure.VoltsAt(var at) -> {
-                var part = netlist.design().part(at.part());
-                yield part.kind() instanceof GuardKind ? 0 : reach(part.zone());
-            }
+            case Measure.VoltsAt(var at) -> reach(netlist, at.part());
             case Measure.AmpsIn _ -> AMPS;
-            case Measure.LightOf _ -> 0;
+            case Measure.LightOf _, Measure.Told _ -> 0;
         };
+    }
+
+    /** How hard a part is to reach; a guard is there to be reached. */
+    static double reach(Netlist netlist, PartId id) {
+        var part = netlist.design().part(id);
+        return part.kind() instanceof GuardKind ? 0 : reach(part.zone());
     }
 
     private static double reach(Zone zone) {

@@ -24,8 +24,8 @@ import java.util.stream.Stream;
 public final class SourceRule implements Rule {
     private static final double PAYS = 0.5;
     private static final Rpm CRUISE = new Rpm(2000);
-    private static final Rpm IDLE = new Rpm(800);
-    private static final List<Rpm> SPEEDS = List.of(OperatingStates.ROAD, CRUISE, IDLE);
+    private static final List<Rpm> SPEEDS =
+            List.of(OperatingStates.ROAD, CRUISE, OperatingStates.IDLE);
 
     @Override
     public Stream<Finding> check(Assessment assessment) {

@@ -4,6 +4,7 @@ import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
 import aficion.job.Job;
+import aficion.job.PartId;
 import aficion.job.UnusedLead;
 import aficion.job.WireId;
 import aficion.job.Work;
@@ -64,6 +65,14 @@ public sealed interface WorkEdit extends Step {
         @Override
         public Work apply(Work work) {
             return work.with(run);
+        }
+    }
+
+    /** Keeps what a part showed before it was fitted. */
+    record Try(PartId part, BenchRun.Reading reading) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(part, reading);
         }
     }
 

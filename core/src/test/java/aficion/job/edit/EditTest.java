@@ -153,7 +153,7 @@ class EditTest {
     @Test
     void aBenchRunReplacesTheOneBegunAtTheSameTime() {
         var begun = Instant.parse("2026-11-25T10:00:00Z");
-        var run = new BenchRun(CIRCUIT, begun, List.of());
+        var run = BenchRun.begun(CIRCUIT, BenchRun.Setting.BENCH, Optional.empty(), begun);
         var read = run.with(new BenchRun.Reading("a", Optional.of(12.1), Verdict.PASS, begun));
         var corrected = read.with(new BenchRun.Reading("a", Optional.of(2.1), Verdict.FAIL, begun));
 

@@ -1,19 +1,25 @@
 package aficion.desktop.bench;
 
 import aficion.bench.BenchPlan;
+import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun;
+import aficion.job.BenchRun.Setting;
 import aficion.job.BenchRun.Verdict;
 import aficion.words.Words;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextFormatter;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -27,6 +33,8 @@ final class BenchView extends VBox {
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH)
                     .withZone(ZoneId.systemDefault());
+
+    private static final int LONGEST_NAME = 60;
 
     private final Workbench bench;
     private final Runs runs;
@@ -57,15 +65,54 @@ final class BenchView extends VBox {
         start.setId("bench-start");
         start.getStyleClass().add("main-button");
         start.setOnAction(_ -> runs.start());
-        var head = new HBox(14, title, state, Texts.spring(), progress, whole, start);
+        var head = new HBox(14, title, state, Texts.spring(), progress, start);
         head.setStyle("-fx-alignment: center-left;");
+        var how = new HBox(14, where(), by(), Texts.spring(), whole);
+        how.setStyle("-fx-alignment: center-left;");
         middle.setMinSize(0, 0);
         VBox.setVgrow(middle, Priority.ALWAYS);
-        getChildren().addAll(head, Texts.wrapped(Words.of("bench.caution"), "caution"), middle);
+        getChildren()
+                .addAll(head, how, Texts.wrapped(Words.of("bench.caution"), "caution"), middle);
         bench.plan().addListener((_, _, _) -> rebuild());
         bench.history().addListener((_, _, _) -> judge());
         sceneProperty().subscribe(scene -> bench.testing().set(scene != null));
         rebuild();
+    }
+
+    /** Where the circuit is tested. */
+    private Node where() {
+        var choice =
+                Choices.of(
+                        List.of(Setting.values()), setting -> Words.of("bench.setting", setting));
+        choice.setId("bench-where");
+        choice.valueProperty().bindBidirectional(bench.setting());
+        choice.disableProperty().bind(whole.selectedProperty());
+        choice.setFocusTraversable(false);
+        return choice;
+    }
+
+    /** Who tests. */
+    private Node by() {
+        var name = new TextField(lastTester().orElse(""));
+        name.setId("bench-by");
+        name.setPromptText(Words.of("bench.by"));
+        name.setAccessibleText(Words.of("bench.by"));
+        name.setPrefColumnCount(12);
+        name.setTextFormatter(
+                new TextFormatter<>(change ->
+                        change.getControlNewText().length() <= LONGEST_NAME ? change : null));
+        name.textProperty()
+                .subscribe(text ->
+                        bench.tester()
+                                .set(Optional.of(text.strip()).filter(given -> !given.isEmpty())));
+        return name;
+    }
+
+    /** Who took the latest run of the job that says so. */
+    private Optional<String> lastTester() {
+        return bench.job().work().bench().reversed().stream()
+                .flatMap(run -> run.by().stream())
+                .findFirst();
     }
 
     /** What stands beside it. */

@@ -198,6 +198,10 @@ final class InstrumentBar extends VBox {
             case TestStep.Look _,
                     TestStep.LookAt _,
                     TestStep.Isolation _,
+                    TestStep.Works _,
+                    TestStep.Check _,
+                    TestStep.ClipIn _,
+                    TestStep.Leave _,
                     TestStep.Quiet _,
                     TestStep.AmpsIn _ ->
                     Optional.empty();

@@ -6,15 +6,24 @@ import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
 import aficion.bench.reason.NextReading.Advice;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Telltale;
+import aficion.bench.reason.Wiggle;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun;
+import aficion.job.CircuitId;
+import aficion.job.ControlKind;
+import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.Terminal;
+import aficion.netlist.Conditions.FuseSeat;
 import aficion.words.ReasonWords;
 import aficion.words.Words;
 import java.util.Optional;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
@@ -85,6 +94,7 @@ final class ReasonPanel extends ScrollPane {
                     named.setId("reason-named");
                     box.getChildren().add(named);
                 });
+        diagnosis.wiggle().ifPresent(where -> wiggle(where, words));
         box.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("reason.next")));
         diagnosis
                 .next()
@@ -139,17 +149,112 @@ final class ReasonPanel extends ScrollPane {
                         read);
     }
 
+    /** Where to move leads while it is watched; a press says whether that changes anything. */
+    private void wiggle(Wiggle where, ReasonWords words) {
+        var moves = new Telltale.Moves(where.part());
+        var changes = Texts.button(Words.of("reason.moves"), "key-button", () -> tell(moves, true));
+        var steady =
+                Texts.button(Words.of("reason.steady"), "key-button", () -> tell(moves, false));
+        changes.setId("reason-moves");
+        steady.setId("reason-steady");
+        box.getChildren()
+                .addAll(
+                        Texts.rule(),
+                        Texts.wrapped(words.wiggle(where), "strong"),
+                        new HBox(8, changes, steady));
+    }
+
     private void seen() {
         lamps();
         if (!lamps.getChildren().isEmpty()) {
             box.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("reason.seen")), lamps);
         }
+        if (runs.circuit().isPresent()) {
+            box.getChildren().add(comes());
+        }
     }
 
-    /** A press says of a lamp what is seen of it as everything stands now. */
+    /** Whether the trouble is there at times only. */
+    private CheckBox comes() {
+        var comes = new CheckBox(Words.of("reason.comes"));
+        comes.setId("reason-comes");
+        comes.setFocusTraversable(false);
+        comes.setSelected(runs.latest().filter(RunReadings::comesAndGoes).isPresent());
+        comes.setOnAction(_ ->
+                runs.keep(RunReadings.comesAndGoes(comes.isSelected(), bench.clock().instant())));
+        return comes;
+    }
+
+    /**
+     * A press says of a lamp, a guard, a flasher or a lead what is noticed as everything stands.
+     */
     private void lamps() {
         lamps.getChildren().clear();
-        runs.circuit().ifPresent(id -> bench.design().partsOf(id).forEach(this::lampsOf));
+        runs.circuit()
+                .ifPresent(id -> {
+                    bench.design().partsOf(id).forEach(this::lampsOf);
+                    bench.design().partsOf(id).forEach(this::toldOf);
+                    lamps.getChildren().add(warm(id));
+                });
+    }
+
+    private void toldOf(Part part) {
+        part.kind().seats().stream()
+                .filter(seat -> isOurs(part, seat))
+                .map(seat -> new FuseSeat(part.id(), seat.way()))
+                .forEach(seat ->
+                        lamps.getChildren().add(told("gone", seat, new Telltale.FuseGone(seat))));
+        if (part.kind() instanceof ControlKind.Flasher) {
+            lamps.getChildren().add(told("fast", part.id(), new Telltale.Fast(part.id())));
+        }
+    }
+
+    /** Whether a lead of the circuit ends at a seat. */
+    private boolean isOurs(Part part, Kind.Seat seat) {
+        return runs.circuit().stream()
+                .flatMap(id -> bench.design().wiresOf(id).stream())
+                .flatMap(wire -> wire.terminals().stream())
+                .anyMatch(at -> at.part().equals(part.id()) && seat.meets(at.pin()));
+    }
+
+    /** A button that says that something is so, or is not after all. */
+    private Button told(String word, Object what, Telltale telltale) {
+        boolean so = isSo(telltale);
+        var button =
+                Texts.button(
+                        Words.of(so ? "reason." + word : "reason." + word + ".ask", what),
+                        "key-button",
+                        () -> tell(telltale, !so));
+        button.setId(word + "-" + what);
+        button.setFocusTraversable(false);
+        return button;
+    }
+
+    /** The leads of the circuit, one of which gets warm. */
+    private MenuButton warm(CircuitId id) {
+        var menu = new MenuButton(Words.of("reason.warm"));
+        menu.setId("reason-warm");
+        menu.setFocusTraversable(false);
+        for (var wire : bench.design().wiresOf(id)) {
+            var telltale = new Telltale.Warm(wire.id());
+            var item = new CheckMenuItem(wire.number());
+            item.setSelected(isSo(telltale));
+            item.setOnAction(_ -> tell(telltale, item.isSelected()));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
+    private boolean isSo(Telltale telltale) {
+        return runs.latest()
+                .flatMap(run -> run.reading(StepKey.told(telltale, state())))
+                .flatMap(BenchRun.Reading::value)
+                .filter(value -> value > 0)
+                .isPresent();
+    }
+
+    private void tell(Telltale telltale, boolean so) {
+        runs.keep(RunReadings.told(telltale, state(), so, bench.clock().instant()));
     }
 
     private void lampsOf(Part part) {

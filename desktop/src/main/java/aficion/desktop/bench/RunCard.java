@@ -2,6 +2,7 @@ package aficion.desktop.bench;
 
 import aficion.bench.BenchPlan;
 import aficion.bench.TestStep;
+import aficion.bench.WarningLamps;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
@@ -22,6 +23,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -48,6 +50,7 @@ final class RunCard extends VBox {
     private final Label caution = Texts.wrapped("", "caution");
     private final Label right = Texts.wrapped("", "quiet");
     private final VBox then = new VBox(3);
+    private final GridPane lamps = new GridPane();
     private final Label coverage = Texts.wrapped("", "quiet");
     private final InstrumentBar instruments;
     private Optional<TestStep> advised = Optional.empty();
@@ -110,7 +113,10 @@ final class RunCard extends VBox {
         var spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
         instruments = new InstrumentBar(bench, runs, this::read);
-        getChildren().addAll(pips, card, buttons, instruments, then, spring, coverage);
+        lamps.setId("bench-lamps");
+        lamps.setHgap(14);
+        lamps.setVgap(4);
+        getChildren().addAll(pips, card, buttons, instruments, then, lamps, spring, coverage);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventFilter(KeyEvent.KEY_TYPED, this::typed);
         bench.conditions().addListener((_, _, _) -> judge());
@@ -127,9 +133,36 @@ final class RunCard extends VBox {
     void rebuild() {
         advised = Optional.empty();
         at = 0;
+        warnings();
         forward();
         judge();
         field.requestFocus();
+    }
+
+    /** What every warning lamp shows, where the engine runs. */
+    private void warnings() {
+        lamps.getChildren().clear();
+        runs.plan().flatMap(BenchPlan::lamps).ifPresent(this::warnings);
+    }
+
+    private void warnings(WarningLamps table) {
+        lamps.add(Texts.caption(Words.of("bench.lamps")), 0, 0);
+        for (int i = 0; i < table.states().size(); i++) {
+            var head = bench.speech().conditions(table.states().get(i));
+            lamps.add(Texts.wrapped(head, "brass-text"), i + 1, 0);
+        }
+        int row = 1;
+        for (var lamp : table.rows().entrySet()) {
+            lamps.add(Texts.label(bench.speech().name(lamp.getKey()), "strong"), 0, row);
+            for (int i = 0; i < lamp.getValue().size(); i++) {
+                lamps.add(Texts.label(Words.of("bench.lamp", lamp.getValue().get(i))), i + 1, row);
+            }
+            lamps.add(
+                    Texts.label(Words.of("bench.lamp.proof", table.proof(lamp.getKey())), "quiet"),
+                    table.states().size() + 1,
+                    row);
+            row++;
+        }
     }
 
     /** Takes up a reading that is advised. */
@@ -170,17 +203,25 @@ final class RunCard extends VBox {
         var speech = bench.speech();
         var state = step.task().state();
         position.setText(
-                state.map(speech::conditions).orElse(Words.of("bench.stage", step.task().stage())));
+                state.map(speech::conditions).orElse(Words.of("bench.stage", step.stage())));
         set.setVisible(state.filter(wanted -> !stands(wanted)).isPresent());
         task.setText(speech.task(step.task()));
         expected.setText(speech.expected(step.expected()));
         caution.setText(caution(step.task()).map(Words::of).orElse(""));
         right.setText(right(step.task()).map(Words::of).orElse(""));
         var known = reading(step);
-        verdict.setText(known.map(found -> Words.of("bench.verdict", found.verdict())).orElse(""));
+        boolean stale = runs.isStale(step);
+        verdict.setText(
+                known.map(found ->
+                                stale
+                                        ? Words.of("bench.stale")
+                                        : Words.of("bench.verdict", found.verdict()))
+                        .orElse(""));
         verdict.getStyleClass().removeAll("pass", "near", "fail", "not_tested");
-        known.ifPresent(found ->
-                verdict.getStyleClass().add(found.verdict().name().toLowerCase(Locale.ROOT)));
+        known.filter(_ -> !stale)
+                .ifPresent(found ->
+                        verdict.getStyleClass()
+                                .add(found.verdict().name().toLowerCase(Locale.ROOT)));
         field.setText(known.flatMap(Reading::value).map(UserUnits::plain).orElse(""));
         field.setPromptText(prompt(step));
         instruments.at(step());
@@ -218,7 +259,17 @@ final class RunCard extends VBox {
             case TestStep.AmpsIn _, TestStep.Quiet _ -> Optional.of("bench.caution.amps");
             case TestStep.Continuity _ -> Optional.of("bench.caution.ohms");
             case TestStep.Isolation _ -> Optional.of("bench.caution.isolation");
-            case TestStep.Look _, TestStep.LookAt _, TestStep.VoltsAt _ -> Optional.empty();
+            case TestStep.Works(_, var state) ->
+                    state.engine().value() > 0
+                            ? Optional.of("bench.caution.running")
+                            : Optional.empty();
+            case TestStep.Check(var topic, _, _) -> Optional.of("bench.caution." + topic);
+            case TestStep.VoltsAt(_, var state) ->
+                    state.engine().value() > 0
+                            ? Optional.of("bench.caution.running")
+                            : Optional.empty();
+            case TestStep.Look _, TestStep.LookAt _, TestStep.ClipIn _, TestStep.Leave _ ->
+                    Optional.empty();
         };
     }
 
@@ -240,10 +291,10 @@ final class RunCard extends VBox {
     private void pips() {
         pips.getChildren().clear();
         for (var stage : TestStep.Stage.values()) {
-            var of = steps().stream().filter(each -> each.task().stage() == stage).toList();
+            var of = steps().stream().filter(each -> each.stage() == stage).toList();
             if (!of.isEmpty()) {
                 long done = of.stream().filter(each -> reading(each).isPresent()).count();
-                boolean here = step().filter(each -> each.task().stage() == stage).isPresent();
+                boolean here = step().filter(each -> each.stage() == stage).isPresent();
                 pips.getChildren().add(pip(stage, done, of.size(), here));
             }
         }
@@ -279,17 +330,17 @@ final class RunCard extends VBox {
     /** Chooses what the step is about, so that the path and the board show where it is. */
     private void choose() {
         set();
-        step().map(step ->
-                        switch (step.task()) {
-                            case TestStep.Look(var wire) -> new Selection.OfWire(wire);
-                            case TestStep.LookAt(var part) -> new Selection.OfPart(part);
-                            case TestStep.Continuity(var wire) -> new Selection.OfWire(wire);
-                            case TestStep.Isolation(var at) -> new Selection.OfTerminal(at);
-                            case TestStep.Quiet(var wire, _) -> new Selection.OfWire(wire);
-                            case TestStep.AmpsIn(var wire, _) -> new Selection.OfWire(wire);
-                            case TestStep.VoltsAt(var at, _) -> new Selection.OfTerminal(at);
-                        })
+        step().map(step -> step.task().about())
+                .map(RunCard::selection)
                 .ifPresent(bench.selection()::set);
+    }
+
+    private static Selection selection(TestStep.Subject about) {
+        return switch (about) {
+            case TestStep.Subject.OfWire(var wire) -> new Selection.OfWire(wire);
+            case TestStep.Subject.OfPart(var part) -> new Selection.OfPart(part);
+            case TestStep.Subject.OfTerminal(var at) -> new Selection.OfTerminal(at);
+        };
     }
 
     private void set() {
@@ -375,13 +426,7 @@ final class RunCard extends VBox {
     private void keep(Optional<Double> value, Verdict verdict, Optional<String> note) {
         step().ifPresent(step -> {
             asksWhy = false;
-            var kept =
-                    new Reading(
-                            step.key(),
-                            value,
-                            verdict,
-                            bench.clock().instant(),
-                            note.filter(text -> !text.isBlank()));
+            var kept = runs.reading(step, value, verdict, note.filter(text -> !text.isBlank()));
             if (advised.isPresent()) {
                 advised = Optional.empty();
             } else if (at < steps().size() - 1) {

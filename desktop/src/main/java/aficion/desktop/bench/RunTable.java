@@ -60,8 +60,8 @@ final class RunTable extends VBox {
         TestStep.Stage stage = null;
         Conditions position = null;
         for (var step : plan.get().steps()) {
-            if (step.task().stage() != stage) {
-                stage = step.task().stage();
+            if (step.stage() != stage) {
+                stage = step.stage();
                 list.getChildren().add(Texts.label(Words.of("bench.stage", stage), "bench-stage"));
             }
             var needed = step.task().state();
@@ -131,7 +131,7 @@ final class RunTable extends VBox {
     }
 
     private void seen(TestStep step, Verdict verdict) {
-        runs.keep(new Reading(step.key(), Optional.empty(), verdict, bench.clock().instant()));
+        runs.keep(runs.reading(step, Optional.empty(), verdict, Optional.empty()));
     }
 
     private void measured(TestStep step, String text) {
@@ -144,9 +144,7 @@ final class RunTable extends VBox {
             row.problem().setText(Words.of("bench.unreadable", text, expected.unit().symbol()));
             return;
         }
-        runs.keep(
-                new Reading(
-                        step.key(), value, expected.judge(value.get()), bench.clock().instant()));
+        runs.keep(runs.reading(step, value, expected.judge(value.get()), Optional.empty()));
         next(step).ifPresent(key -> rows.get(key).field().ifPresent(TextField::requestFocus));
     }
 

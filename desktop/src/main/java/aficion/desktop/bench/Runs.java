@@ -1,6 +1,8 @@
 package aficion.desktop.bench;
 
+import aficion.bench.Against;
 import aficion.bench.BenchPlan;
+import aficion.bench.TestStep;
 import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun;
@@ -9,7 +11,6 @@ import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.Work.Stage;
 import aficion.job.edit.WorkEdit;
-import java.util.List;
 import java.util.Optional;
 
 /** The run of the circuit in focus, and how it is kept. */
@@ -33,18 +34,37 @@ final class Runs {
         return plan().map(BenchPlan::circuit);
     }
 
-    /** Its latest run. */
+    /** Its latest run where it is tested now. */
     Optional<BenchRun> latest() {
-        return circuit().flatMap(id -> bench.job().work().latestRun(id));
+        return plan().flatMap(plan -> bench.job().work().latestRun(plan.circuit(), plan.setting()));
     }
 
     /** Begins another. */
     void start() {
-        circuit()
-                .ifPresent(id ->
-                        bench.perform(
-                                new WorkEdit.KeepRun(
-                                        new BenchRun(id, bench.clock().instant(), List.of()))));
+        plan().ifPresent(plan -> bench.perform(new WorkEdit.KeepRun(begun(plan))));
+    }
+
+    private BenchRun begun(BenchPlan plan) {
+        return BenchRun.begun(
+                plan.circuit(), plan.setting(), bench.tester().get(), bench.clock().instant());
+    }
+
+    /** What was read at a step, with what it is held against. */
+    Reading reading(TestStep step, Optional<Double> value, Verdict verdict, Optional<String> note) {
+        return new Reading(
+                step.key(),
+                value,
+                Optional.of(Against.of(bench.design(), step)),
+                verdict,
+                bench.clock().instant(),
+                note);
+    }
+
+    /** Whether what was read at a step was read of something else than is drawn now. */
+    boolean isStale(TestStep step) {
+        return latest().flatMap(run -> run.reading(step.key()))
+                .filter(reading -> Against.isStale(bench.design(), step, reading))
+                .isPresent();
     }
 
     /**
@@ -52,27 +72,28 @@ final class Runs {
      * is sound the circuit is tested.
      */
     void keep(Reading reading) {
-        circuit()
-                .ifPresent(id -> {
-                    var now = bench.clock().instant();
-                    var run = latest().orElseGet(() -> new BenchRun(id, now, List.of()));
-                    bench.perform(new WorkEdit.KeepRun(run.with(reading)));
-                    boolean tested = bench.job().work().done(id).contains(Stage.TESTED);
-                    if (!tested && isSound()) {
-                        bench.perform(new WorkEdit.SetStage(id, Stage.TESTED, true));
-                    }
-                });
+        plan().ifPresent(plan -> {
+            var run = latest().orElseGet(() -> begun(plan));
+            bench.perform(new WorkEdit.KeepRun(run.with(reading)));
+            var id = plan.circuit();
+            boolean tested = bench.job().work().done(id).contains(Stage.TESTED);
+            if (!tested && isSound()) {
+                bench.perform(new WorkEdit.SetStage(id, Stage.TESTED, true));
+            }
+        });
     }
 
-    /** Whether every step is done, and none of them failed or was left out. */
+    /** Whether every step is done of what is drawn, and none failed or was left out. */
     private boolean isSound() {
         return plan().isPresent()
                 && plan().get().steps().stream()
                         .allMatch(step ->
-                                latest().flatMap(run -> run.reading(step.key()))
-                                        .map(Reading::verdict)
-                                        .filter(verdict ->
-                                                verdict == Verdict.PASS || verdict == Verdict.NEAR)
-                                        .isPresent());
+                                !isStale(step)
+                                        && latest().flatMap(run -> run.reading(step.key()))
+                                                .map(Reading::verdict)
+                                                .filter(verdict ->
+                                                        verdict == Verdict.PASS
+                                                                || verdict == Verdict.NEAR)
+                                                .isPresent());
     }
 }

@@ -22,12 +22,15 @@ import picocli.CommandLine.Mixin;
 final class BenchCommand extends Commands.Printing {
     @Mixin private Commands.JobArgument job;
     @Mixin private CircuitOption circuit;
+    @Mixin private WhereOption where;
 
     @Override
     public Integer call() throws IOException {
         var design = job.load().design();
-        var table = FaultTable.of(Netlist.of(design), circuit.of(design));
-        var plan = BenchPlan.telling(table, circuit.of(design));
+        var asked = circuit.of(design);
+        var setting = where.setting();
+        var there = BenchPlan.tested(setting, design, asked);
+        var plan = BenchPlan.of(setting, FaultTable.of(Netlist.of(there), asked), asked);
         var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         printer.printRecord(
                 "step", "state", "where", "quantity", "expected", "tolerance", "notices");
@@ -58,20 +61,22 @@ final class BenchCommand extends Commands.Printing {
     }
 
     private static String where(Design design, TestStep.Task task) {
-        return switch (task) {
-            case TestStep.Look(var wire) -> design.wire(wire).number();
-            case TestStep.LookAt(var part) -> part.value();
-            case TestStep.Continuity(var wire) -> design.wire(wire).number();
-            case TestStep.Isolation(var at) -> at.toString();
-            case TestStep.Quiet(var wire, _) -> design.wire(wire).number();
-            case TestStep.AmpsIn(var wire, _) -> design.wire(wire).number();
-            case TestStep.VoltsAt(var at, _) -> at.toString();
+        return switch (task.about()) {
+            case TestStep.Subject.OfWire(var wire) -> design.wire(wire).number();
+            case TestStep.Subject.OfPart(var part) -> part.value();
+            case TestStep.Subject.OfTerminal(var at) -> at.toString();
         };
     }
 
     private static String quantity(TestStep.Task task) {
         return switch (task) {
-            case TestStep.Look _, TestStep.LookAt _ -> "look";
+            case TestStep.Look _,
+                    TestStep.LookAt _,
+                    TestStep.Works _,
+                    TestStep.Check _,
+                    TestStep.ClipIn _,
+                    TestStep.Leave _ ->
+                    "look";
             case TestStep.Continuity _, TestStep.Isolation _ -> "ohms";
             case TestStep.Quiet _, TestStep.AmpsIn _ -> "amps";
             case TestStep.VoltsAt _ -> "volts";
@@ -83,13 +88,18 @@ final class BenchCommand extends Commands.Printing {
             case Expected.Near(var value, _) -> Optional.of(value.value());
             case Expected.AtMost(var value) -> Optional.of(value.value());
             case Expected.AtLeast(var value) -> Optional.of(value.value());
+            case Expected.Between(var least, var most) ->
+                    Optional.of((least.value() + most.value()) / 2);
             case Expected.Opens _ -> Optional.empty();
         };
     }
 
     private static Optional<Double> tolerance(Expected expected) {
-        return expected instanceof Expected.Near(_, var tolerance)
-                ? Optional.of(tolerance)
-                : Optional.empty();
+        return switch (expected) {
+            case Expected.Near(_, var tolerance) -> Optional.of(tolerance);
+            case Expected.Between(var least, var most) ->
+                    Optional.of((most.value() - least.value()) / 2);
+            case Expected.AtMost _, Expected.AtLeast _, Expected.Opens _ -> Optional.empty();
+        };
     }
 }

@@ -1,10 +1,13 @@
 package aficion.desktop.cli;
 
+import aficion.bench.RunReadings;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Telltale;
 import aficion.desktop.cli.Commands.BadInput;
 import aficion.job.Design;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
@@ -34,10 +37,44 @@ final class ReadingText {
             throw new BadInput(Words.of("cli.reading.form", text));
         }
         var state = StateOption.parse(design, words[0]);
+        var told = told(design, words[1], words[2]);
+        if (told.isPresent()) {
+            boolean so = !words[2].equals("steady");
+            return new Reading(state, new Measure.Told(told.get()), so ? 1 : 0);
+        }
         var sight = sight(words[2]);
         return sight.isPresent()
                 ? new Reading(state, lamp(design, words[1]), sight.get().share())
                 : measured(design, state, words[1], words[2]);
+    }
+
+    /** What is noticed without an instrument; empty where the word says something else. */
+    private static Optional<Telltale> told(Design design, String where, String word) {
+        return switch (word) {
+            case "gone" ->
+                    Optional.of(
+                            RunReadings.guard(design, where)
+                                    .map(Telltale.FuseGone::new)
+                                    .orElseThrow(() ->
+                                            new BadInput(Words.of("cli.reading.guard", where))));
+            case "warm" ->
+                    Optional.of(
+                            design.labelled(where)
+                                    .map(wire -> new Telltale.Warm(wire.id()))
+                                    .orElseThrow(() ->
+                                            new BadInput(Words.of("cli.reading.wire", where))));
+            case "fast" -> Optional.of(new Telltale.Fast(part(design, where)));
+            case "moves", "steady" -> Optional.of(new Telltale.Moves(part(design, where)));
+            default -> Optional.empty();
+        };
+    }
+
+    private static PartId part(Design design, String where) {
+        return design.parts().stream()
+                .map(part -> part.id())
+                .filter(id -> id.value().equals(where))
+                .findFirst()
+                .orElseThrow(() -> new BadInput(Words.of("cli.reading.part", where)));
     }
 
     private static Reading measured(Design design, Conditions state, String where, String value) {

@@ -1,7 +1,9 @@
 package aficion.desktop.cli;
 
+import aficion.bench.BenchPlan;
 import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.Evidence;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Suspect;
 import aficion.fault.Notation;
@@ -39,15 +41,23 @@ final class ReasonCommand extends Commands.Printing {
 
     @Mixin private Commands.JobArgument job;
     @Mixin private CircuitOption circuit;
+    @Mixin private WhereOption where;
 
     @Option(
             names = "--reading",
             paramLabel = "'STATE WHERE VALUE'",
             description = {
                 "what was read: 'key=run,lights=head H1.56b 0.02V', amps in a wire ('rest 5.01 0.3A'),",
-                "or what an eye says of a lamp ('key=run H1.56b dark': dark, dim, right, bright)"
+                "what an eye says of a lamp ('key=run H1.56b dark': dark, dim, right, bright),",
+                "a fuse (rest F6 gone), a lead (key=run 5.12 warm), a flasher (fast),",
+                "or a part whose leads were moved (key=run K2 moves, or steady)"
             })
     private List<String> readings = new ArrayList<>();
+
+    @Option(
+            names = "--comes-and-goes",
+            description = "the trouble is there at times only: what is right rules nothing out")
+    private boolean comes;
 
     @Override
     public Integer call() throws IOException {
@@ -55,8 +65,9 @@ final class ReasonCommand extends Commands.Printing {
         var asked = circuit.of(design);
         var parsed = readings.stream().map(text -> ReadingText.parse(design, text)).toList();
         var now = parsed.isEmpty() ? Conditions.REST : parsed.getLast().state();
-        var table = FaultTable.of(Netlist.of(design), asked);
-        var diagnosis = Diagnosis.of(table, parsed, now, () -> true);
+        var there = BenchPlan.tested(where.setting(), design, asked);
+        var table = FaultTable.of(Netlist.of(there), asked);
+        var diagnosis = Diagnosis.of(table, new Evidence(parsed, comes), now, () -> true);
         var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         printer.printRecord("rank", "weight", "fault", "words");
         var words = new ReasonWords(design, UserUnits.METRIC);
@@ -66,6 +77,11 @@ final class ReasonCommand extends Commands.Printing {
             if (rank <= MOST_RANKS && (rank == 1 || verdict.weight() >= TOLD)) {
                 print(printer, rank, verdict, design, words);
             }
+        }
+        if (diagnosis.wiggle().isPresent()) {
+            var wiggle = diagnosis.wiggle().get();
+            printer.printRecord(
+                    "move", StateText.of(design, now), wiggle.part(), words.wiggle(wiggle));
         }
         next(printer, diagnosis, design, words);
         printer.flush();

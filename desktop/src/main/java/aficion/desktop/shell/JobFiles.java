@@ -25,6 +25,7 @@ import aficion.files.sheet.Sheets;
 import aficion.forming.FormingBoard;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.stock.Stock;
@@ -502,6 +503,7 @@ public final class JobFiles {
 
     void printBench() {
         var job = bench.job();
+        var setting = bench.setting().get();
         bench.focus()
                 .get()
                 .filter(circuit -> !bench.design().wiresOf(circuit).isEmpty())
@@ -510,9 +512,12 @@ public final class JobFiles {
                                 "bench-" + FileNames.of(circuit.value()) + ".pdf",
                                 false,
                                 assessment -> {
+                                    var there =
+                                            BenchPlan.tested(setting, assessment.design(), circuit);
                                     var plan =
-                                            BenchPlan.telling(
-                                                    FaultTable.of(assessment.netlist(), circuit),
+                                            BenchPlan.of(
+                                                    setting,
+                                                    FaultTable.of(Netlist.of(there), circuit),
                                                     circuit);
                                     return Sheets.bench(
                                             job.with(assessment.design()), plan, bench.units());

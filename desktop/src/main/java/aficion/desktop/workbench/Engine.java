@@ -1,6 +1,8 @@
 package aficion.desktop.workbench;
 
+import aficion.bench.BenchPlan;
 import aficion.bench.reason.FaultTable;
+import aficion.job.BenchRun.Setting;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.netlist.Netlist;
@@ -53,7 +55,8 @@ final class Engine implements AutoCloseable {
         private @Nullable Suspected faults;
 
         /** The faults of a circuit, and what each would show. */
-        private record Suspected(Design design, CircuitId circuit, FaultTable table) {}
+        private record Suspected(
+                Design design, CircuitId circuit, boolean standIns, FaultTable table) {}
 
         /** The faults of a design, ready to be tried. */
         private record Swept(Design design, Sweep sweep) {}
@@ -89,14 +92,23 @@ final class Engine implements AutoCloseable {
         }
 
         /** What the faults of a circuit would show; empty where that is wanted no longer. */
-        Optional<FaultTable> faults(Design design, CircuitId circuit, BooleanSupplier wanted) {
+        Optional<FaultTable> faults(
+                Design design, CircuitId circuit, Setting where, BooleanSupplier wanted) {
+            boolean standIns = where == Setting.STAND_INS;
             var kept = faults;
-            if (kept == null || kept.design() != design || !kept.circuit().equals(circuit)) {
-                var made = FaultTable.of(Netlist.of(design), circuit, wanted);
+            if (kept == null
+                    || kept.design() != design
+                    || !kept.circuit().equals(circuit)
+                    || kept.standIns() != standIns) {
+                var made =
+                        FaultTable.of(
+                                Netlist.of(BenchPlan.tested(where, design, circuit)),
+                                circuit,
+                                wanted);
                 if (made.isEmpty()) {
                     return Optional.empty();
                 }
-                kept = new Suspected(design, circuit, made.get());
+                kept = new Suspected(design, circuit, standIns, made.get());
                 faults = kept;
             }
             return Optional.of(kept.table());

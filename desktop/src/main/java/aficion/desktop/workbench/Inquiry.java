@@ -216,7 +216,7 @@ public final class Inquiry {
                 hand -> {
                     long ticket = engine.ticket(Question.REASON);
                     BooleanSupplier wanted = () -> engine.ticket(Question.REASON) == ticket;
-                    return hand.faults(design, circuit, wanted)
+                    return hand.faults(design, circuit, run.setting(), wanted)
                             .map(table ->
                                     Diagnosis.of(table, RunReadings.of(design, run), now, wanted));
                 },

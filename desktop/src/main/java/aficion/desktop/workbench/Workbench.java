@@ -14,6 +14,7 @@ import aficion.files.JobStore;
 import aficion.files.JobStore.Stored;
 import aficion.files.sheet.LabelSheet;
 import aficion.files.sheet.PaperFormat;
+import aficion.job.BenchRun.Setting;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -82,6 +83,9 @@ public final class Workbench implements AutoCloseable {
     private final BooleanProperty whole = new SimpleBooleanProperty();
     private final BooleanProperty testing = new SimpleBooleanProperty();
     private final BooleanProperty everyReading = new SimpleBooleanProperty();
+    private final ObjectProperty<Setting> setting = new SimpleObjectProperty<>(Setting.BENCH);
+    private final ObjectProperty<Optional<String>> tester =
+            new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<PaperFormat> paper = new SimpleObjectProperty<>(PaperFormat.A4);
     private final ObjectProperty<LabelSheet> labels = new SimpleObjectProperty<>(LabelSheet.USUAL);
     private final ObjectProperty<Forming> forming = new SimpleObjectProperty<>(Forming.FIRST);
@@ -185,6 +189,7 @@ public final class Workbench implements AutoCloseable {
         focus.addListener((_, _, _) -> draw());
         testing.addListener((_, _, _) -> replan());
         everyReading.addListener((_, _, _) -> replan());
+        setting.addListener((_, _, _) -> replan());
         whole.addListener((_, _, _) -> drawWhole());
         options.addListener((_, _, _) -> {
             draw();
@@ -283,6 +288,16 @@ public final class Workbench implements AutoCloseable {
     /** Whether a test run takes every reading there is, not only those that tell. */
     public BooleanProperty everyReading() {
         return everyReading;
+    }
+
+    /** Where the circuit in focus is tested. */
+    public ObjectProperty<Setting> setting() {
+        return setting;
+    }
+
+    /** Who tests, as it is kept with the next run that is begun. */
+    public ObjectProperty<Optional<String>> tester() {
+        return tester;
     }
 
     /** The paper that sheets are printed on. */
@@ -705,15 +720,16 @@ public final class Workbench implements AutoCloseable {
                 });
     }
 
-    /** The run of few readings that tell, or every reading there is. */
+    /** The run for a setting, or every reading there is. */
     private Optional<BenchPlan> plan(
-            Engine.Hand hand, Design design, CircuitId circuit, boolean all) {
-        if (all || design.wiresOf(circuit).isEmpty()) {
+            Engine.Hand hand, Design design, CircuitId circuit, Optional<Setting> where) {
+        if (where.isEmpty() || design.wiresOf(circuit).isEmpty()) {
             return Optional.of(BenchPlan.of(hand.solver(design), circuit));
         }
         long ticket = engine.ticket(Question.PLAN);
-        return hand.faults(design, circuit, () -> engine.ticket(Question.PLAN) == ticket)
-                .map(table -> BenchPlan.telling(table, circuit));
+        var there = where.get();
+        return hand.faults(design, circuit, there, () -> engine.ticket(Question.PLAN) == ticket)
+                .map(table -> BenchPlan.of(there, table, circuit));
     }
 
     private void draw() {
@@ -748,10 +764,10 @@ public final class Workbench implements AutoCloseable {
             plan.set(Optional.empty());
             return;
         }
-        boolean all = everyReading.get();
+        var where = everyReading.get() ? Optional.<Setting>empty() : Optional.of(setting.get());
         engine.ask(
                 Question.PLAN,
-                hand -> plan(hand, design, id, all),
+                hand -> plan(hand, design, id, where),
                 found ->
                         found.ifPresent(made -> plan.set(Optional.of(new ForJob<>(design, made)))));
     }

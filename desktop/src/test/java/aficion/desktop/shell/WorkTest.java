@@ -327,6 +327,8 @@ class WorkTest extends WindowTest {
             case Expected.Near(var value, _) -> String.format(Locale.ROOT, "%.2f", value.value());
             case Expected.AtLeast _ -> "OL";
             case Expected.AtMost _ -> "0.1";
+            case Expected.Between(var least, _) ->
+                    String.format(Locale.ROOT, "%.2f", least.value());
             case Expected.Opens _ -> "0";
         };
     }

@@ -1,14 +1,12 @@
 package aficion.files.sheet;
 
 import aficion.bench.BenchPlan;
-import aficion.bench.TestStep;
 import aficion.diagram.Diagram;
 import aficion.files.sheet.Typefaces.Face;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Job;
 import aficion.job.Work;
-import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
 import aficion.words.Speech;
@@ -16,7 +14,6 @@ import aficion.words.Words;
 import aficion.working.Working;
 import java.io.IOException;
 import java.util.List;
-import java.util.Optional;
 
 /** Printed sheets: each returns the bytes of a PDF file. */
 public final class Sheets {
@@ -174,81 +171,7 @@ public final class Sheets {
      * taken.
      */
     public static byte[] bench(Job job, BenchPlan plan, UserUnits units) throws IOException {
-        var design = job.design();
-        var speech = new Speech(design, units);
-        var widths = new float[] {400, 150, 110, 100};
-        var names =
-                List.of("sheet.step", "bench.expected", "bench.measured", "sheet.verdict").stream()
-                        .map(Words::of)
-                        .toList();
-        var run = job.work().latestRun(plan.circuit());
-        try (var paper =
-                new Paper(circuitTitle("sheet.bench", design, plan.circuit()), subtitle(design))) {
-            float y = heading(paper, names, widths, Paper.TOP + 10);
-            Optional<Conditions> position = Optional.empty();
-            Optional<TestStep.Stage> stage = Optional.empty();
-            for (var step : plan.steps()) {
-                if (y > Paper.BOTTOM - 2 * LINE) {
-                    paper.newPage();
-                    y = heading(paper, names, widths, Paper.TOP + 10);
-                }
-                if (!stage.equals(Optional.of(step.task().stage()))) {
-                    stage = Optional.of(step.task().stage());
-                    paper.text(
-                            Face.BOLD,
-                            10.5f,
-                            Paper.MARGIN,
-                            y + 2,
-                            Words.of("bench.stage", stage.get()));
-                    y += LINE;
-                }
-                if (!position.equals(step.task().state()) && step.task().state().isPresent()) {
-                    position = step.task().state();
-                    paper.text(
-                            Face.BOLD,
-                            SMALL,
-                            Paper.MARGIN,
-                            y,
-                            speech.conditions(position.get()),
-                            0x8F5A08);
-                    y += LINE;
-                }
-                var reading = run.flatMap(found -> found.reading(step.key()));
-                row(
-                        paper,
-                        List.of(
-                                speech.task(step.task()),
-                                speech.expected(step.expected()),
-                                reading.flatMap(found -> found.value())
-                                        .map(value ->
-                                                UserUnits.plain(value)
-                                                        + " "
-                                                        + step.expected()
-                                                                .map(expected ->
-                                                                        expected.unit().symbol())
-                                                                .orElse(""))
-                                        .or(() -> reading.flatMap(found -> found.note()))
-                                        .orElse(""),
-                                reading.map(found -> Words.of("bench.verdict", found.verdict()))
-                                        .orElse("")),
-                        widths,
-                        y);
-                y += LINE;
-            }
-            if (plan.coverage().isPresent()) {
-                var found = plan.coverage().get();
-                paper.text(
-                        Face.REGULAR,
-                        SMALL,
-                        Paper.MARGIN,
-                        y + 4,
-                        Words.of(
-                                "bench.coverage",
-                                found.noticed(),
-                                found.noticed(),
-                                found.unnoticed()));
-            }
-            return paper.finish();
-        }
+        return BenchSheet.of(
+                job, plan, units, circuitTitle("sheet.bench", job.design(), plan.circuit()));
     }
 }

@@ -119,7 +119,13 @@ class SheetsTest {
                         Verdict.FAIL,
                         at);
         var tested =
-                new WorkEdit.KeepRun(new BenchRun(HEADLAMPS, at, List.of(reading)))
+                new WorkEdit.KeepRun(
+                                BenchRun.begun(
+                                                HEADLAMPS,
+                                                BenchRun.Setting.BENCH,
+                                                Optional.empty(),
+                                                at)
+                                        .with(reading))
                         .apply(Job.of(design));
         var plan = BenchPlan.of(new Solver(Netlist.of(tested.design())), HEADLAMPS);
 
@@ -130,7 +136,7 @@ class SheetsTest {
                 .contains(
                         "Bench sheet, circuit 5: Headlamps",
                         "Continuity, end to end",
-                        "9.5 V",
+                        "9.5",
                         "fail",
                         "lights head");
     }

@@ -1,0 +1,107 @@
+package aficion.bench.reason;
+
+import aficion.bench.reason.Sign.Look;
+import aficion.fault.Fault;
+import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.job.PartId;
+import aficion.job.WireId;
+import aficion.netlist.Conditions.FuseSeat;
+import aficion.solve.OperatingPoint;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** What a person notices without an instrument: it is so, or it is not. */
+public sealed interface Telltale {
+    /** A fuse that is gone, or a guard that has opened. */
+    record FuseGone(FuseSeat guard) implements Telltale {}
+
+    /** A lead, or a joint of it, that gets warm. */
+    record Warm(WireId wire) implements Telltale {}
+
+    /** A flasher that goes fast, or stays on: too little is behind it. */
+    record Fast(PartId flasher) implements Telltale {}
+
+    /** All the loads of a circuit do what they should, and nothing else does anything. */
+    record AsDrawn(CircuitId circuit) implements Telltale {}
+
+    /** What is read or seen changes while a part, its plug or its leads are moved or warmed. */
+    record Moves(PartId part) implements Telltale {}
+
+    /** Watts from which a lead or a joint is felt to be warm (typical). */
+    double FELT = 2;
+
+    /** So many times what it is while all is well. */
+    double MORE = 3;
+
+    /** Below that share of what it should switch a flasher goes fast, or stays on (typical). */
+    double TOO_LITTLE = 0.75;
+
+    /**
+     * Whether it is so with something wrong.
+     *
+     * @param wrong the state with it
+     * @param sound the same state while all is well
+     */
+    default boolean holds(Suspect suspect, OperatingPoint wrong, OperatingPoint sound) {
+        var design = sound.netlist().design();
+        return switch (this) {
+            case FuseGone(var guard) -> !wrong.closed(guard.part(), guard.way());
+            case Warm(var wire) -> {
+                double heat = heat(wrong, wire);
+                yield heat > FELT && heat > MORE * heat(sound, wire);
+            }
+            case Fast(var flasher) -> {
+                double should = switched(sound, flasher);
+                double does = switched(wrong, flasher);
+                yield should > 0 && does < TOO_LITTLE * should;
+            }
+            case AsDrawn(var circuit) -> looks(wrong, circuit).equals(looks(sound, circuit));
+            case Moves(var part) ->
+                    suspect.faults().stream()
+                            .flatMap(fault -> parts(design, fault))
+                            .anyMatch(part::equals);
+        };
+    }
+
+    private static double heat(OperatingPoint point, WireId id) {
+        var wire = point.netlist().design().wire(id);
+        return Math.abs(point.through(wire).value() * point.lostIn(wire).value());
+    }
+
+    /** The current through the contact of a flasher. */
+    private static double switched(OperatingPoint point, PartId flasher) {
+        return point.netlist().inside(flasher).keySet().stream()
+                .flatMap(role -> point.through(flasher, role).stream())
+                .mapToDouble(amps -> Math.abs(amps.value()))
+                .max()
+                .orElse(0);
+    }
+
+    private static List<Look> looks(OperatingPoint point, CircuitId circuit) {
+        return Sign.of(point, point.netlist().design().partsOf(circuit)).stream()
+                .map(Sign::look)
+                .toList();
+    }
+
+    /** The parts at which a fault sits. */
+    static Stream<PartId> parts(Design design, Fault fault) {
+        return switch (fault) {
+            case Fault.OfWire of ->
+                    design.find(of.wire()).stream()
+                            .flatMap(wire -> wire.terminals().stream())
+                            .map(at -> at.part());
+            case Fault.Exchanged(var one, var other) -> Stream.of(one.part(), other.part());
+            case Fault.Touching(var one, var other) -> Stream.of(one.part(), other.part());
+            case Fault.EarthLost(var earth) -> Stream.of(earth);
+            case Fault.PoorEarth(var earth, _) -> Stream.of(earth);
+            case Fault.Blown(var guard) -> Stream.of(guard.part());
+            case Fault.DeadCoil(var part) -> Stream.of(part);
+            case Fault.Stuck(var part, _) -> Stream.of(part);
+            case Fault.Burnt(var part, _, _) -> Stream.of(part);
+            case Fault.Dead(var part, _) -> Stream.of(part);
+            case Fault.DeadPart(var part) -> Stream.of(part);
+            case Fault.Another(var part, _) -> Stream.of(part);
+        };
+    }
+}
