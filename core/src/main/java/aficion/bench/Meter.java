@@ -147,12 +147,19 @@ public final class Meter {
     /** A test lamp with its tip and its clip; empty where nothing comes to rest with it. */
     public static Optional<Lit> lamp(
             Design design, Conditions conditions, Terminal tip, Terminal clip) {
+        return lamp(design, List.of(), conditions, tip, clip);
+    }
+
+    /** The same with something wrong. */
+    public static Optional<Lit> lamp(
+            Design design, List<Fault> faults, Conditions conditions, Terminal tip, Terminal clip) {
         double rated = design.vehicle().system().value() * 1.125;
         Kind kind =
                 new LoadKind.Lamp(new Volts(rated), List.of(new LoadKind.Filament("1", TEST_LAMP)));
         var lamp = NewNames.part(design, "TL", Zone.CABIN, kind);
         var with = clipped(design, lamp, tip, clip);
-        return new Solver(Netlist.of(with)).solve(conditions) instanceof Outcome.Solved(var point)
+        return new Solver(faulty(with, faults)).solve(conditions)
+                        instanceof Outcome.Solved(var point)
                 ? Optional.of(
                         new Lit(
                                 point.light(lamp.id(), "1").orElse(new Ratio(0)),

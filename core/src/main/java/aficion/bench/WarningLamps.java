@@ -3,12 +3,14 @@ package aficion.bench;
 import aficion.bench.reason.DriversOrder;
 import aficion.bench.reason.Sign;
 import aficion.bench.reason.Sign.Look;
+import aficion.job.Circuit;
 import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
+import aficion.netlist.OperatingStates;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
@@ -16,6 +18,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -43,6 +46,8 @@ public record WarningLamps(List<Conditions> states, Map<PartId, List<Look>> rows
         WITH_KEY,
         /** It is dark with the key and with the engine: it only lights for its fault. */
         FAULT_ONLY,
+        /** It shows what a hand has switched on. */
+        SWITCHED,
         /** It burns with the engine running as everything is sound. */
         ALWAYS
     }
@@ -53,7 +58,15 @@ public record WarningLamps(List<Conditions> states, Map<PartId, List<Look>> rows
         if (isLit(looks.get(RUNNING))) {
             return Proof.ALWAYS;
         }
-        return isLit(looks.get(ON)) ? Proof.WITH_KEY : Proof.FAULT_ONLY;
+        if (isLit(looks.get(ON))) {
+            return Proof.WITH_KEY;
+        }
+        boolean byHand =
+                IntStream.range(RUNNING + 1, states.size())
+                        .filter(i -> isLit(looks.get(i)))
+                        .mapToObj(states::get)
+                        .anyMatch(state -> state.levels().equals(states.get(RUNNING).levels()));
+        return byHand ? Proof.SWITCHED : Proof.FAULT_ONLY;
     }
 
     private static boolean isLit(Look look) {
@@ -76,6 +89,11 @@ public record WarningLamps(List<Conditions> states, Map<PartId, List<Look>> rows
         moved(design, solver, running).stream()
                 .filter(state -> !looks(solver, state, lamps).equals(usual))
                 .forEach(states::add);
+        for (var lamp : lamps) {
+            if (states.stream().noneMatch(state -> isLit(look(solver, state, lamp)))) {
+                inOwnCircuit(solver, running, lamp).ifPresent(states::add);
+            }
+        }
         var columns = states.stream().map(state -> looks(solver, state, lamps)).toList();
         var rows = new LinkedHashMap<PartId, List<Look>>();
         IntStream.range(0, lamps.size())
@@ -109,6 +127,28 @@ public record WarningLamps(List<Conditions> states, Map<PartId, List<Look>> rows
                     .forEach(states::add);
         }
         return states.stream().sorted(new DriversOrder(solver.netlist().controls())).toList();
+    }
+
+    /** The first state of its own circuits in which a lamp burns with the engine running. */
+    private static Optional<Conditions> inOwnCircuit(Solver solver, Conditions running, Part lamp) {
+        var design = solver.netlist().design();
+        var key = solver.netlist().controls().key();
+        return design.circuits().stream()
+                .map(Circuit::id)
+                .filter(id -> design.partsOf(id).contains(lamp))
+                .flatMap(id -> OperatingStates.of(design, id, running).stream())
+                .filter(state ->
+                        key.filter(found ->
+                                        !Controls.position(found, state)
+                                                .equals(Controls.position(found, running)))
+                                .isEmpty())
+                .sorted(new DriversOrder(solver.netlist().controls()))
+                .filter(state -> isLit(look(solver, state, lamp)))
+                .findFirst();
+    }
+
+    private static Look look(Solver solver, Conditions state, Part lamp) {
+        return looks(solver, state, List.of(lamp)).getFirst();
     }
 
     /** Of each lamp; dark where nothing comes to rest. */

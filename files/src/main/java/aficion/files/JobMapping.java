@@ -1,5 +1,6 @@
 package aficion.files;
 
+import aficion.bench.practice.Difficulty;
 import aficion.catalogue.Colour;
 import aficion.catalogue.ColourScheme;
 import aficion.catalogue.FuseType;
@@ -305,6 +306,7 @@ final class JobMapping {
                 Wording.class,
                 BenchRun.Verdict.class,
                 BenchRun.Setting.class,
+                Difficulty.class,
                 Action.class,
                 JoinKind.Mass.class,
                 JoinKind.Half.class,

@@ -1,5 +1,6 @@
 package aficion.files;
 
+import aficion.bench.practice.Played;
 import aficion.files.PartsBook.Entry;
 import aficion.job.Vehicle;
 import aficion.recipe.Recipe;
@@ -106,6 +107,38 @@ public final class Library {
     /** Keeps what the user has in stock. */
     public void keep(Stock stock) throws IOException {
         WholeFile.write(stockFile(), StockBook.write(stock));
+    }
+
+    private Path roundsFile() {
+        return folder.resolve("rounds.json");
+    }
+
+    /**
+     * The rounds of practice that the user has played, oldest first.
+     *
+     * @throws IOException when the file that is there cannot be read; it stays where it is
+     */
+    public List<Played> played() throws IOException {
+        if (!Files.exists(roundsFile())) {
+            return List.of();
+        }
+        try {
+            return PlayedBook.read(Files.readString(roundsFile()));
+        } catch (IOException | IllegalArgumentException unreadable) {
+            throw unreadable(roundsFile(), unreadable);
+        }
+    }
+
+    /**
+     * Keeps a round with those before.
+     *
+     * @throws IOException when it cannot be written, or when what is there cannot be read and would
+     *     be lost
+     */
+    public void keep(Played round) throws IOException {
+        var all = new ArrayList<>(played());
+        all.add(round);
+        WholeFile.write(roundsFile(), PlayedBook.write(all));
     }
 
     /** The user's own recipes, by name of their files. */

@@ -511,7 +511,7 @@ public final class Speech {
             case TestStep.Quiet(var feed, _) -> Words.of("bench.task.quiet", number(feed));
             case TestStep.AmpsIn(var wire, _) -> Words.of("bench.task.amps", number(wire));
             case TestStep.VoltsAt(var terminal, _) -> Words.of("bench.task.volts", terminal);
-            case TestStep.Works(var signs, _) -> works(signs);
+            case TestStep.Works(var signs, _) -> Words.of("bench.task.works", signs(signs));
             case TestStep.Check(var topic, var part, _) ->
                     Words.of("bench.check." + topic, part, design.part(part).name());
             case TestStep.ClipIn(var lamps) ->
@@ -532,8 +532,8 @@ public final class Speech {
         };
     }
 
-    /** What works, by what it does; all else is to be dark and still. */
-    private String works(List<Sign> signs) {
+    /** What works, by what it does, and that all else is dark and still. */
+    public String signs(List<Sign> signs) {
         var awake =
                 signs.stream()
                         .filter(Sign::isAwake)
@@ -543,14 +543,14 @@ public final class Speech {
                                         TreeMap::new,
                                         Collectors.mapping(this::load, Collectors.joining(", "))));
         if (awake.isEmpty()) {
-            return Words.of("bench.task.dark");
+            return Words.of("bench.sign.none");
         }
         var all =
                 awake.entrySet().stream()
                         .map(each -> Words.of("bench.sign." + each.getKey(), each.getValue()))
                         .collect(Collectors.joining("; "));
         boolean rest = signs.stream().anyMatch(sign -> !sign.isAwake());
-        return Words.of(rest ? "bench.task.works.only" : "bench.task.works", all);
+        return rest ? Words.of("bench.sign.only", all) : all;
     }
 
     /** A load by its name, and its pin where it has several lights. */
@@ -726,7 +726,7 @@ public final class Speech {
         return UserUnits.plain(number);
     }
 
-    private String number(WireId wire) {
+    String number(WireId wire) {
         return design.find(wire).map(Wire::number).orElse(wire.value());
     }
 

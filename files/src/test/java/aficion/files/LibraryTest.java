@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
+import aficion.bench.practice.Difficulty;
+import aficion.bench.practice.Played;
 import aficion.catalogue.Colour;
 import aficion.catalogue.Coverings;
 import aficion.catalogue.Insulation;
@@ -47,6 +49,7 @@ import aficion.words.Words;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -103,6 +106,35 @@ class LibraryTest {
                 .isInstanceOf(IOException.class)
                 .hasMessageContaining("stock.json");
         assertThat(folder.resolve("stock.json")).content().isEqualTo(text);
+    }
+
+    /**
+     * Rounds are kept one after another; what cannot be read stays, and nothing is written over.
+     */
+    @Test
+    void roundsOfPracticeAreKept() throws IOException {
+        var library = new Library(folder);
+        var round =
+                new Played(
+                        Instant.parse("2026-11-27T10:00:00Z"),
+                        "Marlowe Tern 1600",
+                        "Headlamps",
+                        Difficulty.HARD,
+                        12.4,
+                        7,
+                        1,
+                        true);
+        assertThat(library.played()).isEmpty();
+        library.keep(round);
+        library.keep(round);
+        assertThat(library.played()).containsExactly(round, round);
+
+        var damaged = "{\"format\": \"aficion-rounds\", \"version\": 1, \"rounds\": [null";
+        Files.writeString(folder.resolve("rounds.json"), damaged);
+        assertThatThrownBy(() -> library.keep(round))
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("rounds.json");
+        assertThat(folder.resolve("rounds.json")).content().isEqualTo(damaged);
     }
 
     private static Design vehicle(HouseRules rules, String... recipes) {

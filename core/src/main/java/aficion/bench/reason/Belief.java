@@ -1,6 +1,7 @@
 package aficion.bench.reason;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -30,6 +31,9 @@ public final class Belief {
 
     /** How often a bad joint shows while it is moved, and nothing else does. */
     private static final double MOVED = 0.85;
+
+    /** What is less likely is out. */
+    private static final double LIVING = 1e-3;
 
     private final FaultTable table;
     private final List<Reading> readings;
@@ -185,6 +189,11 @@ public final class Belief {
     /** What was read, in order. */
     public List<Reading> readings() {
         return readings;
+    }
+
+    /** How many of all that may be wrong are still likely. */
+    public int living() {
+        return (int) Arrays.stream(weights).filter(each -> each > LIVING).count();
     }
 
     /** How likely each suspect is; all together are 1. */

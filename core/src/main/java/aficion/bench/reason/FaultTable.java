@@ -3,6 +3,7 @@ package aficion.bench.reason;
 import aficion.fault.Fault;
 import aficion.fault.Faulty;
 import aficion.job.CircuitId;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
@@ -228,6 +229,39 @@ public final class FaultTable {
     /** Suspects that no voltmeter tells apart have the same number. */
     int look(int suspect) {
         return looks[suspect];
+    }
+
+    /** What no voltmeter tells from a suspect, with it. */
+    public List<Suspect> looksLike(int suspect) {
+        return IntStream.range(0, suspects.size())
+                .filter(i -> looks[i] == looks[suspect])
+                .mapToObj(suspects::get)
+                .toList();
+    }
+
+    /** The netlist with some faults in it; as it is where there are none. */
+    public Netlist with(List<Fault> faults) {
+        return faulty(sound, new Suspect(faults, 1));
+    }
+
+    /** Whether those can be at once: what one changes may leave the other nothing to change. */
+    public boolean canHave(List<Fault> faults) {
+        try {
+            with(faults);
+            return true;
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    /** How much is moved from one state to another, in switches that are thrown. */
+    public int moved(Conditions from, Conditions to) {
+        return Trouble.moved(sound, from, to);
+    }
+
+    /** How hard a part is to reach, as a share of a reading at hand. */
+    public double reach(PartId part) {
+        return Trouble.reach(sound, part);
     }
 
     private int[] looks() {

@@ -40,6 +40,7 @@ final class BenchView extends VBox {
     private final Runs runs;
     private final Label title = Texts.label("", "sheet-title");
     private final Label state = Texts.label("", "quiet");
+    private final Label caution = Texts.wrapped("", "caution");
     private final Label progress = Texts.label("", "strong");
     private final Button start = new Button();
     private final CheckBox whole = new CheckBox(Words.of("bench.whole"));
@@ -67,12 +68,19 @@ final class BenchView extends VBox {
         start.setOnAction(_ -> runs.start());
         var head = new HBox(14, title, state, Texts.spring(), progress, start);
         head.setStyle("-fx-alignment: center-left;");
-        var how = new HBox(14, where(), by(), Texts.spring(), whole);
+        var practice =
+                Texts.button(
+                        Words.of("bench.practice"),
+                        "plain-button",
+                        () -> command.accept("menu.practice"));
+        practice.setId("bench-practice");
+        practice.setFocusTraversable(false);
+        var how = new HBox(14, where(), by(), Texts.spring(), practice, whole);
         how.setStyle("-fx-alignment: center-left;");
         middle.setMinSize(0, 0);
         VBox.setVgrow(middle, Priority.ALWAYS);
-        getChildren()
-                .addAll(head, how, Texts.wrapped(Words.of("bench.caution"), "caution"), middle);
+        getChildren().addAll(head, how, caution, middle);
+        caution.setMinHeight(USE_PREF_SIZE);
         bench.plan().addListener((_, _, _) -> rebuild());
         bench.history().addListener((_, _, _) -> judge());
         sceneProperty().subscribe(scene -> bench.testing().set(scene != null));
@@ -126,6 +134,7 @@ final class BenchView extends VBox {
                 runs.circuit()
                         .map(id -> bench.design().circuit(id).name())
                         .orElse(Words.of("bench.title")));
+        caution.setText(Words.of("bench.caution.at", bench.setting().get()));
         if (empty) {
             middle.getChildren().setAll(Texts.label(Words.of(waits()), "empty"));
         } else if (bench.everyReading().get()) {

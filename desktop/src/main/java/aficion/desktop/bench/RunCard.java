@@ -35,7 +35,7 @@ import javafx.scene.layout.VBox;
  * and Enter is judged by itself.
  */
 final class RunCard extends VBox {
-    private static final int THEN = 3;
+    private static final int THEN = 2;
 
     private final Workbench bench;
     private final Runs runs;
@@ -320,11 +320,22 @@ final class RunCard extends VBox {
         steps().stream()
                 .skip(from)
                 .limit(THEN)
-                .map(each -> Texts.label(bench.speech().task(each.task()), "quiet"))
+                .map(each -> Texts.label(next(each), "quiet"))
                 .forEach(then.getChildren()::add);
         if (!then.getChildren().isEmpty()) {
             then.getChildren().addFirst(Texts.caption(Words.of("bench.then")));
         }
+    }
+
+    /** What is done next, and how everything stands where that is not as it is now. */
+    private String next(TestStep step) {
+        var task = bench.speech().task(step.task());
+        var now = step().flatMap(each -> each.task().state());
+        return step.task()
+                .state()
+                .filter(state -> !Optional.of(state).equals(now))
+                .map(state -> Words.of("bench.then.in", bench.speech().conditions(state), task))
+                .orElse(task);
     }
 
     /** Chooses what the step is about, so that the path and the board show where it is. */

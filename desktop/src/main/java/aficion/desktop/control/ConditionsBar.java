@@ -93,6 +93,7 @@ public final class ConditionsBar extends HBox {
                         group("bar.atBattery", volts));
         bench.conditions().addListener((_, _, _) -> refresh());
         bench.outcome().addListener((_, _, _) -> measure());
+        bench.practising().addListener((_, _, _) -> measure());
         bench.focus().addListener((_, _, _) -> rebuild());
         bench.history().addListener((_, _, _) -> rebuild());
         rebuild();
@@ -258,8 +259,9 @@ public final class ConditionsBar extends HBox {
     }
 
     private void measure() {
-        var supply = bench.point().map(Supply::of);
-        var none = bench.outcome().get().isEmpty() ? "" : Words.of("bar.unsolved");
+        var supply = bench.point().filter(_ -> !bench.practising().get()).map(Supply::of);
+        boolean kept = bench.practising().get() || bench.outcome().get().isEmpty();
+        var none = kept ? "" : Words.of("bar.unsolved");
         drawn.setText(supply.map(found -> bench.units().print(found.drawn())).orElse(none));
         given.setText(supply.map(found -> bench.units().print(found.generated())).orElse(""));
         volts.setText(

@@ -52,6 +52,7 @@ final class Commands {
         add("menu.vehicle", Group.JOB, "", shell::vehicle);
         add("menu.rules", Group.JOB, "Shortcut+R", shell::rules);
         add("menu.keepRecipe", Group.JOB, "", shell::keepRecipe);
+        add("menu.practice", Group.JOB, "", shell::practice);
         add("menu.undo", Group.JOB, "Shortcut+Z", bench::undo);
         add("menu.redo", Group.JOB, "Shortcut+Y", bench::redo);
         add("menu.print.schedule", Group.JOB, "Shortcut+P", files::printSchedule);

@@ -1,7 +1,9 @@
 package aficion.desktop.shell;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.practice.Played;
 import aficion.bench.reason.FaultTable;
+import aficion.desktop.practice.Rounds;
 import aficion.desktop.preview.Sheet;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Forming;
@@ -449,6 +451,21 @@ public final class JobFiles {
         public void keep(Stock stock) throws IOException {
             library.keep(stock);
         }
+    }
+
+    /** The rounds of practice that the user has played. */
+    Rounds rounds() {
+        return new Rounds() {
+            @Override
+            public List<Played> played() throws IOException {
+                return library().played();
+            }
+
+            @Override
+            public void keep(Played round) throws IOException {
+                library().keep(round);
+            }
+        };
     }
 
     /** What the user has in stock. */

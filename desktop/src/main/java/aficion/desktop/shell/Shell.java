@@ -9,6 +9,7 @@ import aficion.desktop.plan.RecipesView;
 import aficion.desktop.plan.RulesView;
 import aficion.desktop.plan.ShelfView;
 import aficion.desktop.plan.VehicleView;
+import aficion.desktop.practice.PracticeView;
 import aficion.desktop.preview.PreviewView;
 import aficion.desktop.preview.Sheet;
 import aficion.desktop.screen.Screen;
@@ -32,6 +33,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import javafx.application.Platform;
 import javafx.event.EventHandler;
@@ -278,6 +280,18 @@ public final class Shell extends BorderPane {
             var view = new VehicleView(bench, this::back);
             takeOver(view);
             view.ready();
+        }
+    }
+
+    /** Hides a fault in the circuit in focus, to be found. */
+    void practice() {
+        var circuit = bench.focus().get().filter(id -> !bench.design().wiresOf(id).isEmpty());
+        if (!isTakenOver() && circuit.isPresent()) {
+            bench.practising().set(true);
+            ending = () -> bench.practising().set(false);
+            takeOver(
+                    new PracticeView(
+                            bench, circuit.get(), files.rounds(), Random::new, this::back));
         }
     }
 

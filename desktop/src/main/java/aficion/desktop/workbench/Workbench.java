@@ -83,6 +83,7 @@ public final class Workbench implements AutoCloseable {
     private final BooleanProperty whole = new SimpleBooleanProperty();
     private final BooleanProperty testing = new SimpleBooleanProperty();
     private final BooleanProperty everyReading = new SimpleBooleanProperty();
+    private final BooleanProperty practising = new SimpleBooleanProperty();
     private final ObjectProperty<Setting> setting = new SimpleObjectProperty<>(Setting.BENCH);
     private final ObjectProperty<Optional<String>> tester =
             new SimpleObjectProperty<>(Optional.empty());
@@ -293,6 +294,14 @@ public final class Workbench implements AutoCloseable {
     /** Where the circuit in focus is tested. */
     public ObjectProperty<Setting> setting() {
         return setting;
+    }
+
+    /**
+     * Whether somebody looks for a hidden fault: what is worked out of the sound design is kept
+     * back.
+     */
+    public BooleanProperty practising() {
+        return practising;
     }
 
     /** Who tests, as it is kept with the next run that is begun. */

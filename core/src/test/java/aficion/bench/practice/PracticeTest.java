@@ -1,0 +1,155 @@
+package aficion.bench.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.bench.reason.FaultTable;
+import aficion.bench.reason.Sign;
+import aficion.fault.Fault;
+import aficion.job.CircuitId;
+import aficion.job.Design;
+import aficion.job.DesignBuilder;
+import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.quantity.Volts;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Two lamps behind a fuse and a switch; w4 goes to the first lamp. */
+class PracticeTest {
+    private static final Design DESIGN =
+            DesignBuilder.twelveVolts()
+                    .fuse("F1", 10)
+                    .onOff("S1", "light", 10)
+                    .lamp("H1", 21)
+                    .lamp("H2", 21)
+                    .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                    .wire("F1.2", "S1.1", "1mm2", 1)
+                    .wire("S1.2", "H1.58", "1mm2", 1)
+                    .wire("S1.2", "H2.58", "1mm2", 1)
+                    .build();
+
+    private static final CircuitId CIRCUIT = DESIGN.circuits().getFirst().id();
+    private static final FaultTable TABLE = FaultTable.of(Netlist.of(DESIGN), CIRCUIT);
+    private static final Conditions ON = Conditions.REST.with("light", "on");
+    private static final Terminal LAMP = Terminal.parse("H1.58").orElseThrow();
+    private static final WireId TO_LAMP = DESIGN.wiresAt(LAMP).getFirst().id();
+    private static final Fault BROKEN = new Fault.Broken(TO_LAMP);
+
+    private final Practice practice = new Practice(TABLE, CIRCUIT, new Random(3));
+
+    private static Round round(boolean comesAndGoes, Fault... faults) {
+        return Round.of(Difficulty.FAIR, new Hidden(List.of(faults), comesAndGoes));
+    }
+
+    private Answer last(Round round, Act act) {
+        return practice.does(round, act, ON).done().getLast().answer();
+    }
+
+    /** What is hidden can be found, and differs from round to round. */
+    @ParameterizedTest
+    @EnumSource(Difficulty.class)
+    void whatIsHiddenIsNoticedByAMeter(Difficulty difficulty) {
+        var random = new Random(11);
+        var hidden =
+                random.ints(40)
+                        .mapToObj(seed ->
+                                Hidden.in(TABLE, difficulty, new Random(seed)).orElseThrow())
+                        .toList();
+
+        assertThat(hidden.stream().distinct()).hasSizeGreaterThan(4);
+        assertThat(hidden)
+                .allSatisfy(each ->
+                        assertThat(
+                                        TABLE.looksLike(0).stream()
+                                                .map(suspect -> suspect.faults())
+                                                .toList())
+                                .doesNotContain(each.faults()));
+    }
+
+    /** The lamp is dark, its volts are none, the other burns, and a look at the end shows why. */
+    @Test
+    void aBrokenLeadIsReadAndSeen() {
+        var round = round(false, BROKEN);
+
+        assertThat(last(round, new Act.Volts(LAMP))).isEqualTo(new Answer.ShowsVolts(new Volts(0)));
+        assertThat(last(round, new Act.Lamp(LAMP)))
+                .isInstanceOfSatisfying(
+                        Answer.Burns.class,
+                        burns -> assertThat(burns.light().value()).isLessThan(0.01));
+        assertThat(last(round, new Act.Glance()))
+                .isInstanceOfSatisfying(
+                        Answer.Does.class,
+                        does ->
+                                assertThat(does.signs())
+                                        .extracting(sign -> sign.part() + " " + sign.look())
+                                        .containsExactly(
+                                                "H1 " + Sign.Look.DARK, "H2 " + Sign.Look.BURNS));
+        assertThat(last(round, new Act.Look(new PartId("S1"))))
+                .isEqualTo(new Answer.Seen(List.of(BROKEN)));
+        assertThat(last(round, new Act.Look(new PartId("H2"))))
+                .isEqualTo(new Answer.Seen(List.of()));
+        assertThat(last(round, new Act.Amps(DESIGN.wires().get(1).id())))
+                .isInstanceOf(Answer.ShowsAmps.class);
+    }
+
+    /** Every act costs, a wrong name five minutes; what is named is mended. */
+    @Test
+    void minutesAddUpUntilAllIsNamed() {
+        var other = new Fault.Blown(new Conditions.FuseSeat(new PartId("F1"), ""));
+        var round = round(false, BROKEN, other);
+        var read = practice.does(round, new Act.Volts(LAMP), ON);
+        var wrong = read.naming(new Fault.EarthLost(new PartId("E1")));
+        var half = wrong.naming(other);
+
+        assertThat(read.minutes()).isGreaterThanOrEqualTo(1.2);
+        assertThat(wrong.minutes()).isCloseTo(read.minutes() + 5, within(1e-9));
+        assertThat(half.isFound()).isFalse();
+        assertThat(half.left()).containsExactly(BROKEN);
+        assertThat(half.naming(other)).isEqualTo(half);
+        assertThat(half.naming(BROKEN).isFound()).isTrue();
+        assertThat(last(half, new Act.Volts(Terminal.parse("H2.58").orElseThrow())))
+                .isNotEqualTo(new Answer.ShowsVolts(new Volts(0)));
+    }
+
+    /** What comes and goes is there half the time, and changes only where it sits. */
+    @Test
+    void whatComesAndGoesIsFoundByMovingIt() {
+        var round = round(true, BROKEN);
+        for (int i = 0; i < 30; i++) {
+            round = practice.does(round, new Act.Volts(LAMP), ON);
+        }
+
+        assertThat(round.done().stream().map(Round.Done::answer).distinct()).hasSize(2);
+        assertThat(last(round, new Act.Wiggle(new PartId("H1"))))
+                .isEqualTo(new Answer.Changes(true));
+        assertThat(last(round, new Act.Wiggle(new PartId("H2"))))
+                .isEqualTo(new Answer.Changes(false));
+        assertThat(last(round(false, BROKEN), new Act.Wiggle(new PartId("H1"))))
+                .isEqualTo(new Answer.Changes(false));
+    }
+
+    /** Each reading of a way leaves less, or as much; the reasoner's ends with few. */
+    @Test
+    void theWaysAreSetSideBySide() {
+        var hidden = new Hidden(List.of(BROKEN), false);
+        var round = Round.of(Difficulty.FAIR, hidden);
+        round = practice.does(round, new Act.Volts(Terminal.parse("S1.2").orElseThrow()), ON);
+        round = practice.does(round, new Act.Glance(), ON);
+        round = practice.does(round, new Act.Volts(LAMP), ON);
+        var own = practice.way(round);
+        var reasoned = practice.reasoned(hidden);
+
+        assertThat(own).hasSize(2);
+        assertThat(own.getLast().left()).isLessThan(own.getFirst().left());
+        assertThat(reasoned).isNotEmpty().hasSizeLessThan(9);
+        assertThat(reasoned.getLast().left()).isLessThan(6);
+        assertThat(practice.minutes(reasoned)).isGreaterThan(reasoned.size());
+    }
+}
