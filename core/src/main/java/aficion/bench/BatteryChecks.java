@@ -23,6 +23,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 
 /**
  * What the battery of a vehicle shows at rest, while the engine is cranked, and while it charges.
@@ -66,10 +67,19 @@ final class BatteryChecks {
                         .map(part -> part.terminal(design.vehicle().livePin()))
                         .findFirst();
         this.running =
-                most(
-                        BatteryChecks::charges,
-                        this::driven,
-                        point -> Supply.of(point).generated().value());
+                first(BatteryChecks::charges, this::driven, this::isCharging)
+                        .or(() ->
+                                most(
+                                        BatteryChecks::charges,
+                                        this::driven,
+                                        point -> Supply.of(point).generated().value()));
+    }
+
+    private boolean isCharging(OperatingPoint point) {
+        return Supply.of(point)
+                .volts()
+                .filter(volts -> volts.value() >= scaled(LOADED_LEAST).value())
+                .isPresent();
     }
 
     /** The same on the road: the key is on, and no hand holds anything. */
@@ -100,6 +110,23 @@ final class BatteryChecks {
             Predicate<Part> parts,
             Function<Conditions, Optional<Conditions>> moved,
             ToDoubleFunction<OperatingPoint> amps) {
+        return points(parts, moved)
+                .filter(point -> amps.applyAsDouble(point) > SOME)
+                .max(Comparator.comparingDouble(point -> Math.rint(amps.applyAsDouble(point))))
+                .map(OperatingPoint::conditions);
+    }
+
+    /** The first state that a driver comes to in which something holds. */
+    private Optional<Conditions> first(
+            Predicate<Part> parts,
+            Function<Conditions, Optional<Conditions>> moved,
+            Predicate<OperatingPoint> holds) {
+        return points(parts, moved).filter(holds).findFirst().map(OperatingPoint::conditions);
+    }
+
+    /** The states of the circuits that have such parts, as a driver comes to them. */
+    private Stream<OperatingPoint> points(
+            Predicate<Part> parts, Function<Conditions, Optional<Conditions>> moved) {
         return design.circuits().stream()
                 .map(Circuit::id)
                 .filter(id -> design.partsOf(id).stream().anyMatch(parts))
@@ -107,10 +134,7 @@ final class BatteryChecks {
                 .flatMap(state -> moved.apply(state).stream())
                 .distinct()
                 .sorted(new DriversOrder(solver.netlist().controls()))
-                .flatMap(state -> point(state).stream())
-                .filter(point -> amps.applyAsDouble(point) > SOME)
-                .max(Comparator.comparingDouble(point -> Math.rint(amps.applyAsDouble(point))))
-                .map(OperatingPoint::conditions);
+                .flatMap(state -> point(state).stream());
     }
 
     private Optional<OperatingPoint> point(Conditions state) {

@@ -85,8 +85,14 @@ public sealed interface LoadKind extends Kind {
      *
      * @param starts how many times that it draws standing; 4 where nothing is said (typical)
      * @param excitation permanent magnet where nothing is said
+     * @param turned whether it was found to turn the wrong way with plus at its plus pin
      */
-    record Motor(Amps running, Volts rated, Optional<Ratio> starts, Optional<Excitation> excitation)
+    record Motor(
+            Amps running,
+            Volts rated,
+            Optional<Ratio> starts,
+            Optional<Excitation> excitation,
+            Optional<Boolean> turned)
             implements LoadKind {
         public Motor {
             Positive.require("running current", running);
@@ -95,7 +101,22 @@ public sealed interface LoadKind extends Kind {
         }
 
         public Motor(Amps running, Volts rated) {
-            this(running, rated, Optional.empty(), Optional.empty());
+            this(running, rated, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** Whether plus belongs at its other pin for it to turn as it is to. */
+        public boolean wantsTurning() {
+            return turned.orElse(false);
+        }
+
+        /** The same, found to turn the other way. */
+        public Motor turnedRound() {
+            return new Motor(
+                    running,
+                    rated,
+                    starts,
+                    excitation,
+                    wantsTurning() ? Optional.empty() : Optional.of(true));
         }
 
         /** The resistance of its windings. */

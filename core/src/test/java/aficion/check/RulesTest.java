@@ -96,10 +96,16 @@ class RulesTest {
                         new Amps(6),
                         TWELVE,
                         Optional.empty(),
-                        Optional.of(LoadKind.Excitation.WOUND));
+                        Optional.of(LoadKind.Excitation.WOUND),
+                        Optional.empty());
+        var turned = FAN.turnedRound();
+        var tried = fed(turned, "+", "31");
 
         mends(wrong, only(wrong, Finding.RunsBackwards.class));
         none(fed(FAN, "+", "31"), Finding.RunsBackwards.class);
+        mends(tried, only(tried, Finding.RunsBackwards.class));
+        none(fed(turned, "31", "+"), Finding.RunsBackwards.class);
+        none(fed(turned.turnedRound(), "+", "31"), Finding.RunsBackwards.class);
         none(fed(wound, "31", "+"), Finding.RunsBackwards.class);
     }
 
@@ -554,7 +560,11 @@ class RulesTest {
     void aFuseThatOpensOnTheInrush(double marking, int findings) {
         var motor =
                 new LoadKind.Motor(
-                        new Amps(3.5), TWELVE, Optional.of(new Ratio(12)), Optional.empty());
+                        new Amps(3.5),
+                        TWELVE,
+                        Optional.of(new Ratio(12)),
+                        Optional.empty(),
+                        Optional.empty());
         var design =
                 DesignBuilder.twelveVolts()
                         .fuse("F1", marking)

@@ -92,7 +92,8 @@ public final class AnyJob {
                                         amps(),
                                         volts(),
                                         Optional.of(new Ratio(6)),
-                                        maybe(any(LoadKind.Excitation.values()))),
+                                        maybe(any(LoadKind.Excitation.values())),
+                                        maybe(true)),
                         () ->
                                 new LoadKind.TwoSpeedMotor(
                                         new Amps(2),

@@ -1,6 +1,7 @@
 package aficion.words;
 
 import aficion.bench.Expected;
+import aficion.bench.PartTest;
 import aficion.bench.TestStep;
 import aficion.bench.TestStep.Task;
 import aficion.bench.reason.Sign;
@@ -530,6 +531,52 @@ public final class Speech {
                             "bench.task.leave",
                             parts.stream().map(PartId::value).collect(Collectors.joining(", ")));
         };
+    }
+
+    /** A step by its name in the records, whether the design still has it or not. */
+    public String kept(String step) {
+        var words = step.split(" ", 3);
+        var word = words[0];
+        var where = words.length > 1 ? words[1] : "";
+        var state = words.length > 2 ? words[2] : "";
+        return switch (word) {
+            case "look" -> Words.of("kept.look", where.equals("at") ? state : lead(where));
+            case "ohms" -> Words.of("kept.ohms", lead(where));
+            case "amps", "warm" -> Words.of("kept." + word, lead(where), state);
+            case "check" -> Words.of("kept.check", state);
+            case "works" -> Words.of("kept.works", where);
+            case "standing", "quiet" -> Words.of("kept.quiet");
+            case "isolation",
+                    "volts",
+                    "sees",
+                    "gone",
+                    "fast",
+                    "moves",
+                    "leave",
+                    "clip",
+                    "comes",
+                    "found" ->
+                    Words.of("kept." + word, where, state);
+            default -> step;
+        };
+    }
+
+    /** The number of a wire by its name in the records; that name where it is gone. */
+    private String lead(String id) {
+        return design.wires().stream()
+                .filter(wire -> wire.id().value().equals(id))
+                .map(Wire::number)
+                .findFirst()
+                .orElse(id);
+    }
+
+    /** What is tried of a part before it is fitted. */
+    public String tried(Part part, PartTest test) {
+        var joined = test.joined(part.kind());
+        return Words.of(
+                "tried." + test.topic(),
+                test.detail(),
+                joined.isEmpty() ? Words.of("tried.open") : String.join(", ", joined));
     }
 
     /** What works, by what it does, and that all else is dark and still. */

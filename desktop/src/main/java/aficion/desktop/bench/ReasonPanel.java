@@ -1,5 +1,6 @@
 package aficion.desktop.bench;
 
+import aficion.bench.AfterFind;
 import aficion.bench.RunReadings;
 import aficion.bench.StepKey;
 import aficion.bench.reason.Belief.Verdict;
@@ -10,6 +11,7 @@ import aficion.bench.reason.Telltale;
 import aficion.bench.reason.Wiggle;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
+import aficion.fault.Fault;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
@@ -19,6 +21,7 @@ import aficion.job.Terminal;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.words.ReasonWords;
 import aficion.words.Words;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -89,11 +92,9 @@ final class ReasonPanel extends ScrollPane {
         diagnosis.verdicts().stream().limit(SHOWN).forEach(each -> verdict(each, words));
         diagnosis
                 .named()
-                .ifPresent(_ -> {
-                    var named = Texts.wrapped(Words.of("reason.named"), "strong", "brass-text");
-                    named.setId("reason-named");
-                    box.getChildren().add(named);
-                });
+                .map(verdict -> verdict.suspects().getFirst().faults())
+                .filter(faults -> !faults.isEmpty())
+                .ifPresent(this::found);
         diagnosis.wiggle().ifPresent(where -> wiggle(where, words));
         box.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("reason.next")));
         diagnosis
@@ -102,6 +103,28 @@ final class ReasonPanel extends ScrollPane {
                         advice -> advise(advice, words),
                         () -> box.getChildren().add(Texts.wrapped(words.nothingMore(), "quiet")));
         seen();
+    }
+
+    /** It is as good as sure: it is mended and read again, or the job is to say it. */
+    private void found(List<Fault> faults) {
+        var named = Texts.wrapped(Words.of("reason.named"), "strong", "brass-text");
+        named.setId("reason-named");
+        var mended =
+                Texts.button(Words.of("reason.mended"), "main-button", () -> runs.mended(faults));
+        mended.setId("reason-mended");
+        box.getChildren().addAll(named, mended);
+        faults.stream()
+                .flatMap(fault -> AfterFind.asBuilt(bench.design(), fault).stream())
+                .forEach(edit -> {
+                    var stays =
+                            Texts.button(
+                                    Words.of("reason.stays", bench.speech().edit(edit)),
+                                    "plain-button",
+                                    () -> bench.perform(edit));
+                    stays.setId("reason-stays");
+                    stays.setWrapText(true);
+                    box.getChildren().add(stays);
+                });
     }
 
     private void verdict(Verdict verdict, ReasonWords words) {

@@ -1,16 +1,19 @@
 package aficion.desktop.bench;
 
+import aficion.bench.AfterFind;
 import aficion.bench.Against;
 import aficion.bench.BenchPlan;
 import aficion.bench.TestStep;
 import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
+import aficion.fault.Fault;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Reading;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.Work.Stage;
 import aficion.job.edit.WorkEdit;
+import java.util.List;
 import java.util.Optional;
 
 /** The run of the circuit in focus, and how it is kept. */
@@ -81,6 +84,24 @@ final class Runs {
                 bench.perform(new WorkEdit.SetStage(id, Stage.TESTED, true));
             }
         });
+    }
+
+    /** Notes what was found and mended, and begins the run that proves it. */
+    void mended(List<Fault> faults) {
+        var plan = plan();
+        var run = latest();
+        if (plan.isPresent() && run.isPresent()) {
+            var design = bench.design();
+            var now = bench.clock().instant();
+            var noted = run.get();
+            for (var fault : faults) {
+                noted = AfterFind.noted(design, noted, fault, bench.speech().fault(fault), now);
+            }
+            bench.perform(new WorkEdit.KeepRun(noted));
+            bench.perform(
+                    new WorkEdit.KeepRun(
+                            AfterFind.mended(design, plan.get(), run.get(), faults, now)));
+        }
     }
 
     /** Whether every step is done of what is drawn, and none failed or was left out. */

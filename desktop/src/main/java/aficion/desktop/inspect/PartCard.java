@@ -1,5 +1,6 @@
 package aficion.desktop.inspect;
 
+import aficion.bench.PartTest;
 import aficion.catalogue.FuseType;
 import aficion.check.finding.Subject;
 import aficion.desktop.theme.Texts;
@@ -66,8 +67,19 @@ final class PartCard extends Card {
                                 false));
         section(Words.of("inspect.change"));
         add(Changes.of(bench, part), VerbKeys.changing(verbs));
+        tried(part);
         section(Words.of("inspect.whatIf"));
         add(VerbKeys.trying(verbs));
+    }
+
+    /** What is tried of it before it is fitted. */
+    private void tried(Part part) {
+        var tests = PartTest.of(bench.design(), part);
+        if (!tests.isEmpty()) {
+            section(Words.of("tried.title"));
+            add(Texts.wrapped(Words.of("tried.caution"), "caution"));
+            tests.forEach(test -> add(new Tried(bench, part, test)));
+        }
     }
 
     private static boolean isAbout(Subject subject, Part part) {

@@ -32,7 +32,8 @@ public final class Listings {
         ENDS((job, _, units) -> ends(job.design(), units)),
         BUY(Listings::buy),
         FITTING((job, _, units) -> fitting(job, units)),
-        UNUSED((job, _, units) -> unused(job, units));
+        UNUSED((job, _, units) -> unused(job, units)),
+        TESTS((job, _, units) -> TestListing.of(job, units));
 
         private final Source making;
 
@@ -56,7 +57,7 @@ public final class Listings {
         Listing of(Job job, Stock stock, UserUnits units);
     }
 
-    private static Listing of(String name, List<String> columns, List<List<String>> rows) {
+    static Listing of(String name, List<String> columns, List<List<String>> rows) {
         return new Listing(
                 name, columns.stream().map(column -> Words.of("list." + column)).toList(), rows);
     }
