@@ -47,7 +47,8 @@ public final class AfterFind {
                 faults.stream()
                         .flatMap(fault -> Telltale.parts(design, fault))
                         .collect(Collectors.toSet());
-        var next = BenchRun.begun(run.circuit(), run.setting(), run.by(), at);
+        var begun = at.isAfter(run.begun()) ? at : run.begun().plusMillis(1);
+        var next = BenchRun.begun(run.circuit(), run.setting(), run.by(), begun);
         for (var step : plan.steps()) {
             var right =
                     run.reading(step.key())

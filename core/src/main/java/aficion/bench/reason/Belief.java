@@ -29,6 +29,9 @@ public final class Belief {
     /** How often a person is right about something that is so or is not. */
     private static final double TOLD = 0.96;
 
+    /** The same of a fuse, which is held against the light. */
+    private static final double SURE = 0.998;
+
     /** How often a bad joint shows while it is moved, and nothing else does. */
     private static final double MOVED = 0.85;
 
@@ -138,7 +141,12 @@ public final class Belief {
 
     /** What does not change while it is moved may sit there all the same. */
     private static double told(Telltale telltale, boolean agrees) {
-        double right = telltale instanceof Telltale.Moves ? MOVED : TOLD;
+        double right =
+                switch (telltale) {
+                    case Telltale.FuseGone _ -> SURE;
+                    case Telltale.Moves _ -> MOVED;
+                    case Telltale.Warm _, Telltale.Fast _, Telltale.AsDrawn _ -> TOLD;
+                };
         return agrees ? right : 1 - right;
     }
 

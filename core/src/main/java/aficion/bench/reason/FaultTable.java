@@ -7,15 +7,18 @@ import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
+import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 
@@ -48,6 +51,9 @@ public final class FaultTable {
     /** How each state is while all is well. */
     private final Map<Conditions, Optional<OperatingPoint>> well = new HashMap<>();
 
+    /** The guards that a fault opens in some state: what has opened stays so in every other. */
+    private final Map<Fault, Set<FuseSeat>> opened = new HashMap<>();
+
     /** By state, what is read, and suspect. */
     private final double[][][] values;
 
@@ -72,11 +78,27 @@ public final class FaultTable {
         var solver = new Solver(faulty(sound, suspects.get(suspect)));
         for (int state = 0; state < states().size(); state++) {
             var point = point(solver, states().get(state));
+            point.ifPresent(found -> open(suspects.get(suspect), found));
             for (int what = 0; what < measures.size(); what++) {
                 values[state][what][suspect] =
                         value(suspects.get(suspect), point, measures.get(what));
             }
         }
+    }
+
+    private void open(Suspect suspect, OperatingPoint point) {
+        var blown = point.blown();
+        if (!blown.isEmpty()) {
+            suspect.faults()
+                    .forEach(fault ->
+                            opened.computeIfAbsent(fault, _ -> new HashSet<>()).addAll(blown));
+        }
+    }
+
+    /** Whether something wrong has opened a guard, here or in another state. */
+    private boolean opens(Suspect suspect, FuseSeat guard) {
+        return suspect.faults().stream()
+                .anyMatch(fault -> opened.getOrDefault(fault, Set.of()).contains(guard));
     }
 
     /** What a suspect shows; NaN where nothing comes to rest. */
@@ -194,6 +216,9 @@ public final class FaultTable {
     }
 
     private double told(Telltale telltale, Suspect suspect, OperatingPoint point) {
+        if (telltale instanceof Telltale.FuseGone(var guard) && opens(suspect, guard)) {
+            return 1;
+        }
         return well.computeIfAbsent(point.conditions(), state -> point(new Solver(sound), state))
                 .map(all -> telltale.holds(suspect, point, all) ? 1.0 : 0.0)
                 .orElse(Double.NaN);
