@@ -8,8 +8,10 @@ import aficion.bench.TestStep;
 import aficion.bench.reason.Belief;
 import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
+import aficion.bench.reason.DriversOrder;
 import aficion.bench.reason.Evidence;
 import aficion.bench.reason.FaultTable;
+import aficion.bench.reason.Functions;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Suspect;
@@ -28,6 +30,7 @@ import aficion.solve.Solver;
 import aficion.words.Speech;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -97,9 +100,16 @@ class ReasonFiguresTest {
     }
 
     private int follow(FaultTable table, int fault, Random random) {
-        List<Reading> read = new ArrayList<>();
+        return follow(table, fault, random, List.of());
+    }
+
+    /** How many readings it takes after what is known already. */
+    private int follow(FaultTable table, int fault, Random random, List<Reading> known) {
+        List<Reading> read = new ArrayList<>(known);
         var diagnosis = Diagnosis.of(table, Evidence.of(read), Conditions.REST, () -> true);
-        while (diagnosis.named().isEmpty() && diagnosis.next().isPresent() && read.size() < MOST) {
+        while (diagnosis.named().isEmpty()
+                && diagnosis.next().isPresent()
+                && read.size() - known.size() < MOST) {
             var next = diagnosis.next().get();
             double real = table.predicted(next.state(), new Measure.VoltsAt(next.at()))[fault];
             double shown = Double.isNaN(real) ? 0 : real;
@@ -114,7 +124,97 @@ class ReasonFiguresTest {
         if (diagnosis.verdicts().getFirst().suspects().contains(table.suspects().get(fault))) {
             named++;
         }
-        return read.size();
+        return read.size() - known.size();
+    }
+
+    /**
+     * What an eye sees of the lamps, function by function, before anything is measured: no meter is
+     * taken up for that.
+     */
+    private static List<Reading> seen(FaultTable table, CircuitId circuit, int fault) {
+        var seen = new ArrayList<Reading>();
+        var functions = Functions.of(table.netlist(), circuit).unlike(table.states().stream());
+        for (var function : functions) {
+            for (var sign : function.signs()) {
+                var light = new Measure.LightOf(sign.part(), sign.role());
+                double shown = table.predicted(function.state(), light)[fault];
+                if (!Double.isNaN(shown)
+                        && table.netlist()
+                                .design()
+                                .part(sign.part())
+                                .kind()
+                                .lightPins()
+                                .contains(sign.role())) {
+                    seen.add(new Reading(function.state(), light, shown));
+                }
+            }
+        }
+        return seen;
+    }
+
+    /**
+     * How many readings it takes from the source to the load, point by point and position by
+     * position, until one is not as it should be; empty where none ever is.
+     */
+    private static OptionalInt pointByPoint(FaultTable table, int fault) {
+        int read = 0;
+        var states =
+                table.states().stream()
+                        .sorted(new DriversOrder(table.netlist().controls()))
+                        .toList();
+        for (var state : states) {
+            for (var what : table.measures()) {
+                if (what instanceof Measure.VoltsAt) {
+                    read++;
+                    var values = table.predicted(state, what);
+                    if (Math.abs(values[fault] - values[0]) > table.near(what, values[0])) {
+                        return OptionalInt.of(read);
+                    }
+                }
+            }
+        }
+        return OptionalInt.empty();
+    }
+
+    /**
+     * With what an eye sees of the lamps first, and a meter then: fewer than the classes have bits,
+     * far fewer than from the source to the load point by point, and never more than ten.
+     */
+    @Test
+    void eyesFirstLeaveLittleToMeasure() {
+        var random = new Random(7);
+        double walk = 0;
+        int worst = 0;
+        for (var demo : DemoJobs.names()) {
+            var design = DemoJobs.find(demo).orElseThrow().design();
+            var netlist = Netlist.of(design);
+            for (var circuit : circuits(design).toList()) {
+                var table = FaultTable.of(netlist, circuit.id());
+                double sum = 0;
+                double weights = 0;
+                double points = 0;
+                double noticed = 0;
+                for (int fault = 1; fault < table.suspects().size(); fault++) {
+                    double weight = table.suspects().get(fault).weight();
+                    int took = follow(table, fault, random, seen(table, circuit.id(), fault));
+                    worst = Math.max(worst, took);
+                    weights += weight;
+                    sum += weight * took;
+                    var byPoint = pointByPoint(table, fault);
+                    points += weight * byPoint.orElse(0);
+                    noticed += byPoint.isPresent() ? weight : 0;
+                }
+                readings += sum / weights;
+                walk += points / noticed;
+                bits += bits(table);
+                circuits++;
+            }
+        }
+
+        assertThat(named).isGreaterThanOrEqualTo((int) (0.98 * tried));
+        assertThat(worst).isLessThanOrEqualTo(10);
+        assertThat(readings / circuits).isLessThanOrEqualTo(bits / circuits);
+        assertThat(readings).isLessThanOrEqualTo(0.6 * walk);
     }
 
     /** A run of at most fifteen readings with power on notices all that a meter can notice. */

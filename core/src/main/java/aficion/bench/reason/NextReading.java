@@ -20,6 +20,9 @@ public final class NextReading {
     /** How many of the best are looked at together with what would come after them. */
     private static final int BEAM = 4;
 
+    /** What the reading after is worth, so that none is put off that tells as much now. */
+    private static final double LATER = 0.7;
+
     /** What is less likely is left out of the count. */
     private static final double UNLIKELY = 1e-4;
 
@@ -101,7 +104,7 @@ public final class NextReading {
         return choices(living()).stream()
                 .sorted(Comparator.comparingDouble(choice -> -choice.gain))
                 .limit(BEAM)
-                .max(Comparator.comparingDouble(choice -> choice.gain + after(choice)))
+                .max(Comparator.comparingDouble(choice -> choice.gain + LATER * after(choice)))
                 .map(this::advice);
     }
 
