@@ -7,6 +7,7 @@ import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
+import aficion.job.Wire;
 import aficion.job.edit.PartEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
@@ -143,6 +144,26 @@ public final class StandIn {
 
     private static double volts(OperatingPoint point, Terminal at) {
         return point.voltsAt(at).map(Volts::value).orElse(0.0);
+    }
+
+    /**
+     * Amps of a meter put in place of a fuse: in the wire whose ends the probes are at, else all
+     * that the supply gives.
+     */
+    synchronized double amps() {
+        return wire().map(wire ->
+                        noisy(
+                                point().filter(_ -> on)
+                                        .map(found -> Math.abs(found.through(wire).value()))
+                                        .orElse(0.0)))
+                .orElseGet(this::supplyAmps);
+    }
+
+    private Optional<Wire> wire() {
+        return red.stream()
+                .flatMap(at -> design.wiresAt(at).stream())
+                .filter(wire -> black.filter(wire.terminals()::contains).isPresent())
+                .findFirst();
     }
 
     /** Ohms between the probes, the supply off; over the range while it is on. */

@@ -194,7 +194,7 @@ public final class StandInServer implements AutoCloseable {
         return switch (name) {
             case "MEAS:VOLT:DC?" -> said(standIn.volts());
             case "MEAS:RES?" -> said(standIn.ohms());
-            case "MEAS:CURR:DC?" -> said(standIn.supplyAmps());
+            case "MEAS:CURR:DC?" -> said(standIn.amps());
             default -> {
                 error(errors, "-113,\"Undefined header\"");
                 yield Optional.empty();

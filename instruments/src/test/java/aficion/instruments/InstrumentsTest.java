@@ -131,7 +131,10 @@ class InstrumentsTest {
             probes.probes("H1.58", "E1.E");
             probes.state("rest");
             assertThat(probes.volts().value()).isCloseTo(12, within(0.4));
+            probes.probes("B1.+", "H1.58");
+            assertThat(probes.amps().value()).isCloseTo(1.75, within(0.15));
             client.off();
+            assertThat(probes.amps().value()).isZero();
             assertThat(probes.volts().value()).isZero();
             client.on();
         }

@@ -5,6 +5,8 @@ import aficion.instruments.InstrumentException.Trouble;
 import aficion.instruments.NetworkMeter;
 import aficion.instruments.Supply;
 import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Quantity;
 import aficion.quantity.Volts;
 import java.time.Duration;
 import java.util.Optional;
@@ -66,9 +68,30 @@ final class Connection implements AutoCloseable {
         }
     }
 
-    /** What is measured: volts or ohms between two terminals, as everything stands. */
-    record Probing(boolean ohms, String red, String black, String state) {
-        static final Probing NOTHING = new Probing(false, "", "", "");
+    /** What is measured between two terminals, amps in the wire between them. */
+    enum Range {
+        VOLTS,
+        OHMS,
+        AMPS;
+
+        /** A value as what it is. */
+        Quantity of(double value) {
+            return switch (this) {
+                case VOLTS -> new Volts(value);
+                case OHMS -> new Ohms(value);
+                case AMPS -> new Amps(value);
+            };
+        }
+    }
+
+    /** Where the probes are, and how everything stands. */
+    record Probing(Range range, String red, String black, String state) {
+        static final Probing NOTHING = new Probing(Range.VOLTS, "", "", "");
+
+        /** Whether it is measured with the power on. */
+        boolean powered() {
+            return range != Range.OHMS;
+        }
     }
 
     /** What the instruments show. */
@@ -165,7 +188,12 @@ final class Connection implements AutoCloseable {
             place(wanted);
             probed = wanted;
         }
-        return Optional.of(wanted.ohms ? meter.ohms().value() : meter.volts().value());
+        return Optional.of(
+                switch (wanted.range) {
+                    case VOLTS -> meter.volts().value();
+                    case OHMS -> meter.ohms().value();
+                    case AMPS -> meter.amps().value();
+                });
     }
 
     /** A stand-in has to be told; an instrument of metal does not know what that is. */

@@ -5,15 +5,15 @@ import aficion.bench.SupplySetting;
 import aficion.bench.TestStep;
 import aficion.desktop.bench.Connection.Address;
 import aficion.desktop.bench.Connection.Probing;
+import aficion.desktop.bench.Connection.Range;
 import aficion.desktop.bench.Connection.Shown;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Terminal;
+import aficion.job.WireId;
 import aficion.netlist.Conditions;
-import aficion.quantity.Ohms;
-import aficion.quantity.Volts;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -138,7 +138,7 @@ final class InstrumentBar extends VBox {
     private boolean tells(Shown now) {
         return now.probing().isPresent()
                 && now.probing().equals(probing())
-                && now.on() != now.probing().get().ohms();
+                && now.on() == now.probing().get().powered();
     }
 
     private void switched() {
@@ -185,27 +185,26 @@ final class InstrumentBar extends VBox {
         return switch (now.task()) {
             case TestStep.VoltsAt(var at, var state) ->
                     earth().map(black ->
-                            new Probing(false, at.toString(), black.toString(), text(state)));
-            case TestStep.Continuity(var id) -> {
-                var ends = bench.design().wire(id).terminals();
-                yield Optional.of(
-                        new Probing(
-                                true,
-                                ends.getFirst().toString(),
-                                ends.getLast().toString(),
-                                "rest"));
-            }
+                            new Probing(Range.VOLTS, at.toString(), black.toString(), text(state)));
+            case TestStep.Continuity(var wire) -> Optional.of(along(wire, Range.OHMS, "rest"));
+            case TestStep.Quiet(var wire, var state) ->
+                    Optional.of(along(wire, Range.AMPS, text(state)));
+            case TestStep.AmpsIn(var wire, var state) ->
+                    Optional.of(along(wire, Range.AMPS, text(state)));
             case TestStep.Look _,
                     TestStep.LookAt _,
                     TestStep.Isolation _,
                     TestStep.Works _,
                     TestStep.Check _,
                     TestStep.ClipIn _,
-                    TestStep.Leave _,
-                    TestStep.Quiet _,
-                    TestStep.AmpsIn _ ->
+                    TestStep.Leave _ ->
                     Optional.empty();
         };
+    }
+
+    private Probing along(WireId wire, Range range, String state) {
+        var ends = bench.design().wire(wire).terminals();
+        return new Probing(range, ends.getFirst().toString(), ends.getLast().toString(), state);
     }
 
     private String text(Conditions state) {
@@ -243,11 +242,7 @@ final class InstrumentBar extends VBox {
         shows.setText(
                 shown.flatMap(Shown::value)
                         .map(value ->
-                                bench.units()
-                                        .print(
-                                                shown.get().probing().get().ohms()
-                                                        ? new Ohms(value)
-                                                        : new Volts(value)))
+                                bench.units().print(shown.get().probing().get().range().of(value)))
                         .orElse(""));
     }
 
@@ -258,7 +253,7 @@ final class InstrumentBar extends VBox {
         if (now.limited()) {
             return Words.of("instruments.limited");
         }
-        if (now.on() && probing().filter(Probing::ohms).isPresent()) {
+        if (now.on() && probing().filter(wanted -> !wanted.powered()).isPresent()) {
             return Words.of("instruments.ohmsOn");
         }
         var amps = now.amps().map(bench.units()::print).orElse("");

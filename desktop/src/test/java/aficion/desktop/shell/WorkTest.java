@@ -470,11 +470,12 @@ class WorkTest extends WindowTest {
             interact(() -> ((CheckBox) node("instruments-alone")).setSelected(true));
             for (int i = 0; i < 60 && !text("bench-progress").startsWith("All"); i++) {
                 var before = text("bench-progress");
-                boolean volts = text("bench-task").startsWith("Measure the volts");
+                var task = text("bench-task");
+                boolean volts = task.startsWith("Measure the") || task.startsWith("Everything off");
                 if (volts && !mended.output()) {
                     press("instruments-output");
                 }
-                if (volts || text("bench-task").startsWith("Measure wire")) {
+                if (volts || task.startsWith("Measure wire")) {
                     until(() -> !text("bench-progress").equals(before));
                 } else {
                     interact(() -> node("bench-field").requestFocus());
