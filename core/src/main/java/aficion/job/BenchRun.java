@@ -33,8 +33,16 @@ public record BenchRun(
         STILL,
         /** On the vehicle, engine running. */
         RUNNING,
-        /** The few readings that prove one circuit after a change. */
-        PROOF
+        /** The few readings that prove one circuit of a vehicle after a change. */
+        PROOF;
+
+        /** Whether the vehicle's battery feeds it. */
+        public boolean isOnVehicle() {
+            return switch (this) {
+                case BENCH, STAND_INS -> false;
+                case STILL, RUNNING, PROOF -> true;
+            };
+        }
     }
 
     /** A run that is begun. */

@@ -18,6 +18,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextFormatter;
 import javafx.scene.layout.HBox;
@@ -45,6 +46,7 @@ final class BenchView extends VBox {
     private final Button start = new Button();
     private final CheckBox whole = new CheckBox(Words.of("bench.whole"));
     private final StackPane middle = new StackPane();
+    private final ScrollPane cardScroll = new ScrollPane();
     private final RunTable table;
     private final RunCard card;
     private final ReasonPanel aside;
@@ -80,7 +82,14 @@ final class BenchView extends VBox {
         middle.setMinSize(0, 0);
         VBox.setVgrow(middle, Priority.ALWAYS);
         getChildren().addAll(head, how, caution, middle);
-        caution.setMinHeight(USE_PREF_SIZE);
+        for (var each : List.of(head, how, caution)) {
+            each.setMinHeight(USE_PREF_SIZE);
+        }
+        cardScroll.setContent(card);
+        cardScroll.getStyleClass().add("bench-scroll");
+        cardScroll.setFitToWidth(true);
+        cardScroll.setFitToHeight(true);
+        cardScroll.setFocusTraversable(false);
         bench.plan().addListener((_, _, _) -> rebuild());
         bench.history().addListener((_, _, _) -> judge());
         sceneProperty().subscribe(scene -> bench.testing().set(scene != null));
@@ -141,7 +150,7 @@ final class BenchView extends VBox {
             middle.getChildren().setAll(table);
             table.rebuild();
         } else {
-            middle.getChildren().setAll(card);
+            middle.getChildren().setAll(cardScroll);
             card.rebuild();
         }
         judge();

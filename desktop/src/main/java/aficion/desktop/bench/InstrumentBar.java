@@ -88,6 +88,7 @@ final class InstrumentBar extends VBox {
                     }
                 });
         bench.history().addListener((_, _, _) -> edited());
+        bench.setting().addListener((_, _, _) -> moved());
         show();
     }
 
@@ -102,6 +103,13 @@ final class InstrumentBar extends VBox {
             powered = Optional.empty();
             connection.ifPresent(Connection::off);
         }
+    }
+
+    /** What is tested elsewhere is another thing. */
+    private void moved() {
+        powered = Optional.empty();
+        connection.ifPresent(Connection::off);
+        show();
     }
 
     private void connect() {
@@ -138,7 +146,12 @@ final class InstrumentBar extends VBox {
     private boolean tells(Shown now) {
         return now.probing().isPresent()
                 && now.probing().equals(probing())
-                && now.on() == now.probing().get().powered();
+                && (now.probing().get().powered() ? now.on() || onVehicle() : !now.on());
+    }
+
+    /** Whether a battery feeds what is tested: no supply is switched on beside it. */
+    private boolean onVehicle() {
+        return bench.setting().get().isOnVehicle();
     }
 
     private void switched() {
@@ -230,6 +243,8 @@ final class InstrumentBar extends VBox {
             each.setVisible(there);
             each.setManaged(there);
         }
+        output.setVisible(there && !onVehicle());
+        output.setManaged(there && !onVehicle());
         says.setText(there ? shown.map(this::said).orElse(Words.of("instruments.waits")) : "");
         boolean on = shown.filter(Shown::on).isPresent();
         output.setText(
@@ -255,6 +270,10 @@ final class InstrumentBar extends VBox {
         }
         if (now.on() && probing().filter(wanted -> !wanted.powered()).isPresent()) {
             return Words.of("instruments.ohmsOn");
+        }
+        if (onVehicle()) {
+            return Words.of(
+                    now.steady() ? "instruments.vehicle.steady" : "instruments.vehicle.moves");
         }
         var amps = now.amps().map(bench.units()::print).orElse("");
         return now.on()

@@ -36,6 +36,7 @@ import javafx.scene.layout.VBox;
  */
 final class RunCard extends VBox {
     private static final int THEN = 2;
+    private static final double COLUMN = 112;
 
     private final Workbench bench;
     private final Runs runs;
@@ -81,17 +82,11 @@ final class RunCard extends VBox {
         task.setId("bench-task");
         expected.setId("bench-expected");
         coverage.setId("bench-coverage");
-        var look =
-                Texts.button(
-                        Words.of("bench.show"),
-                        "plain-button",
-                        () -> {
-                            choose();
-                            command.accept("view.trace");
-                        });
-        look.setId("bench-show");
-        look.setFocusTraversable(false);
-        var where = new HBox(14, position, Texts.spring(), set, look);
+        var onPath = shown("bench.show", "view.trace", command);
+        var onBoard = shown("bench.board", "view.board", command);
+        onBoard.setVisible(bench.design().body().isPresent());
+        onBoard.setManaged(bench.design().body().isPresent());
+        var where = new HBox(14, position, Texts.spring(), set, onPath, onBoard);
         where.setAlignment(Pos.CENTER_LEFT);
         var figures =
                 new HBox(
@@ -101,6 +96,7 @@ final class RunCard extends VBox {
                         verdict);
         figures.setAlignment(Pos.BOTTOM_LEFT);
         var card = new VBox(14, where, task, figures, right, caution, problem);
+        card.setMinHeight(USE_PREF_SIZE);
         card.getStyleClass().add("bench-card");
         var buttons =
                 new HBox(
@@ -129,6 +125,21 @@ final class RunCard extends VBox {
         return button;
     }
 
+    /** Shows where the step is on another screen. */
+    private Button shown(String words, String screen, Consumer<String> command) {
+        var button =
+                Texts.button(
+                        Words.of(words),
+                        "plain-button",
+                        () -> {
+                            choose();
+                            command.accept(screen);
+                        });
+        button.setId(words.replace('.', '-'));
+        button.setFocusTraversable(false);
+        return button;
+    }
+
     /** Begins with the first step that is open. */
     void rebuild() {
         advised = Optional.empty();
@@ -145,22 +156,39 @@ final class RunCard extends VBox {
         runs.plan().flatMap(BenchPlan::lamps).ifPresent(this::warnings);
     }
 
+    private static Label column(String head) {
+        var label = Texts.wrapped(head, "brass-text");
+        label.setMinWidth(COLUMN);
+        label.setMaxWidth(COLUMN);
+        label.setMinHeight(USE_PREF_SIZE);
+        return label;
+    }
+
+    private static Label whole(String text, String... styles) {
+        var label = Texts.label(text, styles);
+        label.setMinWidth(USE_PREF_SIZE);
+        return label;
+    }
+
     private void warnings(WarningLamps table) {
-        lamps.add(Texts.caption(Words.of("bench.lamps")), 0, 0);
+        lamps.add(Texts.wrapped(Words.of("bench.lamps"), "quiet"), 0, 0);
         for (int i = 0; i < table.states().size(); i++) {
             var head = bench.speech().conditions(table.states().get(i));
-            lamps.add(Texts.wrapped(head, "brass-text"), i + 1, 0);
+            lamps.add(column(head), i + 1, 0);
         }
         int row = 1;
         for (var lamp : table.rows().entrySet()) {
-            lamps.add(Texts.label(bench.speech().name(lamp.getKey()), "strong"), 0, row);
+            lamps.add(
+                    new VBox(
+                            whole(bench.speech().name(lamp.getKey()), "strong"),
+                            whole(
+                                    Words.of("bench.lamp.proof", table.proof(lamp.getKey())),
+                                    "quiet")),
+                    0,
+                    row);
             for (int i = 0; i < lamp.getValue().size(); i++) {
                 lamps.add(Texts.label(Words.of("bench.lamp", lamp.getValue().get(i))), i + 1, row);
             }
-            lamps.add(
-                    Texts.label(Words.of("bench.lamp.proof", table.proof(lamp.getKey())), "quiet"),
-                    table.states().size() + 1,
-                    row);
             row++;
         }
     }
