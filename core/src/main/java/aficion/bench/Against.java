@@ -51,6 +51,7 @@ public final class Against {
                             .map(lamp -> lamp.part() + "." + lamp.pin() + "=" + lamp.lamp())
                             .collect(Collectors.joining(" "));
             case TestStep.Continuity _,
+                    TestStep.Through _,
                     TestStep.Isolation _,
                     TestStep.Quiet _,
                     TestStep.AmpsIn _,

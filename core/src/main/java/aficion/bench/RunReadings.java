@@ -4,6 +4,7 @@ import aficion.bench.reason.Evidence;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Sign;
 import aficion.bench.reason.Telltale;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
@@ -26,6 +27,8 @@ public final class RunReadings {
     /** The key of a run's word that the trouble comes and goes. */
     private static final String COMES = "comes and goes";
 
+    private static final String MOVED_LAST = "moved last";
+
     /**
      * What a run tells of the design as it is; what is of it no more is left out, and what was only
      * said to be right is taken as seen to be so.
@@ -35,7 +38,24 @@ public final class RunReadings {
                 run.readings().stream()
                         .flatMap(each -> of(design, run.circuit(), each).stream())
                         .toList(),
-                comesAndGoes(run));
+                comesAndGoes(run),
+                movedLast(run).flatMap(id -> part(design, id)));
+    }
+
+    /** The part that somebody worked at last, as it was said of a run. */
+    public static Optional<String> movedLast(BenchRun run) {
+        return run.reading(MOVED_LAST).flatMap(BenchRun.Reading::note);
+    }
+
+    /** That somebody worked at a part last, kept in a run. */
+    public static BenchRun.Reading movedLast(PartId part, Instant at) {
+        return new BenchRun.Reading(
+                MOVED_LAST,
+                Optional.empty(),
+                Optional.empty(),
+                BenchRun.Verdict.NEAR,
+                at,
+                Optional.of(part.value()));
     }
 
     /** Whether it was said of a run that the trouble is there at times only. */
@@ -115,9 +135,10 @@ public final class RunReadings {
             case "sees" ->
                     design.terminal(where)
                             .filter(at ->
-                                    design.part(at.part()).kind().lightPins().contains(at.pin()))
+                                    Sign.lit(design.part(at.part()).kind()).contains(at.pin()))
                             .map(at -> new Measure.LightOf(at.part(), at.pin()));
             case "amps" -> wire(design, where).map(Measure.AmpsIn::new);
+            case "restless" -> Optional.of(new Measure.Told(new Telltale.Restless()));
             case "warm" -> wire(design, where).map(Telltale.Warm::new).map(Measure.Told::new);
             case "gone" -> guard(design, where).map(Telltale.FuseGone::new).map(Measure.Told::new);
             case "fast" -> part(design, where).map(Telltale.Fast::new).map(Measure.Told::new);

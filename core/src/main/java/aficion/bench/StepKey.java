@@ -30,6 +30,10 @@ public final class StepKey {
         return "ohms " + wire;
     }
 
+    static String through(Terminal from, Terminal to) {
+        return "ohms " + from + " " + to;
+    }
+
     static String isolation(Terminal at) {
         return "isolation " + at;
     }
@@ -62,6 +66,7 @@ public final class StepKey {
             case Telltale.Warm(var wire) -> "warm " + wire + " " + state;
             case Telltale.Fast(var flasher) -> "fast " + flasher + " " + state;
             case Telltale.Moves(var part) -> "moves " + part + " " + state;
+            case Telltale.Restless _ -> "restless - " + state;
             case Telltale.AsDrawn _ -> works(state);
         };
     }

@@ -62,14 +62,36 @@ final class StepList {
     }
 
     void continuity(Wire wire) {
-        double ohms =
-                wire.conductor().perMetre().value() * wire.length().metres().value()
-                        + 2 * design.rules().joint().value();
         add(
                 StepKey.ohms(wire.id()),
                 Stage.CONTINUITY,
                 new TestStep.Continuity(wire.id()),
-                Optional.of(new Expected.AtMost(new Ohms(ohms + PROBES))));
+                Optional.of(new Expected.AtMost(new Ohms(ohms(wire) + PROBES))));
+    }
+
+    /** Wires one after another, at one go. */
+    void through(Chains.Chain chain) {
+        if (chain.wires().size() == 1) {
+            continuity(design.wire(chain.wires().getFirst()));
+            return;
+        }
+        double sum =
+                chain.wires().stream().map(design::wire).mapToDouble(this::ohms).sum() + PROBES;
+        double all =
+                Meter.ohms(design, chain.state(), chain.from(), chain.to())
+                        .map(ohms -> ohms.value() + PROBES)
+                        .filter(ohms -> ohms < 2 * sum + 1)
+                        .orElse(sum);
+        add(
+                StepKey.through(chain.from(), chain.to()),
+                Stage.CONTINUITY,
+                new TestStep.Through(chain.wires(), chain.from(), chain.to(), chain.state()),
+                Optional.of(new Expected.AtMost(new Ohms(all))));
+    }
+
+    private double ohms(Wire wire) {
+        return wire.conductor().perMetre().value() * wire.length().metres().value()
+                + 2 * design.rules().joint().value();
     }
 
     /** One step for each live net: the first terminal of wires that hang together. */

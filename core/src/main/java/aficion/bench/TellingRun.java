@@ -11,6 +11,7 @@ import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
+import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.size.Supply;
@@ -49,7 +50,12 @@ final class TellingRun {
         list.wires().forEach(wire -> wire.terminals().forEach(at -> ours.add(at.part())));
         ours.forEach(list::look);
         var unseen = unseen();
-        list.wires().stream().filter(wire -> unseen.contains(wire.id())).forEach(list::continuity);
+        Chains.of(
+                        table.netlist().design(),
+                        list.wires().stream().filter(wire -> unseen.contains(wire.id())).toList(),
+                        OperatingStates.of(
+                                table.netlist().design(), with.circuit(), Conditions.REST))
+                .forEach(list::through);
         list.isolation();
         if (onVehicle) {
             with.battery().rest(list);

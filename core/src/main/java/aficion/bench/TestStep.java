@@ -51,6 +51,7 @@ public record TestStep(String key, Stage stage, Task task, Optional<Expected> ex
                 case Look(var wire) -> new Subject.OfWire(wire);
                 case LookAt(var part) -> new Subject.OfPart(part);
                 case Continuity(var wire) -> new Subject.OfWire(wire);
+                case Through(_, var from, _, _) -> new Subject.OfTerminal(from);
                 case Isolation(var at) -> new Subject.OfTerminal(at);
                 case Quiet(var wire, _) -> new Subject.OfWire(wire);
                 case AmpsIn(var wire, _) -> new Subject.OfWire(wire);
@@ -62,13 +63,15 @@ public record TestStep(String key, Stage stage, Task task, Optional<Expected> ex
             };
         }
 
-        /** The position everything is to be in; empty where the power is off. */
+        /** The position everything is to be in; empty where that does not matter. */
         default Optional<Conditions> state() {
             return switch (this) {
                 case Quiet(_, var conditions) -> Optional.of(conditions);
                 case AmpsIn(_, var conditions) -> Optional.of(conditions);
                 case VoltsAt(_, var conditions) -> Optional.of(conditions);
                 case Works(_, var conditions) -> Optional.of(conditions);
+                case Through(_, _, _, var conditions) ->
+                        Optional.of(conditions).filter(each -> !each.equals(Conditions.REST));
                 case Check(_, _, var conditions) -> Optional.of(conditions);
                 case Look _, LookAt _, Continuity _, Isolation _, Leave _, ClipIn _ ->
                         Optional.empty();
@@ -84,6 +87,14 @@ public record TestStep(String key, Stage stage, Task task, Optional<Expected> ex
 
     /** Measure a wire from end to end. */
     public record Continuity(WireId wire) implements Task {}
+
+    /** Measure several wires at one go, through the switches worked between them. */
+    public record Through(List<WireId> wires, Terminal from, Terminal to, Conditions conditions)
+            implements Task {
+        public Through {
+            wires = List.copyOf(wires);
+        }
+    }
 
     /** Measure from a terminal to earth with the loads unplugged. */
     public record Isolation(Terminal terminal) implements Task {}

@@ -263,6 +263,38 @@ class ReasonTest {
         assertThat(first(Evidence.of(List.of(dark, dark)))).isNotEmpty();
     }
 
+    /** Where somebody worked last it likelier is, and each reading says what it speaks for. */
+    @Test
+    void whatWasMovedLastAndWhatWasReadSpeakForIt() {
+        var dark = volts("H1.58", 0);
+        var plain = Evidence.of(List.of(dark));
+        var moved = new Evidence(List.of(dark), false, Optional.of(new PartId("H1")));
+        var suspect = new Fault.Broken(LAST);
+
+        assertThat(weight(moved, suspect)).isGreaterThan(1.5 * weight(plain, suspect));
+        var first = Diagnosis.of(TABLE, plain, ON, () -> true).verdicts().getFirst();
+        assertThat(first.speaks())
+                .singleElement()
+                .satisfies(speaks -> {
+                    assertThat(speaks.reading()).isEqualTo(dark);
+                    assertThat(speaks.bits()).isPositive();
+                });
+        var nothing = Diagnosis.of(TABLE, plain, ON, () -> true).verdicts().stream();
+        assertThat(nothing)
+                .filteredOn(each -> each.suspects().getFirst().faults().isEmpty())
+                .allSatisfy(
+                        each -> assertThat(each.speaks()).allMatch(speaks -> speaks.bits() < 0));
+    }
+
+    private static double weight(Evidence evidence, Fault fault) {
+        return Diagnosis.of(TABLE, evidence, ON, () -> true).verdicts().stream()
+                .filter(each ->
+                        each.suspects().stream()
+                                .anyMatch(suspect -> suspect.faults().equals(List.of(fault))))
+                .mapToDouble(each -> each.weight())
+                .sum();
+    }
+
     /**
      * Of a trouble that comes and goes what is right rules nothing out, and a wiggle tells where.
      */

@@ -16,6 +16,7 @@ import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.job.Work;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
@@ -191,6 +192,27 @@ class SettingTest {
                                 .isPresent())
                 .map(TestStep::key)
                 .toList();
+    }
+
+    /** Two wires with a switch between them are one reading, with the switch worked. */
+    @Test
+    void wiresAreMeasuredAtOneGoThroughTheWorkedSwitch() {
+        var off = Conditions.REST.with("light", "off");
+        var on = Conditions.REST.with("light", "on");
+        var wires = DESIGN.wires().subList(4, 6);
+        var chains = Chains.of(DESIGN, wires, List.of(off, on));
+
+        assertThat(wires)
+                .extracting(wire -> wire.from().terminal() + " " + wire.to().terminal())
+                .containsExactly("F1.2 S1.1", "S1.2 H1.58");
+        assertThat(chains)
+                .singleElement()
+                .satisfies(chain -> {
+                    assertThat(chain.from()).hasToString("F1.2");
+                    assertThat(chain.to()).hasToString("H1.58");
+                    assertThat(chain.state()).isEqualTo(on);
+                });
+        assertThat(Chains.of(DESIGN, wires, List.of(off))).hasSize(2);
     }
 
     /** A run on the vehicle does not stand for one on the bench. */

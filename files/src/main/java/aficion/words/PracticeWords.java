@@ -6,13 +6,9 @@ import aficion.bench.practice.Difficulty;
 import aficion.bench.practice.Played;
 import aficion.bench.practice.Practice;
 import aficion.bench.practice.Round;
-import aficion.bench.reason.Measure;
 import aficion.bench.reason.Sight;
-import aficion.bench.reason.Telltale;
 import aficion.job.Design;
-import aficion.quantity.Amps;
 import aficion.quantity.UserUnits;
-import aficion.quantity.Volts;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -23,9 +19,11 @@ public final class PracticeWords {
     private static final int LAST = 5;
 
     private final Speech speech;
+    private final ReasonWords reason;
 
     public PracticeWords(Design design, UserUnits units) {
         this.speech = new Speech(design, units);
+        this.reason = new ReasonWords(design, units);
     }
 
     /** A time, in minutes. */
@@ -74,32 +72,11 @@ public final class PracticeWords {
 
     /** A reading of a way, and how much it left. */
     public String step(Practice.Step step) {
-        var reading = step.reading();
-        var what =
-                switch (reading.what()) {
-                    case Measure.VoltsAt(var at) ->
-                            Words.of(
-                                    "practice.read",
-                                    Words.of("practice.act.volts", at),
-                                    speech.say(new Volts(reading.value())));
-                    case Measure.AmpsIn(var wire) ->
-                            Words.of(
-                                    "practice.read",
-                                    Words.of("practice.act.amps", speech.number(wire)),
-                                    speech.say(new Amps(reading.value())));
-                    case Measure.Told(Telltale.Moves(var part)) ->
-                            Words.of(
-                                    "practice.read",
-                                    Words.of("practice.act.wiggle", part),
-                                    Words.of(
-                                            reading.value() > 0
-                                                    ? "practice.changes"
-                                                    : "practice.stays"));
-                    case Measure.Told _, Measure.LightOf _ ->
-                            throw new IllegalArgumentException(
-                                    "no act of practice reads " + reading.what());
-                };
-        return Words.of("practice.step", what, speech.conditions(reading.state()), step.left());
+        return Words.of(
+                "practice.step",
+                reason.reading(step.reading()),
+                speech.conditions(step.reading().state()),
+                step.left());
     }
 
     /** What was wrong, and how long it took. */

@@ -508,6 +508,12 @@ public final class Speech {
             case TestStep.LookAt(var part) ->
                     Words.of("bench.task.lookAt", part, design.part(part).name());
             case TestStep.Continuity(var wire) -> Words.of("bench.task.continuity", number(wire));
+            case TestStep.Through(var wires, var from, var to, _) ->
+                    Words.of(
+                            "bench.task.through",
+                            from,
+                            to,
+                            wires.stream().map(this::number).collect(Collectors.joining(", ")));
             case TestStep.Isolation(var terminal) -> Words.of("bench.task.isolation", terminal);
             case TestStep.Quiet(var feed, _) -> Words.of("bench.task.quiet", number(feed));
             case TestStep.AmpsIn(var wire, _) -> Words.of("bench.task.amps", number(wire));
@@ -541,12 +547,17 @@ public final class Speech {
         var state = words.length > 2 ? words[2] : "";
         return switch (word) {
             case "look" -> Words.of("kept.look", where.equals("at") ? state : lead(where));
-            case "ohms" -> Words.of("kept.ohms", lead(where));
+            case "ohms" ->
+                    state.isEmpty()
+                            ? Words.of("kept.ohms", lead(where))
+                            : Words.of("kept.through", where, state);
             case "amps", "warm" -> Words.of("kept." + word, lead(where), state);
             case "check" -> Words.of("kept.check", state);
             case "works" -> Words.of("kept.works", where);
+            case "moved" -> Words.of("kept.moved");
             case "standing", "quiet" -> Words.of("kept.quiet");
             case "isolation",
+                    "restless",
                     "volts",
                     "sees",
                     "gone",

@@ -26,6 +26,14 @@ public final class Belief {
     /** What is less likely than that share of what looks the same is ruled out. */
     private static final double RULED = 0.05;
 
+    /** Where somebody worked last something is wrong so much more often. */
+    private static final double MOVED_LAST = 4;
+
+    /** A reading that counts less for or against something is not told. */
+    private static final double TELLS = 0.7;
+
+    private static final int TELLING = 3;
+
     /** How often a person is right about something that is so or is not. */
     private static final double TOLD = 0.96;
 
@@ -40,38 +48,53 @@ public final class Belief {
 
     private final FaultTable table;
     private final List<Reading> readings;
-    private final boolean comesAndGoes;
+    private final Evidence about;
     private final double[] log;
     private final double[] weights;
 
-    private Belief(FaultTable table, List<Reading> readings, boolean comesAndGoes, double[] log) {
+    private Belief(FaultTable table, List<Reading> readings, Evidence about, double[] log) {
         this.table = table;
         this.readings = List.copyOf(readings);
-        this.comesAndGoes = comesAndGoes;
+        this.about = about;
         this.log = log;
         this.weights = shares(log);
     }
 
     /** Before anything is read. */
     public static Belief of(FaultTable table) {
-        return of(table, false);
+        return before(table, Evidence.of(List.of()));
     }
 
     /** After all that is known. */
     public static Belief of(FaultTable table, Evidence evidence) {
-        var belief = of(table, evidence.comesAndGoes());
+        var belief = before(table, evidence);
         for (var reading : evidence.readings()) {
             belief = belief.after(reading);
         }
         return belief;
     }
 
-    private static Belief of(FaultTable table, boolean comesAndGoes) {
+    /** What is known before the first reading. */
+    private static Belief before(FaultTable table, Evidence evidence) {
         return new Belief(
                 table,
                 List.of(),
-                comesAndGoes,
-                table.suspects().stream().mapToDouble(each -> Math.log(each.weight())).toArray());
+                evidence,
+                table.suspects().stream()
+                        .mapToDouble(each -> Math.log(weight(table, each, evidence)))
+                        .toArray());
+    }
+
+    private static double weight(FaultTable table, Suspect suspect, Evidence evidence) {
+        var design = table.netlist().design();
+        boolean moved =
+                evidence.movedLast()
+                        .filter(part ->
+                                suspect.faults().stream()
+                                        .flatMap(fault -> Telltale.parts(design, fault))
+                                        .anyMatch(part::equals))
+                        .isPresent();
+        return moved ? MOVED_LAST * suspect.weight() : suspect.weight();
     }
 
     private static double[] shares(double[] log) {
@@ -100,7 +123,7 @@ public final class Belief {
         }
         var all = new ArrayList<>(readings);
         all.add(reading);
-        return new Belief(table, all, comesAndGoes, next);
+        return new Belief(table, all, about, next);
     }
 
     /** Of what comes and goes a reading shows the trouble as often as it shows none. */
@@ -108,7 +131,9 @@ public final class Belief {
         double there = likelihood(predicted[suspect], reading);
         boolean moved =
                 reading.what() instanceof Measure.Told(var told) && told instanceof Telltale.Moves;
-        return comesAndGoes && !moved ? (there + likelihood(predicted[0], reading)) / 2 : there;
+        return about.comesAndGoes() && !moved
+                ? (there + likelihood(predicted[0], reading)) / 2
+                : there;
     }
 
     /** How likely a reading is where a value is predicted, for each volt or amp. */
@@ -143,7 +168,7 @@ public final class Belief {
     private static double told(Telltale telltale, boolean agrees) {
         double right =
                 switch (telltale) {
-                    case Telltale.FuseGone _ -> SURE;
+                    case Telltale.FuseGone _, Telltale.Restless _ -> SURE;
                     case Telltale.Moves _ -> MOVED;
                     case Telltale.Warm _, Telltale.Fast _, Telltale.AsDrawn _ -> TOLD;
                 };
@@ -158,7 +183,7 @@ public final class Belief {
 
     /** The same readings with other suspects. */
     Belief over(FaultTable other) {
-        return of(other, new Evidence(readings, comesAndGoes));
+        return of(other, new Evidence(readings, about.comesAndGoes(), about.movedLast()));
     }
 
     /**
@@ -171,7 +196,7 @@ public final class Belief {
             best = Math.max(best, log[i] - Math.log(table.suspects().get(i).weight()));
         }
         double perfect = readings.stream().mapToDouble(this::perfect).sum();
-        return perfect - best - (comesAndGoes ? readings.size() * Math.log(2) : 0);
+        return perfect - best - (about.comesAndGoes() ? readings.size() * Math.log(2) : 0);
     }
 
     /** The logarithm of the likelihood of a reading that is just as predicted. */
@@ -191,7 +216,7 @@ public final class Belief {
 
     /** Whether the trouble is there at times only. */
     public boolean comesAndGoes() {
-        return comesAndGoes;
+        return about.comesAndGoes();
     }
 
     /** What was read, in order. */
@@ -214,12 +239,22 @@ public final class Belief {
      *
      * @param weight how likely it is that it is one of them, 0 to 1
      * @param suspects that nothing is wrong first, then the likeliest
+     * @param speaks the readings that tell most for the first of them or against it
      */
-    public record Verdict(double weight, List<Suspect> suspects) {
+    public record Verdict(double weight, List<Suspect> suspects, List<Speaks> speaks) {
         public Verdict {
             suspects = List.copyOf(suspects);
+            speaks = List.copyOf(speaks);
         }
     }
+
+    /**
+     * What a reading says of a suspect.
+     *
+     * @param bits how much likelier it is with it than on the whole, as a natural logarithm: below
+     *     zero it speaks against it
+     */
+    public record Speaks(Reading reading, double bits) {}
 
     /** What may be wrong, the likeliest first, those that look the same together. */
     public List<Verdict> verdicts() {
@@ -235,14 +270,37 @@ public final class Belief {
 
     private Verdict verdict(List<Integer> group) {
         double most = group.stream().mapToDouble(i -> weights[i]).max().orElse(0);
-        return new Verdict(
-                group.stream().mapToDouble(i -> weights[i]).sum(),
+        var ordered =
                 group.stream()
                         .sorted(
                                 Comparator.comparing((Integer i) -> !isAsLikelyNothing(i, most))
                                         .thenComparing(i -> -weights[i]))
-                        .map(table.suspects()::get)
-                        .toList());
+                        .toList();
+        return new Verdict(
+                group.stream().mapToDouble(i -> weights[i]).sum(),
+                ordered.stream().map(table.suspects()::get).toList(),
+                speaks(ordered.getFirst()));
+    }
+
+    private List<Speaks> speaks(int suspect) {
+        return readings.stream()
+                .map(reading -> new Speaks(reading, speaks(suspect, reading)))
+                .filter(each -> Math.abs(each.bits) > TELLS)
+                .sorted(Comparator.comparingDouble(each -> -Math.abs(each.bits)))
+                .limit(TELLING)
+                .toList();
+    }
+
+    private double speaks(int suspect, Reading reading) {
+        var predicted = table.predicted(reading.state(), reading.what());
+        double all = 0;
+        double sum = 0;
+        for (int i = 0; i < predicted.length; i++) {
+            double weight = table.suspects().get(i).weight();
+            all += weight;
+            sum += weight * likely(predicted, i, reading);
+        }
+        return Math.log(likely(predicted, suspect, reading)) - Math.log(sum / all);
     }
 
     /** Where nothing wrong looks the same, that is said first, unless an eye has ruled it out. */

@@ -25,6 +25,9 @@ public record Diagnosis(
     /** From so much on a verdict is named. */
     private static final double NAMED = 0.95;
 
+    /** That nothing is wrong is said where it is surer still: nobody looks on after that. */
+    private static final double SOUND = 0.985;
+
     public Diagnosis {
         verdicts = List.copyOf(verdicts);
     }
@@ -48,6 +51,12 @@ public record Diagnosis(
 
     /** What is wrong, where that is as good as sure. */
     public Optional<Verdict> named() {
-        return verdicts.stream().findFirst().filter(first -> explained && first.weight() >= NAMED);
+        return verdicts.stream()
+                .findFirst()
+                .filter(first -> explained && first.weight() >= (isNothing(first) ? SOUND : NAMED));
+    }
+
+    private static boolean isNothing(Verdict verdict) {
+        return verdict.suspects().stream().anyMatch(suspect -> suspect.faults().isEmpty());
     }
 }

@@ -103,7 +103,8 @@ public final class FaultTable {
 
     /** What a suspect shows; NaN where nothing comes to rest. */
     double value(Suspect suspect, Optional<OperatingPoint> point, Measure what) {
-        return point.map(found -> value(suspect, found, what)).orElse(Double.NaN);
+        double without = what instanceof Measure.Told(Telltale.Restless _) ? 1 : Double.NaN;
+        return point.map(found -> value(suspect, found, what)).orElse(without);
     }
 
     /** What may be wrong with a circuit, nothing first. */

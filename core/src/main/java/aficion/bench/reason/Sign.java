@@ -61,7 +61,7 @@ public record Sign(PartId part, String role, Look look) {
 
     private static List<Sign> of(OperatingPoint point, Part part) {
         var lit =
-                pins(part.kind()).stream()
+                lit(part.kind()).stream()
                         .flatMap(pin ->
                                 point.light(part.id(), pin).stream()
                                         .map(light ->
@@ -71,7 +71,7 @@ public record Sign(PartId part, String role, Look look) {
     }
 
     /** The pins that a lamp is fed at; a warning lamp gives light whichever way it is fed. */
-    private static List<String> pins(Kind kind) {
+    public static List<String> lit(Kind kind) {
         return kind instanceof LoadKind.WarningLamp
                 ? List.of(kind.pins().getFirst())
                 : kind.lightPins();

@@ -28,6 +28,9 @@ public sealed interface Telltale {
     /** What is read or seen changes while a part, its plug or its leads are moved or warmed. */
     record Moves(PartId part) implements Telltale {}
 
+    /** Nothing comes to rest: a needle that swings, a relay that chatters. */
+    record Restless() implements Telltale {}
+
     /** Watts from which a lead or a joint is felt to be warm (typical). */
     double FELT = 2;
 
@@ -38,7 +41,7 @@ public sealed interface Telltale {
     double TOO_LITTLE = 0.75;
 
     /**
-     * Whether it is so with something wrong.
+     * Whether it is so with something wrong that comes to rest.
      *
      * @param wrong the state with it
      * @param sound the same state while all is well
@@ -57,6 +60,7 @@ public sealed interface Telltale {
                 yield should > 0 && does < TOO_LITTLE * should;
             }
             case AsDrawn(var circuit) -> looks(wrong, circuit).equals(looks(sound, circuit));
+            case Restless _ -> false;
             case Moves(var part) ->
                     suspect.faults().stream()
                             .flatMap(fault -> parts(design, fault))

@@ -200,6 +200,9 @@ final class InstrumentBar extends VBox {
                     earth().map(black ->
                             new Probing(Range.VOLTS, at.toString(), black.toString(), text(state)));
             case TestStep.Continuity(var wire) -> Optional.of(along(wire, Range.OHMS, "rest"));
+            case TestStep.Through(_, var from, var to, var state) ->
+                    Optional.of(
+                            new Probing(Range.OHMS, from.toString(), to.toString(), text(state)));
             case TestStep.Quiet(var wire, var state) ->
                     Optional.of(along(wire, Range.AMPS, text(state)));
             case TestStep.AmpsIn(var wire, var state) ->

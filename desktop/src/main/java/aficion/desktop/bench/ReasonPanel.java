@@ -7,6 +7,7 @@ import aficion.bench.reason.Belief.Verdict;
 import aficion.bench.reason.Diagnosis;
 import aficion.bench.reason.NextReading.Advice;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Sign;
 import aficion.bench.reason.Telltale;
 import aficion.bench.reason.Wiggle;
 import aficion.desktop.theme.Texts;
@@ -27,6 +28,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
@@ -140,6 +142,9 @@ final class ReasonPanel extends ScrollPane {
         var line = new HBox(8, bar, Texts.spring(), share);
         line.setStyle("-fx-alignment: center-left;");
         box.getChildren().addAll(first, line);
+        if (!verdict.speaks().isEmpty()) {
+            box.getChildren().add(Texts.wrapped(words.speaks(verdict.speaks()), "quiet"));
+        }
         int more = verdict.suspects().size() - 1;
         if (more > 0) {
             var alike = Texts.wrapped(Words.of("reason.alike", more), "quiet");
@@ -217,7 +222,8 @@ final class ReasonPanel extends ScrollPane {
                 .ifPresent(id -> {
                     bench.design().partsOf(id).forEach(this::lampsOf);
                     bench.design().partsOf(id).forEach(this::toldOf);
-                    lamps.getChildren().add(warm(id));
+                    lamps.getChildren().add(told("restless", "", new Telltale.Restless()));
+                    lamps.getChildren().addAll(warm(id), movedLast(id));
                 });
     }
 
@@ -268,6 +274,24 @@ final class ReasonPanel extends ScrollPane {
         return menu;
     }
 
+    /** The parts of the circuit, at one of which somebody worked last. */
+    private MenuButton movedLast(CircuitId id) {
+        var known = runs.latest().flatMap(RunReadings::movedLast);
+        var menu =
+                new MenuButton(
+                        known.map(part -> Words.of("reason.movedLast.is", part))
+                                .orElse(Words.of("reason.movedLast")));
+        menu.setId("reason-moved-last");
+        menu.setFocusTraversable(false);
+        for (var part : bench.design().partsOf(id)) {
+            var item = new MenuItem(bench.speech().name(part.id()));
+            item.setOnAction(
+                    _ -> runs.keep(RunReadings.movedLast(part.id(), bench.clock().instant())));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
     private boolean isSo(Telltale telltale) {
         return runs.latest()
                 .flatMap(run -> run.reading(StepKey.told(telltale, state())))
@@ -281,7 +305,7 @@ final class ReasonPanel extends ScrollPane {
     }
 
     private void lampsOf(Part part) {
-        for (var pin : part.kind().lightPins()) {
+        for (var pin : Sign.lit(part.kind())) {
             var at = part.terminal(pin);
             var known = known(at);
             var button =

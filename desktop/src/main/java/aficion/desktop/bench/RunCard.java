@@ -1,6 +1,7 @@
 package aficion.desktop.bench;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.RightThough;
 import aficion.bench.TestStep;
 import aficion.bench.WarningLamps;
 import aficion.desktop.theme.Texts;
@@ -8,8 +9,6 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.BenchRun.Reading;
 import aficion.job.BenchRun.Verdict;
-import aficion.job.ControlKind;
-import aficion.job.JoinKind;
 import aficion.netlist.Conditions;
 import aficion.quantity.UserUnits;
 import aficion.words.Words;
@@ -116,6 +115,13 @@ final class RunCard extends VBox {
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventFilter(KeyEvent.KEY_TYPED, this::typed);
         bench.conditions().addListener((_, _, _) -> judge());
+        sceneProperty()
+                .subscribe(scene -> {
+                    if (scene != null) {
+                        judge();
+                        field.requestFocus();
+                    }
+                });
     }
 
     private Button act(String name, String style, Runnable action) {
@@ -236,7 +242,7 @@ final class RunCard extends VBox {
         task.setText(speech.task(step.task()));
         expected.setText(speech.expected(step.expected()));
         caution.setText(caution(step.task()).map(Words::of).orElse(""));
-        right.setText(right(step.task()).map(Words::of).orElse(""));
+        right.setText(right(step.task()).orElse(""));
         var known = reading(step);
         boolean stale = runs.isStale(step);
         verdict.setText(
@@ -269,23 +275,15 @@ final class RunCard extends VBox {
 
     /** What is right though it looks wrong. */
     private Optional<String> right(TestStep.Task task) {
-        if (!(task instanceof TestStep.VoltsAt(var at, _))) {
-            return Optional.empty();
-        }
-        return switch (bench.design().part(at.part()).kind()) {
-            case JoinKind.Stabiliser _ when at.pin().equals("I") ->
-                    Optional.of("bench.right.stabiliser");
-            case ControlKind.Flasher _ when at.pin().equals("49a") ->
-                    Optional.of("bench.right.flasher");
-            default -> Optional.empty();
-        };
+        return RightThough.at(bench.design(), bench.setting().get(), task)
+                .map(right -> Words.of("bench.right", right));
     }
 
     /** What has to be minded at a step. */
     private static Optional<String> caution(TestStep.Task task) {
         return switch (task) {
             case TestStep.AmpsIn _, TestStep.Quiet _ -> Optional.of("bench.caution.amps");
-            case TestStep.Continuity _ -> Optional.of("bench.caution.ohms");
+            case TestStep.Continuity _, TestStep.Through _ -> Optional.of("bench.caution.ohms");
             case TestStep.Isolation _ -> Optional.of("bench.caution.isolation");
             case TestStep.Works(_, var state) ->
                     state.engine().value() > 0

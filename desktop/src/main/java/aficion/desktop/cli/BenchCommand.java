@@ -77,7 +77,7 @@ final class BenchCommand extends Commands.Printing {
                     TestStep.ClipIn _,
                     TestStep.Leave _ ->
                     "look";
-            case TestStep.Continuity _, TestStep.Isolation _ -> "ohms";
+            case TestStep.Continuity _, TestStep.Through _, TestStep.Isolation _ -> "ohms";
             case TestStep.Quiet _, TestStep.AmpsIn _ -> "amps";
             case TestStep.VoltsAt _ -> "volts";
         };

@@ -4,6 +4,7 @@ import aficion.bench.RunReadings;
 import aficion.bench.reason.Measure;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sight;
+import aficion.bench.reason.Sign;
 import aficion.bench.reason.Telltale;
 import aficion.desktop.cli.Commands.BadInput;
 import aficion.job.Design;
@@ -63,13 +64,17 @@ final class ReadingText {
                                     .map(wire -> new Telltale.Warm(wire.id()))
                                     .orElseThrow(() ->
                                             new BadInput(Words.of("cli.reading.wire", where))));
+            case "restless" -> {
+                terminal(design, where);
+                yield Optional.of(new Telltale.Restless());
+            }
             case "fast" -> Optional.of(new Telltale.Fast(part(design, where)));
             case "moves", "steady" -> Optional.of(new Telltale.Moves(part(design, where)));
             default -> Optional.empty();
         };
     }
 
-    private static PartId part(Design design, String where) {
+    static PartId part(Design design, String where) {
         return design.parts().stream()
                 .map(part -> part.id())
                 .filter(id -> id.value().equals(where))
@@ -113,7 +118,7 @@ final class ReadingText {
 
     private static Measure lamp(Design design, String where) {
         var at = terminal(design, where);
-        var pins = design.part(at.part()).kind().lightPins();
+        var pins = Sign.lit(design.part(at.part()).kind());
         if (!pins.contains(at.pin())) {
             throw new BadInput(Words.of("cli.reading.lamp", where));
         }

@@ -8,6 +8,7 @@ import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Suspect;
 import aficion.fault.Notation;
 import aficion.job.Design;
+import aficion.job.PartId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.netlist.StateText;
@@ -17,9 +18,11 @@ import aficion.words.Words;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -50,6 +53,7 @@ final class ReasonCommand extends Commands.Printing {
                 "what was read: 'key=run,lights=head H1.56b 0.02V', amps in a wire ('rest 5.01 0.3A'),",
                 "what an eye says of a lamp ('key=run H1.56b dark': dark, dim, right, bright),",
                 "a fuse (rest F6 gone), a lead (key=run 5.12 warm), a flasher (fast),",
+                "volts that never settle (key=run L1.1 restless),",
                 "or a part whose leads were moved (key=run K2 moves, or steady)"
             })
     private List<String> readings = new ArrayList<>();
@@ -59,6 +63,12 @@ final class ReasonCommand extends Commands.Printing {
             description = "the trouble is there at times only: what is right rules nothing out")
     private boolean comes;
 
+    @Option(
+            names = "--moved-last",
+            paramLabel = "PART",
+            description = "the part that somebody worked at last")
+    private @Nullable String moved;
+
     @Override
     public Integer call() throws IOException {
         var design = job.load().design();
@@ -67,7 +77,8 @@ final class ReasonCommand extends Commands.Printing {
         var now = parsed.isEmpty() ? Conditions.REST : parsed.getLast().state();
         var there = BenchPlan.tested(where.setting(), design, asked);
         var table = FaultTable.of(Netlist.of(there), asked);
-        var diagnosis = Diagnosis.of(table, new Evidence(parsed, comes), now, () -> true);
+        var diagnosis =
+                Diagnosis.of(table, new Evidence(parsed, comes, moved(design)), now, () -> true);
         var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         printer.printRecord("rank", "weight", "fault", "words");
         var words = new ReasonWords(design, UserUnits.METRIC);
@@ -86,6 +97,10 @@ final class ReasonCommand extends Commands.Printing {
         next(printer, diagnosis, design, words);
         printer.flush();
         return 0;
+    }
+
+    private Optional<PartId> moved(Design design) {
+        return Optional.ofNullable(moved).map(id -> ReadingText.part(design, id));
     }
 
     private static void print(

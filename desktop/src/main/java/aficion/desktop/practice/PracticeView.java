@@ -14,6 +14,7 @@ import aficion.fault.Fault;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Part;
+import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
 import aficion.words.PracticeWords;
 import aficion.words.Words;
@@ -90,6 +91,7 @@ public final class PracticeView extends VBox {
         this.rounds = rounds;
         this.chance = chance;
         setId("practice");
+        bench.practising().set(true);
         getStyleClass().add("sheet");
         cost.setId("practice-cost");
         says.setId("practice-says");
@@ -153,6 +155,7 @@ public final class PracticeView extends VBox {
 
     /** Hides a fault, beside. */
     private void begin(Difficulty difficulty) {
+        pushBack();
         says.setText(Words.of("practice.hides"));
         trouble.setText("");
         var random = chance.get();
@@ -240,10 +243,47 @@ public final class PracticeView extends VBox {
             each.getStyleClass().setAll("button", "plain-button");
             each.setMinWidth(USE_PREF_SIZE);
         }
+        pulls(now, part, buttons);
         var row = new HBox(10, name, buttons, look, move);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("bench-step");
         return row;
+    }
+
+    /** Fuses of the circuit are pulled and put back as they are looked for. */
+    private void pulls(Playing now, Part part, FlowPane buttons) {
+        for (var seat : part.kind().seats()) {
+            boolean ours =
+                    now.design.wiresOf(circuit).stream()
+                            .flatMap(wire -> wire.terminals().stream())
+                            .anyMatch(at -> at.part().equals(part.id()) && seat.meets(at.pin()));
+            if (ours) {
+                var fuse = new FuseSeat(part.id(), seat.way());
+                var pull = new ToggleButton(Words.of("practice.pull"));
+                pull.getStyleClass().add("key-button");
+                pull.setId("pull-" + fuse);
+                pull.setOnAction(_ -> {
+                    pull.setText(Words.of(pull.isSelected() ? "practice.push" : "practice.pull"));
+                    bench.conditions()
+                            .set(bench.conditions().get().withPulled(fuse, pull.isSelected()));
+                });
+                buttons.getChildren().add(pull);
+            }
+        }
+    }
+
+    /** Leaves everything as it was: what was pulled is put back. */
+    public void dispose() {
+        pushBack();
+        bench.practising().set(false);
+    }
+
+    private void pushBack() {
+        var state = bench.conditions().get();
+        for (var fuse : state.pulled()) {
+            state = state.withPulled(fuse, false);
+        }
+        bench.conditions().set(state);
     }
 
     private Button act(String text, Act act) {
@@ -345,6 +385,7 @@ public final class PracticeView extends VBox {
     /** Shows what it was, and the way that was gone beside the reasoner's. */
     private void over(Playing now) {
         playing = null;
+        pushBack();
         naming.getChildren().clear();
         parts.getChildren().clear();
         keep(now.round);

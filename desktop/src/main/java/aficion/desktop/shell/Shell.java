@@ -287,11 +287,10 @@ public final class Shell extends BorderPane {
     void practice() {
         var circuit = bench.focus().get().filter(id -> !bench.design().wiresOf(id).isEmpty());
         if (!isTakenOver() && circuit.isPresent()) {
-            bench.practising().set(true);
-            ending = () -> bench.practising().set(false);
-            takeOver(
-                    new PracticeView(
-                            bench, circuit.get(), files.rounds(), Random::new, this::back));
+            var view =
+                    new PracticeView(bench, circuit.get(), files.rounds(), Random::new, this::back);
+            ending = view::dispose;
+            takeOver(view);
         }
     }
 

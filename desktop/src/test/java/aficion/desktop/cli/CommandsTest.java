@@ -218,13 +218,14 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(49)
+                    .hasSize(51)
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
                     .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv")
                     .contains(
                             "labels-sheet.pdf",
                             "unused.csv",
                             "fitting.pdf",
+                            "tests.pdf",
                             "steps-1.pdf",
                             "steps-2.pdf")
                     .contains("board-1.pdf", "board-1-whole.pdf", "board-2.svg", "board-2.dxf");

@@ -151,6 +151,12 @@ final class BenchSheet {
                     case TestStep.LookAt(var part) -> speech.name(part);
                     case TestStep.Look(var wire) -> job.design().wire(wire).number();
                     case TestStep.Continuity(var wire) -> job.design().wire(wire).number();
+                    case TestStep.Through _ ->
+                            speech.task(step.task())
+                                    + step.task()
+                                            .state()
+                                            .map(state -> " (" + speech.conditions(state) + ")")
+                                            .orElse("");
                     case TestStep.Isolation(var at) -> at.toString();
                     case TestStep.Works(_, var state) ->
                             Words.of(
@@ -188,6 +194,7 @@ final class BenchSheet {
             case TestStep.Look _,
                     TestStep.LookAt _,
                     TestStep.Continuity _,
+                    TestStep.Through _,
                     TestStep.Isolation _,
                     TestStep.Works _,
                     TestStep.Check _,
