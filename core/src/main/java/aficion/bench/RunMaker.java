@@ -14,6 +14,7 @@ import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.solve.OperatingPoint;
@@ -148,11 +149,16 @@ final class RunMaker {
                 .map(most ->
                         table.states().stream()
                                 .filter(state -> state.engine().value() == 0)
-                                .filter(state -> OperatingStates.isOff(controls, state))
+                                .filter(state -> isKeyOff(controls, state))
                                 .flatMap(state -> demand(state).stream())
                                 .filter(point -> Math.abs(point.through(feed).value()) > most)
                                 .flatMap(point -> unplugged(point.conditions()))
                                 .collect(Collectors.toCollection(LinkedHashSet::new)));
+    }
+
+    /** Without a key nothing is off but by its own switch. */
+    private static boolean isKeyOff(Controls controls, Conditions state) {
+        return controls.key().isEmpty() || OperatingStates.isOff(controls, state);
     }
 
     /** The switches that no hand turns off: without its pedal a pedal switch closes. */

@@ -5,13 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.bench.TestStep.Stage;
 import aficion.bench.reason.FaultTable;
 import aficion.catalogue.WireSize;
+import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Setting;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
+import aficion.job.Contact;
+import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.LoadKind;
+import aficion.job.PartId;
+import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.job.Work;
@@ -192,6 +197,35 @@ class SettingTest {
                                 .isPresent())
                 .map(TestStep::key)
                 .toList();
+    }
+
+    /** A pedal switch that is fed without the key is unplugged before the battery is left. */
+    @Test
+    void whatWouldFlattenTheBatteryIsUnpluggedAtTheEnd() {
+        var pedal =
+                new ControlKind.Switch(
+                        Action.PEDAL,
+                        "brake",
+                        List.of("1", "2"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("on", true, List.of(new Contact("1", "2")))),
+                        new Amps(10));
+        var design =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 10)
+                        .part("S1", pedal)
+                        .lamp("H1", 21)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                        .wire("F1.2", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "H1.58", "1mm2", 1)
+                        .build();
+        var table = FaultTable.of(Netlist.of(design), CIRCUIT);
+
+        assertThat(BenchPlan.telling(table, CIRCUIT).steps().getLast().task())
+                .isEqualTo(new TestStep.Leave(List.of(new PartId("S1"))));
+        assertThat(plan(Setting.BENCH).steps())
+                .noneMatch(step -> step.task() instanceof TestStep.Leave);
     }
 
     /** Two wires with a switch between them are one reading, with the switch worked. */

@@ -33,7 +33,7 @@ final class BenchSheet {
     private static final float BOX = 8;
     private static final float NAMES = 100;
     private static final float CELL = 128;
-    private static final float ROW = 17;
+    private static final float ROW = 18;
     private static final float GAP = 12;
     private static final int ACROSS = 5;
     private static final int BRASS = 0x8F5A08;
@@ -232,7 +232,7 @@ final class BenchSheet {
                 y = Paper.TOP + 10;
                 heads(across);
             }
-            paper.fitted(Face.BOLD, PLAIN, Paper.MARGIN, y + 8, NAMES - 6, point);
+            paper.fitted(Face.BOLD, PLAIN, Paper.MARGIN, y + 12, NAMES - 6, point);
             for (int i = 0; i < across.size(); i++) {
                 var step = Optional.ofNullable(cells.get(new Cell(point, across.get(i))));
                 if (step.isPresent()) {
@@ -260,7 +260,8 @@ final class BenchSheet {
             }
         }
         y += lines * (SMALL + 2);
-        rule(across.size(), y - 4, 0.8f);
+        y -= 4;
+        rule(across.size(), y, 0.8f);
     }
 
     private List<String> broken(String text) throws IOException {
@@ -291,14 +292,15 @@ final class BenchSheet {
     /** What is expected, and beside it what was read, or a line to write it on. */
     private void cell(TestStep step, float x) throws IOException {
         float half = CELL * 0.55f;
-        paper.fitted(Face.REGULAR, SMALL, x + 3, y + 8, half - 3, speech.expected(step.expected()));
+        paper.fitted(
+                Face.REGULAR, SMALL, x + 3, y + 12, half - 3, speech.expected(step.expected()));
         var known = reading(step);
         if (known.isPresent()) {
             paper.fitted(
                     Face.BOLD,
                     PLAIN,
                     x + half,
-                    y + 8,
+                    y + 12,
                     CELL - half - 3,
                     Words.of(
                             "sheet.bench.read",
@@ -309,9 +311,9 @@ final class BenchSheet {
                                     .orElse(""),
                             Words.of("bench.verdict", known.get().verdict())));
         } else {
-            paper.line(x + half, y + 9, x + CELL - 6, y + 9, 0.5f, PENCIL);
+            paper.line(x + half, y + 13, x + CELL - 6, y + 13, 0.5f, PENCIL);
         }
-        paper.line(x, y - 4, x, y + ROW, 0.4f, PENCIL);
+        paper.line(x, y, x, y + ROW, 0.4f, PENCIL);
     }
 
     /** What every warning lamp shows, so that a dark one is not taken for a fault. */
@@ -322,7 +324,7 @@ final class BenchSheet {
         int shown = Math.min(lamps.states().size(), ACROSS - 1);
         heads(lamps.states().subList(0, shown));
         for (var row : lamps.rows().entrySet()) {
-            y += LINE - 4;
+            y += LINE;
             paper.fitted(Face.BOLD, SMALL, Paper.MARGIN, y, NAMES - 4, speech.name(row.getKey()));
             for (int i = 0; i < shown; i++) {
                 paper.text(
