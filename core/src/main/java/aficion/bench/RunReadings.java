@@ -142,6 +142,8 @@ public final class RunReadings {
             case "warm" -> wire(design, where).map(Telltale.Warm::new).map(Measure.Told::new);
             case "gone" -> guard(design, where).map(Telltale.FuseGone::new).map(Measure.Told::new);
             case "fast" -> part(design, where).map(Telltale.Fast::new).map(Measure.Told::new);
+            case "warms" -> part(design, where).map(Telltale.Warms::new).map(Measure.Told::new);
+            case "loads" -> Optional.of(new Measure.Told(new Telltale.Loads()));
             case "moves" -> part(design, where).map(Telltale.Moves::new).map(Measure.Told::new);
             default -> Optional.empty();
         };

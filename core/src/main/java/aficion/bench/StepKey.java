@@ -66,6 +66,8 @@ public final class StepKey {
             case Telltale.Warm(var wire) -> "warm " + wire + " " + state;
             case Telltale.Fast(var flasher) -> "fast " + flasher + " " + state;
             case Telltale.Moves(var part) -> "moves " + part + " " + state;
+            case Telltale.Warms(var part) -> "warms " + part + " " + state;
+            case Telltale.Loads _ -> "loads - " + state;
             case Telltale.Restless _ -> "restless - " + state;
             case Telltale.AsDrawn _ -> works(state);
         };

@@ -311,6 +311,17 @@ class ReasonTest {
         assertThat(first(comes)).isNotEmpty();
         assertThat(moved.wiggle()).isPresent();
         var lamp = new Telltale.Moves(new PartId("H1"));
+        var bad = new Fault.BadJoint(LAST, Fault.BAD.getLast());
+        int at =
+                TABLE.suspects().stream()
+                        .map(suspect -> suspect.faults())
+                        .toList()
+                        .indexOf(List.of(bad));
+        var sags = volts("H1.58", TABLE.predicted(ON, lamp58)[at]);
+        var loaded = told(new Telltale.Loads(), true);
+        var warmed = told(new Telltale.Warms(new PartId("S1")), false);
+        assertThat(first(new Evidence(List.of(sags, loaded, warmed), true)).getFirst())
+                .isInstanceOfAny(Fault.BadJoint.class, Fault.PoorEarth.class, Fault.Burnt.class);
         var found = new Evidence(List.of(wrong, right, told(lamp, true), told(lamp, true)), true);
         assertThat(first(found)).containsExactly(new Fault.Broken(LAST));
         assertThat(Diagnosis.of(TABLE, found, ON, () -> true).wiggle())

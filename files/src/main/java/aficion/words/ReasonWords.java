@@ -69,6 +69,8 @@ public final class ReasonWords {
             case Telltale.Fast(var flasher) -> Words.of("reason.fast", flasher);
             case Telltale.Restless _ -> Words.of("reason.restless");
             case Telltale.Moves(var part) -> Words.of("reason.changes", part);
+            case Telltale.Warms(var part) -> Words.of("reason.warms", part);
+            case Telltale.Loads _ -> Words.of("reason.loads");
             case Telltale.AsDrawn _ -> Words.of("reason.asDrawn");
         };
     }

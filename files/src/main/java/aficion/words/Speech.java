@@ -558,6 +558,8 @@ public final class Speech {
             case "standing", "quiet" -> Words.of("kept.quiet");
             case "isolation",
                     "restless",
+                    "warms",
+                    "loads",
                     "volts",
                     "sees",
                     "gone",

@@ -169,7 +169,7 @@ public final class Belief {
         double right =
                 switch (telltale) {
                     case Telltale.FuseGone _, Telltale.Restless _ -> SURE;
-                    case Telltale.Moves _ -> MOVED;
+                    case Telltale.Moves _, Telltale.Warms _, Telltale.Loads _ -> MOVED;
                     case Telltale.Warm _, Telltale.Fast _, Telltale.AsDrawn _ -> TOLD;
                 };
         return agrees ? right : 1 - right;

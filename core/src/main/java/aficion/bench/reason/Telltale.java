@@ -5,6 +5,7 @@ import aficion.fault.Fault;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.solve.OperatingPoint;
@@ -25,8 +26,14 @@ public sealed interface Telltale {
     /** All the loads of a circuit do what they should, and nothing else does anything. */
     record AsDrawn(CircuitId circuit) implements Telltale {}
 
-    /** What is read or seen changes while a part, its plug or its leads are moved or warmed. */
+    /** What is read or seen changes while a part, its plug or its leads are moved. */
     record Moves(PartId part) implements Telltale {}
+
+    /** The same while a part is warmed. */
+    record Warms(PartId part) implements Telltale {}
+
+    /** The same once all else is switched on too. */
+    record Loads() implements Telltale {}
 
     /** Nothing comes to rest: a needle that swings, a relay that chatters. */
     record Restless() implements Telltale {}
@@ -65,6 +72,61 @@ public sealed interface Telltale {
                     suspect.faults().stream()
                             .flatMap(fault -> parts(design, fault))
                             .anyMatch(part::equals);
+            case Warms(var part) ->
+                    suspect.faults().stream()
+                            .filter(Telltale::minds)
+                            .flatMap(fault -> parts(design, fault))
+                            .anyMatch(part::equals);
+            case Loads _ -> suspect.faults().stream().anyMatch(Telltale::yields);
+        };
+    }
+
+    /** Whether somebody does something for it to show. */
+    default boolean provokes() {
+        return switch (this) {
+            case Moves _, Warms _, Loads _ -> true;
+            case FuseGone _, Warm _, Fast _, AsDrawn _, Restless _ -> false;
+        };
+    }
+
+    /** Whether warmth opens or closes it. */
+    private static boolean minds(Fault fault) {
+        return switch (fault) {
+            case Fault.Broken _,
+                    Fault.BadJoint _,
+                    Fault.PoorEarth _,
+                    Fault.EarthLost _,
+                    Fault.DeadCoil _,
+                    Fault.Stuck _,
+                    Fault.Burnt _,
+                    Fault.Dead _,
+                    Fault.DeadPart _ ->
+                    true;
+            case Fault.Chafed _,
+                    Fault.Exchanged _,
+                    Fault.Touching _,
+                    Fault.Blown _,
+                    Fault.Another _ ->
+                    false;
+        };
+    }
+
+    /** Whether more current brings it out. */
+    private static boolean yields(Fault fault) {
+        return switch (fault) {
+            case Fault.BadJoint _, Fault.PoorEarth _, Fault.Burnt _ -> true;
+            case Fault.Another(_, var kind) -> kind instanceof SourceKind.Battery;
+            case Fault.Broken _,
+                    Fault.Chafed _,
+                    Fault.Exchanged _,
+                    Fault.Touching _,
+                    Fault.EarthLost _,
+                    Fault.Blown _,
+                    Fault.DeadCoil _,
+                    Fault.Stuck _,
+                    Fault.Dead _,
+                    Fault.DeadPart _ ->
+                    false;
         };
     }
 

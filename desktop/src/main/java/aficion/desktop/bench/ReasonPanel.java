@@ -189,7 +189,13 @@ final class ReasonPanel extends ScrollPane {
                 .addAll(
                         Texts.rule(),
                         Texts.wrapped(words.wiggle(where), "strong"),
-                        new HBox(8, changes, steady));
+                        new FlowPane(
+                                6,
+                                6,
+                                changes,
+                                steady,
+                                told("warms", where.part(), new Telltale.Warms(where.part())),
+                                told("loads", "", new Telltale.Loads())));
     }
 
     private void seen() {

@@ -69,6 +69,11 @@ final class ReadingText {
                 yield Optional.of(new Telltale.Restless());
             }
             case "fast" -> Optional.of(new Telltale.Fast(part(design, where)));
+            case "warms" -> Optional.of(new Telltale.Warms(part(design, where)));
+            case "loads" -> {
+                terminal(design, where);
+                yield Optional.of(new Telltale.Loads());
+            }
             case "moves", "steady" -> Optional.of(new Telltale.Moves(part(design, where)));
             default -> Optional.empty();
         };

@@ -54,7 +54,8 @@ final class ReasonCommand extends Commands.Printing {
                 "what an eye says of a lamp ('key=run H1.56b dark': dark, dim, right, bright),",
                 "a fuse (rest F6 gone), a lead (key=run 5.12 warm), a flasher (fast),",
                 "volts that never settle (key=run L1.1 restless),",
-                "or a part whose leads were moved (key=run K2 moves, or steady)"
+                "a part whose leads were moved (key=run K2 moves, or steady) or that was warmed (K2 warms),",
+                "or volts that change once all else is on (key=run H1.56b loads)"
             })
     private List<String> readings = new ArrayList<>();
 
