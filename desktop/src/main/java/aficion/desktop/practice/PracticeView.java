@@ -403,23 +403,29 @@ public final class PracticeView extends VBox {
 
     private void compare(Round round, Ways ways) {
         says.setText(words().was(round));
-        parts.getChildren()
-                .setAll(
-                        way(
-                                Words.of(
-                                        "practice.yours",
-                                        round.done().size(),
-                                        words().minutes(round.minutes())),
-                                ways.own),
-                        way(
-                                Words.of(
-                                        "practice.reasoner",
-                                        ways.reasoned.size(),
-                                        words().minutes(ways.minutes)),
-                                ways.reasoned));
+        var own =
+                way(
+                        Words.of(
+                                "practice.yours",
+                                round.done().size(),
+                                words().minutes(round.minutes())),
+                        ways.own);
+        var reasoned =
+                way(
+                        Words.of(
+                                "practice.reasoner",
+                                ways.reasoned.size(),
+                                words().minutes(ways.minutes)),
+                        ways.reasoned);
+        var beside = new HBox(24, own, reasoned);
+        for (var each : List.of(own, reasoned)) {
+            HBox.setHgrow(each, Priority.ALWAYS);
+            each.setPrefWidth(SIDE);
+        }
+        parts.getChildren().setAll(beside);
     }
 
-    private Node way(String title, List<Practice.Step> steps) {
+    private VBox way(String title, List<Practice.Step> steps) {
         var box = new VBox(3, Texts.label(title, "strong"));
         steps.forEach(step -> box.getChildren().add(Texts.wrapped(words().step(step))));
         box.setStyle("-fx-padding: 0 0 12 0;");
