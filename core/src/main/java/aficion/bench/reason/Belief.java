@@ -129,9 +129,8 @@ public final class Belief {
     /** Of what comes and goes a reading shows the trouble as often as it shows none. */
     private double likely(double[] predicted, int suspect, Reading reading) {
         double there = likelihood(predicted[suspect], reading);
-        boolean moved =
-                reading.what() instanceof Measure.Told(var told) && told instanceof Telltale.Moves;
-        return about.comesAndGoes() && !moved
+        boolean provoked = reading.what() instanceof Measure.Told(var told) && told.provokes();
+        return about.comesAndGoes() && !provoked
                 ? (there + likelihood(predicted[0], reading)) / 2
                 : there;
     }
