@@ -84,8 +84,9 @@ public final class Library {
         WholeFile.write(partsFile(), PartsBook.write(kept));
     }
 
-    private Path stockFile() {
-        return folder.resolve("stock.json");
+    private KeptFile<Stock> stockFile() {
+        return new KeptFile<>(
+                folder.resolve("stock.json"), "aficion-stock", "not a stock", Stock.EMPTY);
     }
 
     /**
@@ -94,23 +95,38 @@ public final class Library {
      * @throws IOException when the file that is there cannot be read; it stays where it is
      */
     public Stock stock() throws IOException {
-        if (!Files.exists(stockFile())) {
-            return Stock.EMPTY;
-        }
-        try {
-            return StockBook.read(Files.readString(stockFile()));
-        } catch (IOException | IllegalArgumentException unreadable) {
-            throw unreadable(stockFile(), unreadable);
-        }
+        return stockFile().read();
     }
 
     /** Keeps what the user has in stock. */
     public void keep(Stock stock) throws IOException {
-        WholeFile.write(stockFile(), StockBook.write(stock));
+        stockFile().write(stock);
     }
 
-    private Path roundsFile() {
-        return folder.resolve("rounds.json");
+    /** Rounds of practice, oldest first. */
+    private record Rounds(List<Played> rounds) {
+        /** No more are kept; the oldest go. */
+        private static final int MOST = 500;
+
+        Rounds {
+            rounds = List.copyOf(rounds);
+        }
+
+        Rounds with(Played round) {
+            var all =
+                    new ArrayList<>(
+                            rounds.subList(Math.max(0, rounds.size() + 1 - MOST), rounds.size()));
+            all.add(round);
+            return new Rounds(all);
+        }
+    }
+
+    private KeptFile<Rounds> roundsFile() {
+        return new KeptFile<>(
+                folder.resolve("rounds.json"),
+                "aficion-rounds",
+                "no rounds of practice",
+                new Rounds(List.of()));
     }
 
     /**
@@ -119,14 +135,7 @@ public final class Library {
      * @throws IOException when the file that is there cannot be read; it stays where it is
      */
     public List<Played> played() throws IOException {
-        if (!Files.exists(roundsFile())) {
-            return List.of();
-        }
-        try {
-            return PlayedBook.read(Files.readString(roundsFile()));
-        } catch (IOException | IllegalArgumentException unreadable) {
-            throw unreadable(roundsFile(), unreadable);
-        }
+        return roundsFile().read().rounds();
     }
 
     /**
@@ -136,9 +145,7 @@ public final class Library {
      *     be lost
      */
     public void keep(Played round) throws IOException {
-        var all = new ArrayList<>(played());
-        all.add(round);
-        WholeFile.write(roundsFile(), PlayedBook.write(all));
+        roundsFile().write(roundsFile().read().with(round));
     }
 
     /** The user's own recipes, by name of their files. */

@@ -129,12 +129,15 @@ class LibraryTest {
         library.keep(round);
         assertThat(library.played()).containsExactly(round, round);
 
-        var damaged = "{\"format\": \"aficion-rounds\", \"version\": 1, \"rounds\": [null";
-        Files.writeString(folder.resolve("rounds.json"), damaged);
-        assertThatThrownBy(() -> library.keep(round))
-                .isInstanceOf(IOException.class)
-                .hasMessageContaining("rounds.json");
-        assertThat(folder.resolve("rounds.json")).content().isEqualTo(damaged);
+        for (var rounds : List.of("[null", "[null]}", "[{}]}", "{}}", "null}")) {
+            var damaged = "{\"format\": \"aficion-rounds\", \"version\": 1, \"rounds\": " + rounds;
+            Files.writeString(folder.resolve("rounds.json"), damaged);
+            assertThatThrownBy(() -> library.keep(round))
+                    .as(rounds)
+                    .isInstanceOf(IOException.class)
+                    .hasMessageContaining("rounds.json");
+            assertThat(folder.resolve("rounds.json")).content().isEqualTo(damaged);
+        }
     }
 
     private static Design vehicle(HouseRules rules, String... recipes) {
