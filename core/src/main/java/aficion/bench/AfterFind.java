@@ -1,6 +1,5 @@
 package aficion.bench;
 
-import aficion.bench.reason.Telltale;
 import aficion.fault.Fault;
 import aficion.fault.Notation;
 import aficion.job.BenchRun;
@@ -44,9 +43,7 @@ public final class AfterFind {
     public static BenchRun mended(
             Design design, BenchPlan plan, BenchRun run, List<Fault> faults, Instant at) {
         var touched =
-                faults.stream()
-                        .flatMap(fault -> Telltale.parts(design, fault))
-                        .collect(Collectors.toSet());
+                faults.stream().flatMap(fault -> fault.parts(design)).collect(Collectors.toSet());
         var begun = at.isAfter(run.begun()) ? at : run.begun().plusMillis(1);
         var next = BenchRun.begun(run.circuit(), run.setting(), run.by(), begun);
         for (var step : plan.steps()) {

@@ -16,7 +16,6 @@ import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.Optional;
@@ -133,14 +132,12 @@ final class BatteryChecks {
                 .flatMap(id -> OperatingStates.of(design, id, Conditions.REST).stream())
                 .flatMap(state -> moved.apply(state).stream())
                 .distinct()
-                .sorted(new DriversOrder(solver.netlist().controls()))
+                .sorted(DriversOrder.of(solver.netlist().controls()))
                 .flatMap(state -> point(state).stream());
     }
 
     private Optional<OperatingPoint> point(Conditions state) {
-        return solver.solve(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(point)
-                : Optional.empty();
+        return solver.solve(state).settled();
     }
 
     private Volts scaled(Volts of12) {
@@ -212,15 +209,17 @@ final class BatteryChecks {
 
     /** What is drawn with everything off, in the lead to the battery's earthed pole. */
     void standing(StepList list, Stage stage) {
-        lead().flatMap(wire ->
-                        point(Conditions.REST)
-                                .map(point -> {
-                                    double drawn = Math.abs(point.through(wire).value());
-                                    return drawn <= STANDING.value()
-                                            ? new Expected.AtMost(STANDING)
-                                            : new Expected.Near(new Amps(drawn), STANDING_OFF);
-                                }))
-                .ifPresent(expected -> list.standing(lead().orElseThrow().id(), stage, expected));
+        point(Conditions.REST)
+                .ifPresent(point ->
+                        lead().ifPresent(wire ->
+                                list.standing(wire.id(), stage, standing(point.through(wire)))));
+    }
+
+    private static Expected standing(Amps through) {
+        double drawn = Math.abs(through.value());
+        return drawn <= STANDING.value()
+                ? new Expected.AtMost(STANDING)
+                : new Expected.Near(new Amps(drawn), STANDING_OFF);
     }
 
     private Optional<Wire> lead() {

@@ -18,7 +18,6 @@ import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.size.Metal;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.HashSet;
 import java.util.List;
@@ -83,9 +82,7 @@ final class EveryReading {
 
     /** What the circuit asks for in a state, its guards held closed. */
     private Optional<OperatingPoint> solved(Conditions state) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(point)
-                : Optional.empty();
+        return solver.demand(state).settled();
     }
 
     /** What a meter would see of a state, in tenths of a volt. */

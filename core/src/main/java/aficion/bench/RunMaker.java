@@ -18,8 +18,8 @@ import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -55,21 +55,29 @@ final class RunMaker {
     /** The run of a circuit for where it is tested; without wires it has no steps. */
     static BenchPlan plan(FaultTable table, CircuitId circuit, Setting setting) {
         var with = new RunMaker(table, circuit, setting);
-        Optional<Coverage> coverage =
-                with.list.wires().isEmpty()
-                        ? Optional.empty()
-                        : switch (setting) {
-                            case BENCH, STAND_INS -> Optional.of(new TellingRun(with).make(false));
-                            case STILL -> Optional.of(new TellingRun(with).make(true));
-                            case RUNNING -> new RunningRun(with).make();
-                            case PROOF -> new RunningRun(with).prove();
-                        };
+        Optional<Coverage> coverage = with.list.wires().isEmpty() ? Optional.empty() : with.made();
         return new BenchPlan(
                 circuit,
                 setting,
                 with.list.steps(),
                 coverage,
                 setting == Setting.RUNNING ? with.lamps() : Optional.empty());
+    }
+
+    /** Adds the steps; returns what they notice, where that is what they are chosen by. */
+    private Optional<Coverage> made() {
+        return switch (setting) {
+            case BENCH, STAND_INS -> Optional.of(new TellingRun(this).make(false));
+            case STILL -> Optional.of(new TellingRun(this).make(true));
+            case RUNNING -> {
+                new RunningRun(this).make();
+                yield Optional.empty();
+            }
+            case PROOF -> {
+                new RunningRun(this).prove();
+                yield Optional.empty();
+            }
+        };
     }
 
     /** What the warning lamps of the vehicle show; empty where it has none, or nothing charges. */
@@ -108,15 +116,14 @@ final class RunMaker {
     }
 
     /** The states in which readings are advised, in the order a driver works them. */
-    DriversOrder order() {
-        return new DriversOrder(table.netlist().controls());
+    Comparator<Conditions> order() {
+        return DriversOrder.of(table.netlist().controls());
     }
 
     /** Key off. */
     void quiet(WireId feed) {
-        var lamps = StandIns.of(design, circuit).list();
-        if (setting == Setting.STAND_INS && !lamps.isEmpty()) {
-            list.clipIn(lamps);
+        if (setting == Setting.STAND_INS) {
+            list.clipIn(StandIns.of(design, circuit).list());
         }
         var wire = design.wire(feed);
         list.quiet(
@@ -128,17 +135,14 @@ final class RunMaker {
 
     /** What a state asks for, with every guard held closed. */
     Optional<OperatingPoint> demand(Conditions state) {
-        return solver.demand(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(point)
-                : Optional.empty();
+        return solver.demand(state).settled();
     }
 
     /** What would flatten the battery once the circuit is left as it lies there. */
     void leave() {
-        var drawn = table.feed().map(design::wire).flatMap(this::drawing).orElse(Set.of());
-        if (!drawn.isEmpty()) {
-            list.leave(List.copyOf(drawn));
-        }
+        list.leave(
+                List.copyOf(
+                        table.feed().map(design::wire).flatMap(this::drawing).orElse(Set.of())));
     }
 
     /** The pedals, pushes and felt switches that feed something with the key off. */

@@ -1,19 +1,16 @@
 package aficion.bench;
 
-import aficion.bench.BenchPlan.Coverage;
 import aficion.bench.TestStep.Stage;
 import aficion.bench.TestStep.Topic;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Forbidden;
 import aficion.bench.reason.Functions;
-import aficion.bench.reason.Measure;
 import aficion.bench.reason.Sign;
 import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Volts;
 import aficion.size.Metal;
@@ -48,7 +45,7 @@ final class RunningRun {
     }
 
     /** What only a running engine shows: at the battery, and in every function at speed. */
-    Optional<Coverage> make() {
+    void make() {
         battery.rest(list);
         battery.standing(list, Stage.BATTERY);
         battery.cranking(list);
@@ -64,7 +61,6 @@ final class RunningRun {
                     around(state);
                 });
         battery.standing(list, Stage.AFTER);
-        return Optional.empty();
     }
 
     /** The same with the engine still: which lamps prove themselves. */
@@ -75,14 +71,10 @@ final class RunningRun {
     /** The states of the circuit with the key where it is while the engine runs. */
     private List<Conditions> inState(Conditions running) {
         var idle = running.withEngine(OperatingStates.IDLE);
-        var key = table.netlist().controls().key();
+        var controls = table.netlist().controls();
         return OperatingStates.of(design, with.circuit(), idle).stream()
-                .filter(state ->
-                        key.filter(found ->
-                                        !Controls.position(found, state)
-                                                .equals(Controls.position(found, running)))
-                                .isEmpty())
-                .filter(state -> !OperatingStates.isHeld(table.netlist().controls(), state))
+                .filter(state -> OperatingStates.isSameKey(controls, state, running))
+                .filter(state -> !OperatingStates.isHeld(controls, state))
                 .toList();
     }
 
@@ -94,11 +86,7 @@ final class RunningRun {
     }
 
     private Expected near(Volts volts) {
-        return new Expected.Near(volts, table.near(new Measure.VoltsAt(anywhere()), volts.value()));
-    }
-
-    private Terminal anywhere() {
-        return list.wires().getFirst().from().terminal();
+        return new Expected.Near(volts, table.nearVolts(volts.value()));
     }
 
     private record Loaded(Conditions state, Terminal at, Volts volts, double amps) {}
@@ -156,7 +144,7 @@ final class RunningRun {
     }
 
     /** Key off nothing, on battery volts, running, and that it does what it is there for. */
-    Optional<Coverage> prove() {
+    void prove() {
         table.feed().ifPresent(with::quiet);
         var states = table.states().stream().filter(state -> state.engine().value() == 0).toList();
         heaviest(states)
@@ -165,6 +153,5 @@ final class RunningRun {
         functions.unlike(states.stream()).forEach(function -> list.works(function, Stage.STATES));
         battery.running().ifPresent(state -> atWork(inState(state)));
         with.leave();
-        return Optional.empty();
     }
 }

@@ -179,10 +179,16 @@ final class StepList {
     }
 
     void clipIn(List<StandIns.StandIn> lamps) {
+        if (lamps.isEmpty()) {
+            return;
+        }
         add("clip in", Stage.QUIET, new TestStep.ClipIn(lamps), Optional.empty());
     }
 
     void leave(List<PartId> parts) {
+        if (parts.isEmpty()) {
+            return;
+        }
         add("leave", Stage.AFTER, new TestStep.Leave(parts), Optional.empty());
     }
 

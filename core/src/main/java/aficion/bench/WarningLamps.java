@@ -11,15 +11,14 @@ import aficion.job.PartId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * What every warning lamp shows with the key off, with the key on, with the engine running, and
@@ -79,82 +78,98 @@ public record WarningLamps(List<Conditions> states, Map<PartId, List<Look>> rows
      * @param running how everything stands while the engine runs
      */
     static WarningLamps of(Solver solver, Conditions running) {
-        var design = solver.netlist().design();
-        var lamps = design.parts().stream().filter(WarningLamps::warns).toList();
-        var states = new ArrayList<Conditions>();
-        states.add(Conditions.REST);
-        states.add(running.withEngine(Conditions.REST.engine()));
-        states.add(running);
-        var usual = looks(solver, running, lamps);
-        moved(design, solver, running).stream()
-                .filter(state -> !looks(solver, state, lamps).equals(usual))
-                .forEach(states::add);
-        for (var lamp : lamps) {
-            if (states.stream().noneMatch(state -> isLit(look(solver, state, lamp)))) {
-                inOwnCircuit(solver, running, lamp).ifPresent(states::add);
+        return new Making(solver, running).made();
+    }
+
+    private static final class Making {
+        private final Solver solver;
+        private final Design design;
+        private final Controls controls;
+        private final Conditions running;
+        private final List<Part> lamps;
+        private final Map<Conditions, List<Look>> columns = new LinkedHashMap<>();
+
+        Making(Solver solver, Conditions running) {
+            this.solver = solver;
+            this.design = solver.netlist().design();
+            this.controls = solver.netlist().controls();
+            this.running = running;
+            this.lamps = design.parts().stream().filter(Making::warns).toList();
+        }
+
+        private static boolean warns(Part part) {
+            return part.kind() instanceof LoadKind.WarningLamp
+                    || part.kind() instanceof LoadKind.LedLamp;
+        }
+
+        WarningLamps made() {
+            put(Conditions.REST);
+            put(running.withEngine(Conditions.REST.engine()));
+            var usual = put(running);
+            for (var state : moved()) {
+                var looks = looks(state);
+                if (!looks.equals(usual)) {
+                    columns.put(state, looks);
+                }
             }
+            for (int i = 0; i < lamps.size(); i++) {
+                int lamp = i;
+                if (columns.values().stream().noneMatch(looks -> isLit(looks.get(lamp)))) {
+                    inOwnCircuit(lamp).ifPresent(this::put);
+                }
+            }
+            var rows = new LinkedHashMap<PartId, List<Look>>();
+            for (int i = 0; i < lamps.size(); i++) {
+                int lamp = i;
+                rows.put(
+                        lamps.get(i).id(),
+                        columns.values().stream().map(looks -> looks.get(lamp)).toList());
+            }
+            return new WarningLamps(List.copyOf(columns.keySet()), rows);
         }
-        var columns = states.stream().map(state -> looks(solver, state, lamps)).toList();
-        var rows = new LinkedHashMap<PartId, List<Look>>();
-        IntStream.range(0, lamps.size())
-                .forEach(i ->
-                        rows.put(
-                                lamps.get(i).id(),
-                                columns.stream().map(column -> column.get(i)).toList()));
-        return new WarningLamps(states, rows);
-    }
 
-    private static boolean warns(Part part) {
-        return part.kind() instanceof LoadKind.WarningLamp
-                || part.kind() instanceof LoadKind.LedLamp;
-    }
-
-    /** Everything else moved, one thing at a time. */
-    private static List<Conditions> moved(Design design, Solver solver, Conditions running) {
-        var controls = Controls.of(design);
-        var states = new ArrayList<Conditions>();
-        for (var control : controls.controls()) {
-            boolean key = controls.key().filter(control::equals).isPresent();
-            control.positions().stream()
-                    .map(position -> running.with(control.name(), position.name()))
-                    .filter(state -> !key && !state.equals(running))
-                    .forEach(states::add);
+        private List<Look> put(Conditions state) {
+            return columns.computeIfAbsent(state, this::looks);
         }
-        for (var level : controls.levels()) {
-            Controls.values(design, level).stream()
-                    .map(value -> running.withLevel(level, value))
+
+        /** Everything else moved, one thing at a time. */
+        private List<Conditions> moved() {
+            var others =
+                    controls.controls().stream()
+                            .filter(control -> controls.key().filter(control::equals).isEmpty())
+                            .flatMap(control ->
+                                    control.positions().stream()
+                                            .map(position ->
+                                                    running.with(control.name(), position.name())));
+            var levels =
+                    controls.levels().stream()
+                            .flatMap(level ->
+                                    Controls.values(design, level).stream()
+                                            .map(value -> running.withLevel(level, value)));
+            return Stream.concat(others, levels)
                     .filter(state -> !state.equals(running))
-                    .forEach(states::add);
+                    .sorted(DriversOrder.of(controls))
+                    .toList();
         }
-        return states.stream().sorted(new DriversOrder(solver.netlist().controls())).toList();
-    }
 
-    /** The first state of its own circuits in which a lamp burns with the engine running. */
-    private static Optional<Conditions> inOwnCircuit(Solver solver, Conditions running, Part lamp) {
-        var design = solver.netlist().design();
-        var key = solver.netlist().controls().key();
-        return design.circuits().stream()
-                .map(Circuit::id)
-                .filter(id -> design.partsOf(id).contains(lamp))
-                .flatMap(id -> OperatingStates.of(design, id, running).stream())
-                .filter(state ->
-                        key.filter(found ->
-                                        !Controls.position(found, state)
-                                                .equals(Controls.position(found, running)))
-                                .isEmpty())
-                .sorted(new DriversOrder(solver.netlist().controls()))
-                .filter(state -> isLit(look(solver, state, lamp)))
-                .findFirst();
-    }
+        /** The first state of its own circuits in which a lamp burns with the engine running. */
+        private Optional<Conditions> inOwnCircuit(int lamp) {
+            return design.circuits().stream()
+                    .map(Circuit::id)
+                    .filter(id -> design.partsOf(id).contains(lamps.get(lamp)))
+                    .flatMap(id -> OperatingStates.of(design, id, running).stream())
+                    .filter(state -> OperatingStates.isSameKey(controls, state, running))
+                    .sorted(DriversOrder.of(controls))
+                    .filter(state -> isLit(looks(state).get(lamp)))
+                    .findFirst();
+        }
 
-    private static Look look(Solver solver, Conditions state, Part lamp) {
-        return looks(solver, state, List.of(lamp)).getFirst();
-    }
-
-    /** Of each lamp; dark where nothing comes to rest. */
-    private static List<Look> looks(Solver solver, Conditions state, List<Part> lamps) {
-        return solver.solve(state) instanceof Outcome.Solved(var point)
-                ? Sign.of(point, lamps).stream().map(Sign::look).toList()
-                : lamps.stream().map(_ -> Look.DARK).toList();
+        /** Of each lamp; dark where nothing comes to rest. */
+        private List<Look> looks(Conditions state) {
+            return solver.solve(state)
+                    .settled()
+                    .map(point -> Sign.of(point, lamps).stream().map(Sign::look).toList())
+                    .orElseGet(() -> lamps.stream().map(_ -> Look.DARK).toList());
+        }
     }
 }

@@ -1,5 +1,6 @@
 package aficion.fault;
 
+import aficion.job.Design;
 import aficion.job.Kind;
 import aficion.job.PartId;
 import aficion.job.Terminal;
@@ -7,6 +8,7 @@ import aficion.job.WireId;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Ohms;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** One thing that gives way, or was put together wrongly. */
 public sealed interface Fault {
@@ -15,6 +17,27 @@ public sealed interface Fault {
 
     /** What a joint or an earth gone bad adds, slight and serious (docs/SOURCES.md). */
     List<Ohms> BAD = List.of(new Ohms(0.1), new Ohms(1));
+
+    /** The parts of a design at which it sits. */
+    default Stream<PartId> parts(Design design) {
+        return switch (this) {
+            case OfWire of ->
+                    design.find(of.wire()).stream()
+                            .flatMap(wire -> wire.terminals().stream())
+                            .map(at -> at.part());
+            case Exchanged(var one, var other) -> Stream.of(one.part(), other.part());
+            case Touching(var one, var other) -> Stream.of(one.part(), other.part());
+            case EarthLost(var earth) -> Stream.of(earth);
+            case PoorEarth(var earth, _) -> Stream.of(earth);
+            case Blown(var guard) -> Stream.of(guard.part());
+            case DeadCoil(var part) -> Stream.of(part);
+            case Stuck(var part, _) -> Stream.of(part);
+            case Burnt(var part, _, _) -> Stream.of(part);
+            case Dead(var part, _) -> Stream.of(part);
+            case DeadPart(var part) -> Stream.of(part);
+            case Another(var part, _) -> Stream.of(part);
+        };
+    }
 
     /** Something of one wire. */
     sealed interface OfWire extends Fault {

@@ -182,6 +182,13 @@ public final class OperatingStates {
         return now;
     }
 
+    /** Whether the key is where it is in another state; so it is where there is none. */
+    public static boolean isSameKey(Controls controls, Conditions one, Conditions other) {
+        return controls.key()
+                .map(key -> Controls.position(key, one).equals(Controls.position(key, other)))
+                .orElse(true);
+    }
+
     /** Whether some control of the state springs back when it is let go. */
     public static boolean isHeld(Controls controls, Conditions state) {
         return controls.controls().stream()

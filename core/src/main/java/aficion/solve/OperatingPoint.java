@@ -95,9 +95,7 @@ public final class OperatingPoint {
 
     /** The point a network stands at, where it is believed. */
     public static Optional<OperatingPoint> of(Conditions conditions, Network network) {
-        return checked(conditions, network) instanceof Outcome.Solved(var point)
-                ? Optional.of(point)
-                : Optional.empty();
+        return checked(conditions, network).settled();
     }
 
     /** The point a network has been solved for, or why it is not believed. */

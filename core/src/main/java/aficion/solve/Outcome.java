@@ -3,9 +3,15 @@ package aficion.solve;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import java.util.List;
+import java.util.Optional;
 
 /** What came of solving a netlist under conditions. */
 public sealed interface Outcome {
+
+    /** Where it came to rest; empty where it did not. */
+    default Optional<OperatingPoint> settled() {
+        return this instanceof Solved(var point) ? Optional.of(point) : Optional.empty();
+    }
 
     /** It came to rest, and the sums agree. */
     record Solved(OperatingPoint point) implements Outcome {}

@@ -166,7 +166,7 @@ class ReasonFiguresTest {
         int read = 0;
         var states =
                 table.states().stream()
-                        .sorted(new DriversOrder(table.netlist().controls()))
+                        .sorted(DriversOrder.of(table.netlist().controls()))
                         .toList();
         for (var state : states) {
             for (var what : table.measures()) {

@@ -15,7 +15,6 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.List;
 import java.util.Optional;
@@ -202,9 +201,7 @@ public final class StandIn {
                     for (var fault : faults) {
                         netlist = Faulty.of(netlist, fault);
                     }
-                    return new Solver(netlist).solve(state) instanceof Outcome.Solved(var found)
-                            ? Optional.of(found)
-                            : Optional.empty();
+                    return new Solver(netlist).solve(state).settled();
                 });
     }
 }

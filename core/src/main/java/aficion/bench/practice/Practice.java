@@ -175,7 +175,7 @@ public final class Practice {
     private Stream<PartId> places(Fault fault) {
         var design = table.netlist().design();
         if (!(fault instanceof Fault.OfWire of)) {
-            return Telltale.parts(design, fault);
+            return fault.parts(design);
         }
         var wire = design.wire(of.wire());
         var second = fault instanceof Fault.Chafed(_, var place) && place == Fault.Place.SECOND_END;
@@ -185,7 +185,7 @@ public final class Practice {
     private boolean moves(Round round, PartId part) {
         return round.hidden().comesAndGoes()
                 && round.left().stream()
-                        .flatMap(fault -> Telltale.parts(table.netlist().design(), fault))
+                        .flatMap(fault -> fault.parts(table.netlist().design()))
                         .anyMatch(part::equals);
     }
 

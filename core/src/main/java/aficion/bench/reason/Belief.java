@@ -91,7 +91,7 @@ public final class Belief {
                 evidence.movedLast()
                         .filter(part ->
                                 suspect.faults().stream()
-                                        .flatMap(fault -> Telltale.parts(design, fault))
+                                        .flatMap(fault -> fault.parts(design))
                                         .anyMatch(part::equals))
                         .isPresent();
         return moved ? MOVED_LAST * suspect.weight() : suspect.weight();

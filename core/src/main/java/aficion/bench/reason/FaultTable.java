@@ -10,7 +10,6 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -21,6 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What each suspect of a circuit would show at every terminal of it, in every state that a person
@@ -47,6 +47,9 @@ public final class FaultTable {
 
     /** What was asked for besides, each with what every suspect shows of it. */
     private final Map<Asked, double[]> besides = new HashMap<>();
+
+    private @Nullable Conditions asked;
+    private List<Optional<OperatingPoint>> points = List.of();
 
     /** How each state is while all is well. */
     private final Map<Conditions, Optional<OperatingPoint>> well = new HashMap<>();
@@ -77,7 +80,7 @@ public final class FaultTable {
     private void fill(int suspect) {
         var solver = new Solver(faulty(sound, suspects.get(suspect)));
         for (int state = 0; state < states().size(); state++) {
-            var point = point(solver, states().get(state));
+            var point = solver.solve(states().get(state)).settled();
             point.ifPresent(found -> open(suspects.get(suspect), found));
             for (int what = 0; what < measures.size(); what++) {
                 values[state][what][suspect] =
@@ -196,13 +199,25 @@ public final class FaultTable {
     }
 
     private double[] besides(Asked asked) {
-        return suspects.stream()
-                .mapToDouble(suspect ->
-                        value(
-                                suspect,
-                                point(new Solver(faulty(sound, suspect)), asked.state),
-                                asked.what))
+        var points = points(asked.state);
+        return IntStream.range(0, suspects.size())
+                .mapToDouble(i -> value(suspects.get(i), points.get(i), asked.what))
                 .toArray();
+    }
+
+    /**
+     * How each suspect is in a state; the last state is kept, since several things are seen in it.
+     */
+    private List<Optional<OperatingPoint>> points(Conditions state) {
+        if (!state.equals(asked)) {
+            points =
+                    suspects.stream()
+                            .map(suspect ->
+                                    new Solver(faulty(sound, suspect)).solve(state).settled())
+                            .toList();
+            asked = state;
+        }
+        return points;
     }
 
     private double value(Suspect suspect, OperatingPoint point, Measure what) {
@@ -220,7 +235,8 @@ public final class FaultTable {
         if (telltale instanceof Telltale.FuseGone(var guard) && opens(suspect, guard)) {
             return 1;
         }
-        return well.computeIfAbsent(point.conditions(), state -> point(new Solver(sound), state))
+        return well.computeIfAbsent(
+                        point.conditions(), state -> new Solver(sound).solve(state).settled())
                 .map(all -> telltale.holds(suspect, point, all) ? 1.0 : 0.0)
                 .orElse(Double.NaN);
     }
@@ -228,12 +244,6 @@ public final class FaultTable {
     /** What each suspect would show of each measure in a state. */
     double[][] values(int state) {
         return values[state];
-    }
-
-    static Optional<OperatingPoint> point(Solver solver, Conditions state) {
-        return solver.solve(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(point)
-                : Optional.empty();
     }
 
     /** Whether a meter tells two values apart. */
@@ -245,11 +255,16 @@ public final class FaultTable {
     }
 
     /** How far off a value may be and still be taken for it, volts or amps. */
-    public double near(Measure what, double value) {
-        double system = sound.design().vehicle().system().value();
+    double near(Measure what, double value) {
         return what instanceof Measure.AmpsIn
                 ? Math.max(NEAR_AMPS, NEAR_AMPS_SHARE * Math.abs(value))
-                : Math.max(NEAR * system / 12, NEAR_SHARE * Math.abs(value));
+                : nearVolts(value);
+    }
+
+    /** How far off a reading of volts may be and still be taken for it. */
+    public double nearVolts(double value) {
+        double system = sound.design().vehicle().system().value();
+        return Math.max(NEAR * system / 12, NEAR_SHARE * Math.abs(value));
     }
 
     /** Suspects that no voltmeter tells apart have the same number. */

@@ -64,7 +64,8 @@ public final class Functions {
 
     /** What is seen in a state; empty where nothing shows, or nothing comes to rest. */
     public Optional<Function> in(Conditions state) {
-        return FaultTable.point(sound, state)
+        return sound.solve(state)
+                .settled()
                 .filter(point -> point.blown().isEmpty())
                 .map(point -> new Function(state, signs(point)))
                 .filter(function -> !function.signs.isEmpty());
@@ -76,7 +77,7 @@ public final class Functions {
             return signs;
         }
         var without =
-                unlit.flatMap(solver -> FaultTable.point(solver, point.conditions()))
+                unlit.flatMap(solver -> solver.solve(point.conditions()).settled())
                         .map(dead -> Sign.of(dead, loads))
                         .orElse(signs);
         return signs.stream().map(sign -> blinks(sign, without) ? sign.blinking() : sign).toList();
@@ -100,7 +101,7 @@ public final class Functions {
     /** The same, and where all goes out after something was on. */
     public List<Function> changes(Stream<Conditions> states) {
         Set<List<Sign>> seen = new HashSet<>();
-        return states.sorted(new DriversOrder(netlist.controls()))
+        return states.sorted(DriversOrder.of(netlist.controls()))
                 .flatMap(state -> in(state).stream())
                 .filter(function -> seen.add(awake(function)))
                 .dropWhile(function -> awake(function).isEmpty())

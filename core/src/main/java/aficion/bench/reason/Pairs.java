@@ -111,7 +111,7 @@ public final class Pairs {
             for (var reading : belief.readings()) {
                 var point =
                         points.computeIfAbsent(
-                                reading.state(), state -> FaultTable.point(solver, state));
+                                reading.state(), state -> solver.solve(state).settled());
                 double predicted = table.value(pair, point, reading.what());
                 sum += belief.against(predicted, reading);
             }

@@ -12,7 +12,6 @@ import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
 import aficion.size.Metal;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -91,9 +90,11 @@ public record Readable(
         var metal = new Metal(solver.netlist());
         return states.stream()
                 .flatMap(state ->
-                        solver.demand(state) instanceof Outcome.Solved(var point)
-                                ? Forbidden.of(point, metal).stream()
-                                : Stream.of())
+                        solver
+                                .demand(state)
+                                .settled()
+                                .flatMap(point -> Forbidden.of(point, metal))
+                                .stream())
                 .toList();
     }
 
@@ -104,7 +105,7 @@ public record Readable(
 
     /** Those that come to rest, as long as no guard opens. */
     private static List<OperatingPoint> solved(Solver solver, Stream<Conditions> states) {
-        return states.flatMap(state -> FaultTable.point(solver, state).stream())
+        return states.flatMap(state -> solver.solve(state).settled().stream())
                 .filter(point -> point.blown().isEmpty())
                 .toList();
     }

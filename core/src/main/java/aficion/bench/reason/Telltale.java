@@ -3,14 +3,12 @@ package aficion.bench.reason;
 import aficion.bench.reason.Sign.Look;
 import aficion.fault.Fault;
 import aficion.job.CircuitId;
-import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.solve.OperatingPoint;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** What a person notices without an instrument: it is so, or it is not. */
 public sealed interface Telltale {
@@ -70,12 +68,12 @@ public sealed interface Telltale {
             case Restless _ -> false;
             case Moves(var part) ->
                     suspect.faults().stream()
-                            .flatMap(fault -> parts(design, fault))
+                            .flatMap(fault -> fault.parts(design))
                             .anyMatch(part::equals);
             case Warms(var part) ->
                     suspect.faults().stream()
                             .filter(Telltale::minds)
-                            .flatMap(fault -> parts(design, fault))
+                            .flatMap(fault -> fault.parts(design))
                             .anyMatch(part::equals);
             case Loads _ -> suspect.faults().stream().anyMatch(Telltale::yields);
         };
@@ -148,26 +146,5 @@ public sealed interface Telltale {
         return Sign.of(point, point.netlist().design().partsOf(circuit)).stream()
                 .map(Sign::look)
                 .toList();
-    }
-
-    /** The parts at which a fault sits. */
-    static Stream<PartId> parts(Design design, Fault fault) {
-        return switch (fault) {
-            case Fault.OfWire of ->
-                    design.find(of.wire()).stream()
-                            .flatMap(wire -> wire.terminals().stream())
-                            .map(at -> at.part());
-            case Fault.Exchanged(var one, var other) -> Stream.of(one.part(), other.part());
-            case Fault.Touching(var one, var other) -> Stream.of(one.part(), other.part());
-            case Fault.EarthLost(var earth) -> Stream.of(earth);
-            case Fault.PoorEarth(var earth, _) -> Stream.of(earth);
-            case Fault.Blown(var guard) -> Stream.of(guard.part());
-            case Fault.DeadCoil(var part) -> Stream.of(part);
-            case Fault.Stuck(var part, _) -> Stream.of(part);
-            case Fault.Burnt(var part, _, _) -> Stream.of(part);
-            case Fault.Dead(var part, _) -> Stream.of(part);
-            case Fault.DeadPart(var part) -> Stream.of(part);
-            case Fault.Another(var part, _) -> Stream.of(part);
-        };
     }
 }

@@ -30,7 +30,7 @@ public record Wiggle(PartId part, double weight) {
         for (int i = 0; i < weights.length; i++) {
             double weight = weights[i];
             table.suspects().get(i).faults().stream()
-                    .flatMap(fault -> Telltale.parts(design, fault))
+                    .flatMap(fault -> fault.parts(design))
                     .distinct()
                     .forEach(part -> parts.merge(part, weight, Double::sum));
         }

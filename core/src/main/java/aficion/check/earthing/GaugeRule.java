@@ -143,8 +143,8 @@ public final class GaugeRule implements Rule {
 
     private static Optional<Double> reads(
             Answers answers, Conditions state, Part part, LoadKind.Gauge gauge) {
-        return answers.demand(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(GaugeReading.of(point, part, gauge).value())
-                : Optional.empty();
+        return answers.demand(state)
+                .settled()
+                .map(point -> GaugeReading.of(point, part, gauge).value());
     }
 }

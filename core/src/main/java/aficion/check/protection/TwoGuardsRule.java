@@ -11,7 +11,6 @@ import aficion.size.Assessment;
 import aficion.size.Metal;
 import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -128,9 +127,7 @@ public final class TwoGuardsRule implements Rule {
         }
 
         private Optional<Metal.Bond> pulled(Conditions state) {
-            return answers.demand(state) instanceof Outcome.Solved(var point)
-                    ? Optional.of(metal.in(point))
-                    : Optional.empty();
+            return answers.demand(state).settled().map(metal::in);
         }
     }
 }

@@ -11,7 +11,6 @@ import aficion.size.Assessment;
 import aficion.size.Supply;
 import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -62,8 +61,6 @@ public final class SourceRule implements Rule {
     }
 
     private static Optional<Supply> supply(Answers answers, Conditions state) {
-        return answers.demand(state) instanceof Outcome.Solved(var point)
-                ? Optional.of(Supply.of(point))
-                : Optional.empty();
+        return answers.demand(state).settled().map(Supply::of);
     }
 }
