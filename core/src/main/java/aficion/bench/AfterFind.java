@@ -26,7 +26,7 @@ public final class AfterFind {
             Design design, BenchRun run, Fault fault, String words, Instant at) {
         return run.with(
                 new Reading(
-                        "found " + Notation.of(design, fault),
+                        RunReadings.FOUND + Notation.of(design, fault),
                         Optional.empty(),
                         Optional.empty(),
                         Verdict.FAIL,

@@ -17,6 +17,26 @@ public sealed interface Expected {
 
     Verdict judge(double reading);
 
+    /** The figure that it is about, in its unit; empty where there is none to read. */
+    default Optional<Double> figure() {
+        return switch (this) {
+            case Near(var value, _) -> Optional.of(value.value());
+            case AtMost(var most) -> Optional.of(most.value());
+            case AtLeast(var least) -> Optional.of(least.value());
+            case Between(var least, var most) -> Optional.of((least.value() + most.value()) / 2);
+            case Opens _ -> Optional.empty();
+        };
+    }
+
+    /** How far off the figure a reading may be either way; empty where it is a limit. */
+    default Optional<Double> tolerated() {
+        return switch (this) {
+            case Near(_, var tolerance) -> Optional.of(tolerance);
+            case Between(var least, var most) -> Optional.of((most.value() - least.value()) / 2);
+            case AtMost _, AtLeast _, Opens _ -> Optional.empty();
+        };
+    }
+
     /** What it counts as where somebody says how it was, without a reading. */
     default Verdict said(Verdict by) {
         return by;

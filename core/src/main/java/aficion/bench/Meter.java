@@ -45,7 +45,15 @@ public final class Meter {
 
     private static final Watts TEST_LAMP = new Watts(5);
 
+    /** What a meter is read to, of a volt, an ohm or an amp. */
+    private static final double DIGITS = 1000;
+
     private Meter() {}
+
+    /** A value as a meter shows it: to the thousandth, and nothing is not less than nothing. */
+    public static double shown(double value) {
+        return Math.rint(DIGITS * value) / DIGITS + 0.0;
+    }
 
     /** Volts of the red probe above the black one; empty where one of them floats. */
     public static Optional<Volts> volts(OperatingPoint point, Terminal red, Terminal black) {

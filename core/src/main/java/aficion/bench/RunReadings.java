@@ -9,8 +9,10 @@ import aficion.bench.reason.Telltale;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Terminal;
+import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
@@ -22,12 +24,15 @@ import java.util.Optional;
 
 /** What was read with the power on in a run, as it bears on what is wrong. */
 public final class RunReadings {
-    private RunReadings() {}
-
-    /** The key of a run's word that the trouble comes and goes. */
+    /** What is said of a whole run, by the keys it is kept under. */
     private static final String COMES = "comes and goes";
 
     private static final String MOVED_LAST = "moved last";
+
+    /** What was found wrong, followed by what. */
+    static final String FOUND = "found ";
+
+    private RunReadings() {}
 
     /**
      * What a run tells of the design as it is; what is of it no more is left out, and what was only
@@ -56,6 +61,12 @@ public final class RunReadings {
                 BenchRun.Verdict.NEAR,
                 at,
                 Optional.of(part.value()));
+    }
+
+    /** Whether a reading is of something read or looked at, not only said of the whole run. */
+    public static boolean isTaken(BenchRun.Reading reading) {
+        var step = reading.step();
+        return !step.equals(COMES) && !step.equals(MOVED_LAST) && !step.startsWith(FOUND);
     }
 
     /** Whether it was said of a run that the trouble is there at times only. */
@@ -99,25 +110,24 @@ public final class RunReadings {
 
     private static Optional<Reading> of(
             Design design, CircuitId circuit, BenchRun.Reading reading) {
-        var step = reading.step();
-        if (step.startsWith("works ")) {
-            return said(reading)
-                    .flatMap(so ->
-                            state(design, step.substring(6))
-                                    .map(state ->
-                                            new Reading(
-                                                    state,
-                                                    new Measure.Told(new Telltale.AsDrawn(circuit)),
-                                                    so)));
+        var words = reading.step().split(" ", 3);
+        if (words.length == 2 && words[0].equals("works")) {
+            return read(
+                    design,
+                    words[1],
+                    new Measure.Told(new Telltale.AsDrawn(circuit)),
+                    said(reading));
         }
-        var words = step.split(" ", 3);
-        if (words.length < 3 || reading.value().isEmpty()) {
-            return Optional.empty();
-        }
-        return state(design, words[2])
-                .flatMap(state ->
-                        measure(design, words[0], words[1])
-                                .map(what -> new Reading(state, what, reading.value().get())));
+        return words.length < 3
+                ? Optional.empty()
+                : measure(design, words[0], words[1])
+                        .flatMap(what -> read(design, words[2], what, reading.value()));
+    }
+
+    private static Optional<Reading> read(
+            Design design, String state, Measure what, Optional<Double> value) {
+        return value.flatMap(
+                shown -> state(design, state).map(found -> new Reading(found, what, shown)));
     }
 
     /** What a verdict says of something that is so, 1, or is not, 0. */
@@ -150,25 +160,16 @@ public final class RunReadings {
     }
 
     private static Optional<WireId> wire(Design design, String id) {
-        return design.wires().stream()
-                .map(wire -> wire.id())
-                .filter(each -> each.value().equals(id))
-                .findFirst();
+        return design.identified(id).map(Wire::id);
     }
 
     private static Optional<PartId> part(Design design, String id) {
-        return design.parts().stream()
-                .map(part -> part.id())
-                .filter(each -> each.value().equals(id))
-                .findFirst();
+        return design.named(id).map(Part::id);
     }
 
     /** The guard that sits in a seat, by its name. */
     public static Optional<FuseSeat> guard(Design design, String name) {
-        return design.parts().stream()
-                .flatMap(part ->
-                        part.kind().seats().stream()
-                                .map(seat -> new FuseSeat(part.id(), seat.way())))
+        return FuseSeat.of(design).stream()
                 .filter(seat -> seat.toString().equals(name))
                 .findFirst();
     }

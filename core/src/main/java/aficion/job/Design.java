@@ -219,6 +219,16 @@ public final class Design {
                                 .isPresent());
     }
 
+    /** The part of that name; empty where there is none, or it is no name. */
+    public Optional<Part> named(String id) {
+        return parts.stream().filter(part -> part.id().value().equals(id)).findFirst();
+    }
+
+    /** The wire of that identity; empty where there is none, or it is none. */
+    public Optional<Wire> identified(String id) {
+        return wires.stream().filter(wire -> wire.id().value().equals(id)).findFirst();
+    }
+
     /** The first wire whose labels say that; empty where none does. */
     public Optional<Wire> labelled(String number) {
         return wires.stream().filter(wire -> wire.number().equals(number)).findFirst();

@@ -1,14 +1,18 @@
 package aficion.netlist;
 
+import aficion.job.CircuitId;
+import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.quantity.Celsius;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * What the vehicle is doing.
@@ -79,6 +83,31 @@ public record Conditions(
 
     /** Where a fuse sits: a fuse holder, or one way of a fuse box. */
     public record FuseSeat(PartId part, String way) {
+        /** Every seat there is, in the order of the design. */
+        public static List<FuseSeat> of(Design design) {
+            return design.parts().stream()
+                    .flatMap(part ->
+                            part.kind().seats().stream()
+                                    .map(seat -> new FuseSeat(part.id(), seat.way())))
+                    .toList();
+        }
+
+        /** The seats that leads of a circuit end at, in the order of the design. */
+        public static List<FuseSeat> of(Design design, CircuitId circuit) {
+            var ends =
+                    design.wiresOf(circuit).stream()
+                            .flatMap(wire -> wire.terminals().stream())
+                            .collect(Collectors.toSet());
+            return design.partsOf(circuit).stream()
+                    .flatMap(part ->
+                            part.kind().seats().stream()
+                                    .filter(seat ->
+                                            ends.contains(part.terminal(seat.in()))
+                                                    || ends.contains(part.terminal(seat.out())))
+                                    .map(seat -> new FuseSeat(part.id(), seat.way())))
+                    .toList();
+        }
+
         @Override
         public String toString() {
             return way.isEmpty() ? part.toString() : part + "." + way;

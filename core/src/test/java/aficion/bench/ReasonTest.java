@@ -277,13 +277,13 @@ class ReasonTest {
                 .singleElement()
                 .satisfies(speaks -> {
                     assertThat(speaks.reading()).isEqualTo(dark);
-                    assertThat(speaks.bits()).isPositive();
+                    assertThat(speaks.tells()).isPositive();
                 });
         var nothing = Diagnosis.of(TABLE, plain, ON, () -> true).verdicts().stream();
         assertThat(nothing)
                 .filteredOn(each -> each.suspects().getFirst().faults().isEmpty())
                 .allSatisfy(
-                        each -> assertThat(each.speaks()).allMatch(speaks -> speaks.bits() < 0));
+                        each -> assertThat(each.speaks()).allMatch(speaks -> speaks.tells() < 0));
     }
 
     private static double weight(Evidence evidence, Fault fault) {

@@ -78,8 +78,8 @@ public final class ReasonWords {
     /** What speaks for something, and what against it. */
     public String speaks(List<Speaks> speaks) {
         return Stream.of(
-                        joined("reason.for", speaks.stream().filter(each -> each.bits() > 0)),
-                        joined("reason.against", speaks.stream().filter(each -> each.bits() < 0)))
+                        joined("reason.for", speaks.stream().filter(each -> each.tells() > 0)),
+                        joined("reason.against", speaks.stream().filter(each -> each.tells() < 0)))
                 .flatMap(Optional::stream)
                 .collect(Collectors.joining("; "));
     }

@@ -576,11 +576,7 @@ public final class Speech {
 
     /** The number of a wire by its name in the records; that name where it is gone. */
     private String lead(String id) {
-        return design.wires().stream()
-                .filter(wire -> wire.id().value().equals(id))
-                .map(Wire::number)
-                .findFirst()
-                .orElse(id);
+        return design.identified(id).map(Wire::number).orElse(id);
     }
 
     /** What is tried of a part before it is fitted. */

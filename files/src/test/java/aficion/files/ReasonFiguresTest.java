@@ -173,7 +173,7 @@ class ReasonFiguresTest {
                 if (what instanceof Measure.VoltsAt) {
                     read++;
                     var values = table.predicted(state, what);
-                    if (Math.abs(values[fault] - values[0]) > table.near(what, values[0])) {
+                    if (Math.abs(values[fault] - values[0]) > table.nearVolts(values[0])) {
                         return OptionalInt.of(read);
                     }
                 }

@@ -52,9 +52,6 @@ public final class Practice {
     /** A switch that is thrown. */
     private static final double MOVE = 0.2;
 
-    /** What the meter is read to. */
-    private static final double DIGITS = 1000;
-
     private static final int MOST = 25;
 
     private final FaultTable table;
@@ -116,17 +113,12 @@ public final class Practice {
     }
 
     private static Volts volts(OperatingPoint point, Terminal at) {
-        return new Volts(rounded(point.voltsAt(at).map(Volts::value).orElse(0.0)));
+        return new Volts(Meter.shown(point.voltsAt(at).map(Volts::value).orElse(0.0)));
     }
 
     private Amps amps(OperatingPoint point, WireId feed) {
         var wire = table.netlist().design().wire(feed);
-        return new Amps(rounded(Math.abs(point.through(wire).value())));
-    }
-
-    private static double rounded(double value) {
-        // Nothing is not less than nothing.
-        return Math.rint(DIGITS * value) / DIGITS + 0.0;
+        return new Amps(Meter.shown(Math.abs(point.through(wire).value())));
     }
 
     /** The lamp's clip is on an earth of the body. */

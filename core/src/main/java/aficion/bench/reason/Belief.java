@@ -250,10 +250,10 @@ public final class Belief {
     /**
      * What a reading says of a suspect.
      *
-     * @param bits how much likelier it is with it than on the whole, as a natural logarithm: below
+     * @param tells how much likelier it is with it than on the whole, as a natural logarithm: below
      *     zero it speaks against it
      */
-    public record Speaks(Reading reading, double bits) {}
+    public record Speaks(Reading reading, double tells) {}
 
     /** What may be wrong, the likeliest first, those that look the same together. */
     public List<Verdict> verdicts() {
@@ -261,13 +261,14 @@ public final class Belief {
         for (int i = 0; i < weights.length; i++) {
             groups.computeIfAbsent(table.look(i), _ -> new ArrayList<>()).add(i);
         }
+        var weighed = readings.stream().map(this::weighed).toList();
         return groups.values().stream()
-                .map(this::verdict)
+                .map(group -> verdict(group, weighed))
                 .sorted(Comparator.comparingDouble(each -> -each.weight))
                 .toList();
     }
 
-    private Verdict verdict(List<Integer> group) {
+    private Verdict verdict(List<Integer> group, List<Weighed> weighed) {
         double most = group.stream().mapToDouble(i -> weights[i]).max().orElse(0);
         var ordered =
                 group.stream()
@@ -278,28 +279,42 @@ public final class Belief {
         return new Verdict(
                 group.stream().mapToDouble(i -> weights[i]).sum(),
                 ordered.stream().map(table.suspects()::get).toList(),
-                speaks(ordered.getFirst()));
+                speaks(ordered.getFirst(), weighed));
     }
 
-    private List<Speaks> speaks(int suspect) {
-        return readings.stream()
-                .map(reading -> new Speaks(reading, speaks(suspect, reading)))
-                .filter(each -> Math.abs(each.bits) > TELLS)
-                .sorted(Comparator.comparingDouble(each -> -Math.abs(each.bits)))
-                .limit(TELLING)
-                .toList();
+    /**
+     * A reading, and how likely it is.
+     *
+     * @param likely with each suspect
+     * @param mean on the whole
+     */
+    private record Weighed(Reading reading, double[] likely, double mean) {
+        Speaks of(int suspect) {
+            return new Speaks(reading, Math.log(likely[suspect] / mean));
+        }
     }
 
-    private double speaks(int suspect, Reading reading) {
+    private Weighed weighed(Reading reading) {
         var predicted = table.predicted(reading.state(), reading.what());
+        var likely = new double[predicted.length];
         double all = 0;
         double sum = 0;
-        for (int i = 0; i < predicted.length; i++) {
+        for (int i = 0; i < likely.length; i++) {
+            likely[i] = likely(predicted, i, reading);
             double weight = table.suspects().get(i).weight();
             all += weight;
-            sum += weight * likely(predicted, i, reading);
+            sum += weight * likely[i];
         }
-        return Math.log(likely(predicted, suspect, reading)) - Math.log(sum / all);
+        return new Weighed(reading, likely, sum / all);
+    }
+
+    private static List<Speaks> speaks(int suspect, List<Weighed> weighed) {
+        return weighed.stream()
+                .map(each -> each.of(suspect))
+                .filter(each -> Math.abs(each.tells) > TELLS)
+                .sorted(Comparator.comparingDouble(each -> -Math.abs(each.tells)))
+                .limit(TELLING)
+                .toList();
     }
 
     /** Where nothing wrong looks the same, that is said first, unless an eye has ruled it out. */

@@ -3,7 +3,6 @@ package aficion.check.protection;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
-import aficion.job.Design;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
@@ -11,7 +10,6 @@ import aficion.size.Assessment;
 import aficion.size.Metal;
 import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,16 +24,8 @@ import java.util.stream.Stream;
 public final class TwoGuardsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var seats = seats(assessment.design());
+        var seats = FuseSeat.of(assessment.design());
         return seats.size() < 2 ? Stream.empty() : new Trial(assessment, seats).found();
-    }
-
-    private static List<FuseSeat> seats(Design design) {
-        var seats = new ArrayList<FuseSeat>();
-        for (var part : design.parts()) {
-            part.kind().seats().forEach(seat -> seats.add(new FuseSeat(part.id(), seat.way())));
-        }
-        return seats;
     }
 
     /** Pulls one guard after the other, each in every state with most on, once. */

@@ -1,6 +1,7 @@
 package aficion.desktop.bench;
 
 import aficion.bench.BenchPlan;
+import aficion.bench.RunReadings;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
@@ -195,6 +196,9 @@ final class BenchView extends VBox {
     }
 
     private static long count(BenchRun run, Verdict verdict) {
-        return run.readings().stream().filter(reading -> reading.verdict() == verdict).count();
+        return run.readings().stream()
+                .filter(RunReadings::isTaken)
+                .filter(reading -> reading.verdict() == verdict)
+                .count();
     }
 }

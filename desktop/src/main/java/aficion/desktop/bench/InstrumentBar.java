@@ -1,5 +1,6 @@
 package aficion.desktop.bench;
 
+import aficion.bench.Meter;
 import aficion.bench.StepKey;
 import aficion.bench.SupplySetting;
 import aficion.bench.TestStep;
@@ -177,7 +178,7 @@ final class InstrumentBar extends VBox {
     private void take() {
         shown.filter(this::tells)
                 .flatMap(Shown::value)
-                .ifPresent(value -> take.accept(Math.round(1000 * value) / 1000.0));
+                .ifPresent(value -> take.accept(Meter.shown(value)));
     }
 
     /** The step that is shown: where the probes are to be. */

@@ -16,7 +16,6 @@ import aficion.fault.Fault;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
-import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions.FuseSeat;
@@ -227,29 +226,20 @@ final class ReasonPanel extends ScrollPane {
         runs.circuit()
                 .ifPresent(id -> {
                     bench.design().partsOf(id).forEach(this::lampsOf);
-                    bench.design().partsOf(id).forEach(this::toldOf);
+                    FuseSeat.of(bench.design(), id)
+                            .forEach(seat ->
+                                    lamps.getChildren()
+                                            .add(told("gone", seat, new Telltale.FuseGone(seat))));
+                    bench.design().partsOf(id).forEach(this::flashers);
                     lamps.getChildren().add(told("restless", "", new Telltale.Restless()));
                     lamps.getChildren().addAll(warm(id), movedLast(id));
                 });
     }
 
-    private void toldOf(Part part) {
-        part.kind().seats().stream()
-                .filter(seat -> isOurs(part, seat))
-                .map(seat -> new FuseSeat(part.id(), seat.way()))
-                .forEach(seat ->
-                        lamps.getChildren().add(told("gone", seat, new Telltale.FuseGone(seat))));
+    private void flashers(Part part) {
         if (part.kind() instanceof ControlKind.Flasher) {
             lamps.getChildren().add(told("fast", part.id(), new Telltale.Fast(part.id())));
         }
-    }
-
-    /** Whether a lead of the circuit ends at a seat. */
-    private boolean isOurs(Part part, Kind.Seat seat) {
-        return runs.circuit().stream()
-                .flatMap(id -> bench.design().wiresOf(id).stream())
-                .flatMap(wire -> wire.terminals().stream())
-                .anyMatch(at -> at.part().equals(part.id()) && seat.meets(at.pin()));
     }
 
     /** A button that says that something is so, or is not after all. */

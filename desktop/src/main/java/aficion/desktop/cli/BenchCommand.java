@@ -9,7 +9,6 @@ import aficion.netlist.Netlist;
 import aficion.netlist.StateText;
 import aficion.words.Words;
 import java.io.IOException;
-import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -42,8 +41,8 @@ final class BenchCommand extends Commands.Printing {
                     each.task().state().map(state -> StateText.of(design, state)).orElse(""),
                     where(design, each.task()),
                     quantity(each.task()),
-                    expected.flatMap(BenchCommand::value).map(String::valueOf).orElse(""),
-                    expected.flatMap(BenchCommand::tolerance).map(String::valueOf).orElse(""),
+                    expected.flatMap(Expected::figure).map(String::valueOf).orElse(""),
+                    expected.flatMap(Expected::tolerated).map(String::valueOf).orElse(""),
                     plan.coverage()
                             .map(found -> found.notices().getOrDefault(each.key(), 0))
                             .orElse(0));
@@ -80,26 +79,6 @@ final class BenchCommand extends Commands.Printing {
             case TestStep.Continuity _, TestStep.Through _, TestStep.Isolation _ -> "ohms";
             case TestStep.Quiet _, TestStep.AmpsIn _ -> "amps";
             case TestStep.VoltsAt _ -> "volts";
-        };
-    }
-
-    private static Optional<Double> value(Expected expected) {
-        return switch (expected) {
-            case Expected.Near(var value, _) -> Optional.of(value.value());
-            case Expected.AtMost(var value) -> Optional.of(value.value());
-            case Expected.AtLeast(var value) -> Optional.of(value.value());
-            case Expected.Between(var least, var most) ->
-                    Optional.of((least.value() + most.value()) / 2);
-            case Expected.Opens _ -> Optional.empty();
-        };
-    }
-
-    private static Optional<Double> tolerance(Expected expected) {
-        return switch (expected) {
-            case Expected.Near(_, var tolerance) -> Optional.of(tolerance);
-            case Expected.Between(var least, var most) ->
-                    Optional.of((most.value() - least.value()) / 2);
-            case Expected.AtMost _, Expected.AtLeast _, Expected.Opens _ -> Optional.empty();
         };
     }
 }

@@ -8,6 +8,7 @@ import aficion.bench.reason.Sign;
 import aficion.bench.reason.Telltale;
 import aficion.desktop.cli.Commands.BadInput;
 import aficion.job.Design;
+import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
@@ -80,10 +81,8 @@ final class ReadingText {
     }
 
     static PartId part(Design design, String where) {
-        return design.parts().stream()
-                .map(part -> part.id())
-                .filter(id -> id.value().equals(where))
-                .findFirst()
+        return design.named(where)
+                .map(Part::id)
                 .orElseThrow(() -> new BadInput(Words.of("cli.reading.part", where)));
     }
 

@@ -36,7 +36,6 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -115,7 +114,6 @@ public final class PracticeView extends VBox {
         }
         lamp.getStyleClass().add("key-button");
         lamp.setId("practice-lamp");
-        lamp.setToggleGroup(new ToggleGroup());
         getChildren().addAll(head, levels, says, trouble, board());
         done.setId("practice-done");
         says.setText(Words.of("practice.start"));
@@ -252,24 +250,21 @@ public final class PracticeView extends VBox {
 
     /** Fuses of the circuit are pulled and put back as they are looked for. */
     private void pulls(Playing now, Part part, FlowPane buttons) {
-        for (var seat : part.kind().seats()) {
-            boolean ours =
-                    now.design.wiresOf(circuit).stream()
-                            .flatMap(wire -> wire.terminals().stream())
-                            .anyMatch(at -> at.part().equals(part.id()) && seat.meets(at.pin()));
-            if (ours) {
-                var fuse = new FuseSeat(part.id(), seat.way());
-                var pull = new ToggleButton(Words.of("practice.pull"));
-                pull.getStyleClass().add("key-button");
-                pull.setId("pull-" + fuse);
-                pull.setOnAction(_ -> {
-                    pull.setText(Words.of(pull.isSelected() ? "practice.push" : "practice.pull"));
-                    bench.conditions()
-                            .set(bench.conditions().get().withPulled(fuse, pull.isSelected()));
-                });
-                buttons.getChildren().add(pull);
-            }
-        }
+        FuseSeat.of(now.design, circuit).stream()
+                .filter(fuse -> fuse.part().equals(part.id()))
+                .map(this::pull)
+                .forEach(buttons.getChildren()::add);
+    }
+
+    private ToggleButton pull(FuseSeat fuse) {
+        var pull = new ToggleButton(Words.of("practice.pull"));
+        pull.getStyleClass().add("key-button");
+        pull.setId("pull-" + fuse);
+        pull.setOnAction(_ -> {
+            pull.setText(Words.of(pull.isSelected() ? "practice.push" : "practice.pull"));
+            bench.conditions().set(bench.conditions().get().withPulled(fuse, pull.isSelected()));
+        });
+        return pull;
     }
 
     /** Leaves everything as it was: what was pulled is put back. */

@@ -249,7 +249,7 @@ final class BenchSheet {
     private void heads(List<Conditions> across) throws IOException {
         var heads = new ArrayList<List<String>>();
         for (var position : across) {
-            heads.add(broken(speech.conditions(position)));
+            heads.add(paper.wrapped(Face.BOLD, SMALL, CELL - 6, speech.conditions(position)));
         }
         int lines = heads.stream().mapToInt(List::size).max().orElse(1);
         for (int i = 0; i < heads.size(); i++) {
@@ -262,21 +262,6 @@ final class BenchSheet {
         y += lines * (SMALL + 2);
         y -= 4;
         rule(across.size(), y, 0.8f);
-    }
-
-    private List<String> broken(String text) throws IOException {
-        var lines = new ArrayList<String>();
-        var line = "";
-        for (var word : text.split(" ")) {
-            var longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && paper.width(Face.BOLD, SMALL, longer) > CELL - 6) {
-                lines.add(line);
-                longer = word;
-            }
-            line = longer;
-        }
-        lines.add(line);
-        return lines;
     }
 
     private void rule(int columns, float at, float width) throws IOException {

@@ -10,7 +10,6 @@ import aficion.words.Speech;
 import aficion.words.Words;
 import aficion.working.Working;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 
 /** Sheets of running words: findings with what the user lets stand, house rules, workings. */
@@ -150,21 +149,8 @@ final class FindingSheet {
     }
 
     private List<String> wrapped(String text) throws IOException {
-        float room = Paper.WIDTH - 2 * Paper.MARGIN - INDENT - 50;
-        var lines = new ArrayList<String>();
-        var line = new StringBuilder();
-        for (var word : text.split(" ")) {
-            var longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && paper.width(Face.REGULAR, SIZE, longer) > room) {
-                lines.add(line.toString());
-                line.setLength(0);
-                longer = word;
-            }
-            line.setLength(0);
-            line.append(longer);
-        }
-        lines.add(line.toString());
-        return lines;
+        return paper.wrapped(
+                Face.REGULAR, SIZE, Paper.WIDTH - 2 * Paper.MARGIN - INDENT - 50, text);
     }
 
     private void turn(int lines) throws IOException {

@@ -7,6 +7,8 @@ import aficion.files.sheet.Typefaces.Face;
 import aficion.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
@@ -72,6 +74,22 @@ final class Paper implements AutoCloseable {
             shown = shown.substring(0, shown.length() - 2) + "\u2026";
         }
         text(face, size, x, y, shown);
+    }
+
+    /** A text in lines no wider than the room, but for a word that is wider by itself. */
+    List<String> wrapped(Face face, float size, float room, String text) throws IOException {
+        var lines = new ArrayList<String>();
+        var line = "";
+        for (var word : text.split(" ")) {
+            var longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && width(face, size, longer) > room) {
+                lines.add(line);
+                longer = word;
+            }
+            line = longer;
+        }
+        lines.add(line);
+        return lines;
     }
 
     void line(float x1, float y1, float x2, float y2, float width, int rgb) throws IOException {

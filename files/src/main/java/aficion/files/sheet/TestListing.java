@@ -1,6 +1,7 @@
 package aficion.files.sheet;
 
 import aficion.bench.PartTest;
+import aficion.bench.RunReadings;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Reading;
 import aficion.job.BenchRun.Verdict;
@@ -130,7 +131,10 @@ final class TestListing {
     }
 
     private static long count(BenchRun run, Verdict verdict) {
-        return run.readings().stream().filter(reading -> reading.verdict() == verdict).count();
+        return run.readings().stream()
+                .filter(RunReadings::isTaken)
+                .filter(reading -> reading.verdict() == verdict)
+                .count();
     }
 
     private void row(String... cells) {
