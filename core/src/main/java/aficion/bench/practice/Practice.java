@@ -7,6 +7,7 @@ import aficion.bench.reason.Diagnosis;
 import aficion.bench.reason.Evidence;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Measure;
+import aficion.bench.reason.NextReading.Advice;
 import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sign;
 import aficion.bench.reason.Telltale;
@@ -22,7 +23,6 @@ import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
-import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.List;
@@ -107,9 +107,11 @@ public final class Practice {
 
     private Answer read(
             List<Fault> wrong, Conditions state, Function<OperatingPoint, Answer> shown) {
-        return new Solver(table.with(wrong)).solve(state) instanceof Outcome.Solved(var point)
-                ? shown.apply(point)
-                : new Answer.Restless();
+        return new Solver(table.with(wrong))
+                .solve(state)
+                .settled()
+                .map(shown)
+                .orElseGet(Answer.Restless::new);
     }
 
     private static Volts volts(OperatingPoint point, Terminal at) {
@@ -189,7 +191,8 @@ public final class Practice {
     public record Step(Reading reading, int left) {}
 
     /**
-     * What each reading of a round ruled out; looks and wiggles rule out too, but are no reading.
+     * What each reading of a round ruled out; a close look and a test lamp rule out too, but are no
+     * reading.
      */
     public List<Step> way(Round round) {
         return way(
@@ -206,43 +209,66 @@ public final class Practice {
         return steps;
     }
 
-    private static Optional<Reading> reading(Done done) {
+    private Optional<Reading> reading(Done done) {
+        var state = done.state();
+        if (done.answer() instanceof Answer.Restless) {
+            return Optional.of(told(state, new Telltale.Restless(), true));
+        }
         return switch (done.act()) {
             case Act.Volts(var at) when done.answer() instanceof Answer.ShowsVolts(var volts) ->
-                    Optional.of(new Reading(done.state(), new Measure.VoltsAt(at), volts.value()));
+                    Optional.of(new Reading(state, new Measure.VoltsAt(at), volts.value()));
             case Act.Amps(var feed) when done.answer() instanceof Answer.ShowsAmps(var amps) ->
-                    Optional.of(new Reading(done.state(), new Measure.AmpsIn(feed), amps.value()));
-            case Act.Wiggle(var part) when done.answer() instanceof Answer.Changes(var so) ->
+                    Optional.of(new Reading(state, new Measure.AmpsIn(feed), amps.value()));
+            case Act.Glance _ when done.answer() instanceof Answer.Does(var signs) ->
                     Optional.of(
-                            new Reading(
-                                    done.state(),
-                                    new Measure.Told(new Telltale.Moves(part)),
-                                    so ? 1 : 0));
+                            told(state, new Telltale.AsDrawn(circuit), signs.equals(sound(state))));
+            case Act.Wiggle(var part) when done.answer() instanceof Answer.Changes(var so) ->
+                    Optional.of(told(state, new Telltale.Moves(part), so));
             case Act.Volts _, Act.Amps _, Act.Lamp _, Act.Glance _, Act.Look _, Act.Wiggle _ ->
                     Optional.empty();
         };
     }
 
-    /** The way the reasoner goes by volts alone, until it is as good as sure or knows no more. */
+    private static Reading told(Conditions state, Telltale what, boolean so) {
+        return new Reading(state, new Measure.Told(what), so ? 1 : 0);
+    }
+
+    /** What the loads do while all is well. */
+    private List<Sign> sound(Conditions state) {
+        return new Solver(table.netlist())
+                .solve(state)
+                .settled()
+                .map(point -> Sign.of(point, parts()))
+                .orElse(List.of());
+    }
+
+    /**
+     * The way the reasoner goes by volts, and by moving leads where the trouble comes and goes,
+     * until it is as good as sure or knows no more.
+     */
     public List<Step> reasoned(Hidden hidden) {
+        var round = Round.of(Difficulty.FAIR, hidden);
         var readings = new ArrayList<Reading>();
         var state = Conditions.REST;
         var diagnosis = diagnosis(readings, hidden, state);
-        while (diagnosis.named().isEmpty()
-                && diagnosis.next().isPresent()
-                && readings.size() < MOST) {
-            var next = diagnosis.next().get();
-            state = next.state();
-            boolean there = !hidden.comesAndGoes() || random.nextBoolean();
-            var netlist = there ? table.with(hidden.faults()) : table.netlist();
-            double shown =
-                    new Solver(netlist).solve(state) instanceof Outcome.Solved(var point)
-                            ? volts(point, next.at()).value()
-                            : 0;
-            readings.add(new Reading(state, new Measure.VoltsAt(next.at()), shown));
+        while (diagnosis.named().isEmpty() && readings.size() < MOST) {
+            var act = next(diagnosis);
+            if (act.isEmpty()) {
+                break;
+            }
+            state = diagnosis.next().map(Advice::state).orElse(state);
+            readings.add(reading(does(round, act.get(), state).done().getFirst()).orElseThrow());
             diagnosis = diagnosis(readings, hidden, state);
         }
         return way(readings, hidden.comesAndGoes());
+    }
+
+    /** Leads are moved before anything is read of what comes and goes. */
+    private static Optional<Act> next(Diagnosis diagnosis) {
+        return diagnosis
+                .wiggle()
+                .<Act>map(wiggle -> new Act.Wiggle(wiggle.part()))
+                .or(() -> diagnosis.next().map(advice -> new Act.Volts(advice.at())));
     }
 
     private Diagnosis diagnosis(List<Reading> readings, Hidden hidden, Conditions state) {
@@ -256,10 +282,18 @@ public final class Practice {
         var before = Conditions.REST;
         for (var step : way) {
             var reading = step.reading();
-            minutes += MOVE * table.moved(before, reading.state()) + READ;
-            minutes += reading.what() instanceof Measure.VoltsAt(var at) ? reach(at.part()) : 0;
+            minutes += MOVE * table.moved(before, reading.state()) + cost(reading.what());
             before = reading.state();
         }
         return minutes;
+    }
+
+    private double cost(Measure what) {
+        return switch (what) {
+            case Measure.VoltsAt(var at) -> cost(new Act.Volts(at));
+            case Measure.AmpsIn(var wire) -> cost(new Act.Amps(wire));
+            case Measure.Told(Telltale.Moves(var part)) -> cost(new Act.Wiggle(part));
+            case Measure.Told _, Measure.LightOf _ -> cost(new Act.Glance());
+        };
     }
 }

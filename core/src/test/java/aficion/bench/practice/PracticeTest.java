@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.reason.FaultTable;
+import aficion.bench.reason.Measure;
 import aficion.bench.reason.Sign;
+import aficion.bench.reason.Telltale;
 import aficion.fault.Fault;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -15,6 +17,7 @@ import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -146,10 +149,26 @@ class PracticeTest {
         var own = practice.way(round);
         var reasoned = practice.reasoned(hidden);
 
-        assertThat(own).hasSize(2);
+        assertThat(own).hasSize(3);
+        assertThat(own)
+                .extracting(Practice.Step::left)
+                .isSortedAccordingTo(Comparator.reverseOrder());
         assertThat(own.getLast().left()).isLessThan(own.getFirst().left());
         assertThat(reasoned).isNotEmpty().hasSizeLessThan(9);
         assertThat(reasoned.getLast().left()).isLessThan(6);
         assertThat(practice.minutes(reasoned)).isGreaterThan(reasoned.size());
+    }
+
+    /** Of what comes and goes the reasoner has leads moved, and names what sits there. */
+    @Test
+    void theReasonerMovesLeadsOfWhatComesAndGoes() {
+        var reasoned = practice.reasoned(new Hidden(List.of(BROKEN), true));
+
+        assertThat(reasoned)
+                .extracting(step -> step.reading().what())
+                .anySatisfy(what ->
+                        assertThat(what)
+                                .isEqualTo(new Measure.Told(new Telltale.Moves(new PartId("H1")))));
+        assertThat(practice.minutes(reasoned)).isPositive();
     }
 }

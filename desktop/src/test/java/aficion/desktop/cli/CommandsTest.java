@@ -12,6 +12,7 @@ import java.io.StringReader;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
@@ -300,5 +301,61 @@ class CommandsTest {
             assertThat(refused.code()).as(bad).isEqualTo(2);
             assertThat(refused.err().lines()).hasSize(1);
         }
+    }
+
+    /**
+     * Each place to test in has its run; on the vehicle the battery is read by the trade's band.
+     */
+    @Test
+    void benchPrintsTheRunForWhereItIsTested() {
+        for (var where : List.of("bench", "stand-ins", "still", "running", "proof")) {
+            var ran = run("bench", "demo:roadster", "--circuit", "2", "--where", where);
+            assertThat(ran.code()).as(where).isZero();
+            assertThat(ran.out().lines()).as(where).hasSizeGreaterThan(3);
+        }
+        assertThat(run("bench", "demo:roadster", "--circuit", "2", "--where", "running").out())
+                .contains("rpm=2000.0\",B1.+,volts,14.2,");
+        var refused = run("bench", "demo:roadster", "--circuit", "2", "--where", "moon");
+        assertThat(refused.code()).isEqualTo(2);
+        assertThat(refused.err().lines())
+                .singleElement()
+                .satisfies(line -> assertThat(line).contains("moon", "stand-ins"));
+    }
+
+    private Ran reason(String... options) {
+        var all = new ArrayList<>(List.of("reason", "demo:roadster", "--circuit", "5"));
+        all.addAll(List.of(options));
+        return run(all.toArray(String[]::new));
+    }
+
+    /**
+     * What is noticed without a meter is read too; what is none of the job is refused in a line.
+     */
+    @Test
+    void reasonHearsWhatIsNoticedWithoutAMeter() {
+        var gone = reason("--reading", "lights=head F5 gone");
+        assertThat(gone.out().lines().filter(line -> line.startsWith("1,")))
+                .anyMatch(line -> line.contains("=short"))
+                .noneMatch(line -> line.contains("=open") || line.contains("=dead"));
+        var comes =
+                reason(
+                        "--comes-and-goes",
+                        "--moved-last",
+                        "H1",
+                        "--reading",
+                        "lights=head H1 moves",
+                        "--reading",
+                        "lights=head H1 warms",
+                        "--reading",
+                        "lights=head H1.56b loads");
+        assertThat(comes.code()).isZero();
+        assertThat(comes.out().lines()).anyMatch(line -> line.startsWith("move,"));
+        for (var bad :
+                List.of("rest F99 gone", "rest 9.99 warm", "rest K9 moves", "rest K9 fast")) {
+            var refused = reason("--reading", bad);
+            assertThat(refused.code()).as(bad).isEqualTo(2);
+            assertThat(refused.err().lines()).as(bad).hasSize(1);
+        }
+        assertThat(reason("--moved-last", "Q9").code()).isEqualTo(2);
     }
 }

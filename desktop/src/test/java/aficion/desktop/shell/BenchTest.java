@@ -7,19 +7,13 @@ import aficion.bench.TestStep;
 import aficion.catalogue.WireSize;
 import aficion.desktop.workbench.Selection;
 import aficion.fault.Fault;
-import aficion.fault.Faulty;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Setting;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.PartId;
-import aficion.job.Terminal;
 import aficion.job.Work.Stage;
 import aficion.job.edit.WireEdit;
-import aficion.netlist.Netlist;
-import aficion.quantity.Volts;
-import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -177,16 +171,7 @@ class BenchTest extends WindowTest {
         push(KeyCode.SPACE);
         push(KeyCode.SPACE);
         var fault = new Fault.Broken(bench.design().labelled("5.12").orElseThrow().id());
-        var hidden = new Solver(Faulty.of(Netlist.of(bench.design()), fault));
-        for (int i = 0; i < 12 && byId("reason-named").isEmpty(); i++) {
-            press("reason-read");
-            var task = text("bench-task");
-            var at = Terminal.parse(task.substring(task.lastIndexOf(' ') + 1)).orElseThrow();
-            var point = ((Outcome.Solved) hidden.solve(bench.conditions().get())).point();
-            write(bench.units().print(point.voltsAt(at).orElse(new Volts(0))));
-            push(KeyCode.ENTER);
-            settle();
-        }
+        followAdvice(fault);
         fire("reason-mended");
         settle();
 

@@ -7,14 +7,21 @@ import aficion.desktop.shell.JobFiles.Answer;
 import aficion.desktop.workbench.ForJob;
 import aficion.desktop.workbench.Workbench;
 import aficion.diagram.Diagram;
+import aficion.fault.Fault;
+import aficion.fault.Faulty;
 import aficion.files.DemoJobs;
 import aficion.files.Library;
 import aficion.files.Preferences;
 import aficion.files.UserState;
 import aficion.job.CircuitId;
+import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.netlist.Netlist;
+import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import aficion.words.Wording;
 import aficion.words.Words;
 import java.io.IOException;
@@ -33,6 +40,7 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -255,5 +263,19 @@ abstract class WindowTest extends ApplicationTest {
                                 .filter(node -> node instanceof Labeled && node.isVisible())
                                 .map(node -> ((Labeled) node).getText()))
                 .anySatisfy(text -> assertThat(text).isNotNull().contains(words));
+    }
+
+    /** Reads what is advised, as it is with a fault, until one is named. */
+    void followAdvice(Fault fault) {
+        var hidden = new Solver(Faulty.of(Netlist.of(bench.design()), fault));
+        for (int i = 0; i < 12 && byId("reason-named").isEmpty(); i++) {
+            press("reason-read");
+            var task = text("bench-task");
+            var at = Terminal.parse(task.substring(task.lastIndexOf(' ') + 1)).orElseThrow();
+            var point = ((Outcome.Solved) hidden.solve(bench.conditions().get())).point();
+            write(bench.units().print(point.voltsAt(at).orElse(new Volts(0))));
+            push(KeyCode.ENTER);
+            settle();
+        }
     }
 }

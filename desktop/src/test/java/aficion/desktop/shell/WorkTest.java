@@ -9,7 +9,6 @@ import aficion.check.finding.Finding;
 import aficion.desktop.shell.JobFiles.Answer;
 import aficion.desktop.workbench.Selection;
 import aficion.fault.Fault;
-import aficion.fault.Faulty;
 import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.files.Recovery;
@@ -24,18 +23,14 @@ import aficion.job.Design;
 import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.PartId;
-import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.job.WireId;
 import aficion.job.Work.Stage;
 import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
-import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
-import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -395,16 +390,7 @@ class WorkTest extends WindowTest {
         press("view-bench");
         press("bench-start");
         var fault = new Fault.Broken(wireNumbered("5.12"));
-        var hidden = new Solver(Faulty.of(Netlist.of(bench.design()), fault));
-        for (int i = 0; i < 12 && byId("reason-named").isEmpty(); i++) {
-            press("reason-read");
-            var task = text("bench-task");
-            var at = Terminal.parse(task.substring(task.lastIndexOf(' ') + 1)).orElseThrow();
-            var point = ((Outcome.Solved) hidden.solve(bench.conditions().get())).point();
-            write(bench.units().print(point.voltsAt(at).orElse(new Volts(0))));
-            push(KeyCode.ENTER);
-            settle();
-        }
+        followAdvice(fault);
 
         assertThat(byId("reason-named")).isPresent();
         assertThat(
