@@ -7,6 +7,7 @@ import aficion.bench.practice.Played;
 import aficion.bench.practice.Practice;
 import aficion.bench.practice.Round;
 import aficion.bench.reason.Sight;
+import aficion.fault.Fault;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
 import java.util.ArrayList;
@@ -24,6 +25,11 @@ public final class PracticeWords {
     public PracticeWords(Design design, UserUnits units) {
         this.speech = new Speech(design, units);
         this.reason = new ReasonWords(design, units);
+    }
+
+    /** What may be wrong. */
+    public String fault(Fault fault) {
+        return speech.fault(fault);
     }
 
     /** A time, in minutes. */

@@ -3,7 +3,6 @@ package aficion.desktop.bench;
 import aficion.bench.BenchPlan;
 import aficion.bench.RightThough;
 import aficion.bench.TestStep;
-import aficion.bench.WarningLamps;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
@@ -17,12 +16,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -35,11 +32,10 @@ import javafx.scene.layout.VBox;
  */
 final class RunCard extends VBox {
     private static final int THEN = 2;
-    private static final double COLUMN = 112;
 
     private final Workbench bench;
     private final Runs runs;
-    private final HBox pips = new HBox(8);
+    private final StageBar pips = new StageBar();
     private final Label position = Texts.label("", "caption", "brass-text");
     private final Button set = Texts.button(Words.of("bench.set"), "plain-button", this::set);
     private final Label task = Texts.wrapped("", "bench-task");
@@ -50,7 +46,7 @@ final class RunCard extends VBox {
     private final Label caution = Texts.wrapped("", "caution");
     private final Label right = Texts.wrapped("", "quiet");
     private final VBox then = new VBox(3);
-    private final GridPane lamps = new GridPane();
+    private final LampTable lamps = new LampTable();
     private final Label coverage = Texts.wrapped("", "quiet");
     private final InstrumentBar instruments;
     private Optional<TestStep> advised = Optional.empty();
@@ -108,9 +104,6 @@ final class RunCard extends VBox {
         var spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
         instruments = new InstrumentBar(bench, runs, this::read);
-        lamps.setId("bench-lamps");
-        lamps.setHgap(14);
-        lamps.setVgap(4);
         getChildren().addAll(pips, card, buttons, instruments, then, lamps, spring, coverage);
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         addEventFilter(KeyEvent.KEY_TYPED, this::typed);
@@ -150,53 +143,10 @@ final class RunCard extends VBox {
     void rebuild() {
         advised = Optional.empty();
         at = 0;
-        warnings();
+        lamps.show(bench.speech(), runs.plan().flatMap(BenchPlan::lamps));
         forward();
         judge();
         field.requestFocus();
-    }
-
-    /** What every warning lamp shows, where the engine runs. */
-    private void warnings() {
-        lamps.getChildren().clear();
-        runs.plan().flatMap(BenchPlan::lamps).ifPresent(this::warnings);
-    }
-
-    private static Label column(String head) {
-        var label = Texts.wrapped(head, "brass-text");
-        label.setMinWidth(COLUMN);
-        label.setMaxWidth(COLUMN);
-        label.setMinHeight(USE_PREF_SIZE);
-        return label;
-    }
-
-    private static Label whole(String text, String... styles) {
-        var label = Texts.label(text, styles);
-        label.setMinWidth(USE_PREF_SIZE);
-        return label;
-    }
-
-    private void warnings(WarningLamps table) {
-        lamps.add(Texts.wrapped(Words.of("bench.lamps"), "quiet"), 0, 0);
-        for (int i = 0; i < table.states().size(); i++) {
-            var head = bench.speech().conditions(table.states().get(i));
-            lamps.add(column(head), i + 1, 0);
-        }
-        int row = 1;
-        for (var lamp : table.rows().entrySet()) {
-            lamps.add(
-                    new VBox(
-                            whole(bench.speech().name(lamp.getKey()), "strong"),
-                            whole(
-                                    Words.of("bench.lamp.proof", table.proof(lamp.getKey())),
-                                    "quiet")),
-                    0,
-                    row);
-            for (int i = 0; i < lamp.getValue().size(); i++) {
-                lamps.add(Texts.label(Words.of("bench.lamp", lamp.getValue().get(i))), i + 1, row);
-            }
-            row++;
-        }
     }
 
     /** Takes up a reading that is advised. */
@@ -259,7 +209,7 @@ final class RunCard extends VBox {
         field.setText(known.flatMap(Reading::value).map(UserUnits::plain).orElse(""));
         field.setPromptText(prompt(step));
         instruments.at(step());
-        pips();
+        pips.show(steps(), step(), each -> reading(each).isPresent());
         then();
         coverage.setText(
                 runs.plan()
@@ -311,33 +261,6 @@ final class RunCard extends VBox {
             return Words.of("bench.why");
         }
         return step.expected().map(should -> should.unit().symbol()).orElse("");
-    }
-
-    /** How much of each stage is done. */
-    private void pips() {
-        pips.getChildren().clear();
-        for (var stage : TestStep.Stage.values()) {
-            var of = steps().stream().filter(each -> each.stage() == stage).toList();
-            if (!of.isEmpty()) {
-                long done = of.stream().filter(each -> reading(each).isPresent()).count();
-                boolean here = step().filter(each -> each.stage() == stage).isPresent();
-                pips.getChildren().add(pip(stage, done, of.size(), here));
-            }
-        }
-    }
-
-    private static Node pip(TestStep.Stage stage, long done, int all, boolean here) {
-        var full = new Region();
-        full.getStyleClass().add("bench-pip-done");
-        var bar = new HBox(full);
-        bar.getStyleClass().add("bench-pip");
-        full.prefWidthProperty().bind(bar.widthProperty().multiply((double) done / all));
-        var words = Texts.label(Words.of("bench.short", stage), here ? "strong" : "quiet");
-        var box = new VBox(3, bar, words);
-        HBox.setHgrow(box, Priority.ALWAYS);
-        box.setMaxWidth(Double.MAX_VALUE);
-        box.setPrefWidth(80);
-        return box;
     }
 
     private void then() {

@@ -12,6 +12,7 @@ import aficion.quantity.UserUnits;
 import aficion.words.Words;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -59,7 +60,7 @@ final class Tried extends VBox {
         return line;
     }
 
-    private javafx.scene.control.Button said(String words, Verdict verdict) {
+    private Button said(String words, Verdict verdict) {
         var button =
                 Texts.button(Words.of(words), "key-button", () -> keep(Optional.empty(), verdict));
         button.setId("tried-" + test.key() + "-" + verdict.name().toLowerCase(Locale.ROOT));

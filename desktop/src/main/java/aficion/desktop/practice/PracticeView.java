@@ -7,7 +7,6 @@ import aficion.bench.practice.Played;
 import aficion.bench.practice.Practice;
 import aficion.bench.practice.Round;
 import aficion.bench.reason.FaultTable;
-import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.fault.Fault;
@@ -22,25 +21,21 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.random.RandomGenerator;
-import javafx.beans.binding.Bindings;
-import javafx.collections.FXCollections;
-import javafx.collections.transformation.FilteredList;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -61,16 +56,23 @@ public final class PracticeView extends VBox {
     private final HBox levels = new HBox(10);
     private final VBox parts = new VBox(6);
     private final VBox done = new VBox(4);
-    private final VBox naming = new VBox(8);
+    private final NamingPane naming = new NamingPane(this::name, this::giveUp);
     private final ToggleButton lamp = new ToggleButton(Words.of("practice.lamp"));
-    private final TextField find = new TextField();
-    private final ListView<Fault> faults = new ListView<>();
+    private final Subscription following;
+
+    /** What was out before. */
+    private final Set<FuseSeat> pulled;
+
     private @Nullable Playing playing;
 
     /** A round that is played, with what plays it. */
     private record Playing(Design design, FaultTable table, Practice practice, Round round) {
         Playing with(Round next) {
             return new Playing(design, table, practice, next);
+        }
+
+        PracticeWords words(Workbench bench) {
+            return new PracticeWords(design, bench.units());
         }
     }
 
@@ -89,6 +91,8 @@ public final class PracticeView extends VBox {
         this.circuit = circuit;
         this.rounds = rounds;
         this.chance = chance;
+        this.pulled = bench.conditions().get().pulled();
+        this.following = bench.history().subscribe(_ -> edited());
         setId("practice");
         bench.practising().set(true);
         getStyleClass().add("sheet");
@@ -147,8 +151,16 @@ public final class PracticeView extends VBox {
         return scroll;
     }
 
-    private PracticeWords words() {
-        return new PracticeWords(bench.design(), bench.units());
+    /** A round is of the design it began with. */
+    private void edited() {
+        var now = playing;
+        if (now != null && now.design != bench.design()) {
+            playing = null;
+            pushBack();
+            naming.rest();
+            parts.getChildren().clear();
+            says.setText(Words.of("practice.edited"));
+        }
     }
 
     /** Hides a fault, beside. */
@@ -157,6 +169,10 @@ public final class PracticeView extends VBox {
         says.setText(Words.of("practice.hides"));
         trouble.setText("");
         var random = chance.get();
+        if (bench.design().find(circuit).isEmpty()) {
+            says.setText(Words.of("practice.none"));
+            return;
+        }
         bench.ask()
                 .prepare(
                         design -> hide(design, difficulty, random),
@@ -182,13 +198,13 @@ public final class PracticeView extends VBox {
         says.setText(Words.of("practice.go", begun.round.hidden().faults().size()));
         done.getChildren().clear();
         parts(begun);
-        naming(begun);
+        naming.ask(begun.table, begun.words(bench));
         cost();
     }
 
     private void cost() {
         var now = playing;
-        cost.setText(now == null ? "" : words().minutes(now.round.minutes()));
+        cost.setText(now == null ? "" : now.words(bench).minutes(now.round.minutes()));
     }
 
     private void parts(Playing now) {
@@ -269,14 +285,16 @@ public final class PracticeView extends VBox {
 
     /** Leaves everything as it was: what was pulled is put back. */
     public void dispose() {
+        following.unsubscribe();
         pushBack();
         bench.practising().set(false);
     }
 
     private void pushBack() {
-        var state = bench.conditions().get();
-        for (var fuse : state.pulled()) {
-            state = state.withPulled(fuse, false);
+        var now = bench.conditions().get();
+        var state = now;
+        for (var fuse : now.pulled()) {
+            state = state.withPulled(fuse, pulled.contains(fuse));
         }
         bench.conditions().set(state);
     }
@@ -304,60 +322,14 @@ public final class PracticeView extends VBox {
         }
         playing = now.with(next);
         var last = next.done().getLast();
-        var line = Texts.wrapped(words().done(last));
+        var line = Texts.wrapped(now.words(bench).done(last));
         done.getChildren().addFirst(line);
         cost();
     }
 
-    /** What may be wrong, found by a few letters; the one that is meant is named. */
-    private void naming(Playing now) {
-        var all =
-                FXCollections.observableArrayList(
-                        now.table.suspects().stream()
-                                .flatMap(suspect -> suspect.faults().stream())
-                                .distinct()
-                                .toList());
-        var shown = new FilteredList<>(all);
-        find.setId("practice-find");
-        find.setPromptText(Words.of("practice.find"));
-        shown.predicateProperty()
-                .bind(
-                        Bindings.createObjectBinding(
-                                () -> fault -> isMeant(fault, find.getText()),
-                                find.textProperty()));
-        faults.setItems(shown);
-        faults.setId("practice-faults");
-        faults.setCellFactory(_ -> wrapped());
-        faults.setPrefHeight(210);
-        var name =
-                Texts.button(
-                        Words.of("practice.name"),
-                        "main-button",
-                        () -> name(faults.getSelectionModel().getSelectedItem()));
-        name.setId("practice-name");
-        name.disableProperty().bind(faults.getSelectionModel().selectedItemProperty().isNull());
-        var give = Texts.button(Words.of("practice.give"), "plain-button", this::giveUp);
-        give.setId("practice-give");
-        naming.getChildren().setAll(find, faults, new HBox(10, name, give));
-    }
-
-    /** A cell that says a fault on as many lines as it takes. */
-    private ListCell<Fault> wrapped() {
-        var cell = Choices.<Fault>cell(fault -> bench.speech().fault(fault));
-        cell.setWrapText(true);
-        cell.setPrefWidth(0);
-        return cell;
-    }
-
-    private boolean isMeant(Fault fault, String text) {
-        var said = bench.speech().fault(fault).toLowerCase(Locale.ROOT);
-        return List.of(text.toLowerCase(Locale.ROOT).split("\\s+")).stream()
-                .allMatch(said::contains);
-    }
-
-    private void name(@Nullable Fault fault) {
+    private void name(Fault fault) {
         var now = playing;
-        if (now == null || fault == null) {
+        if (now == null) {
             return;
         }
         var next = now.round.naming(fault);
@@ -381,9 +353,9 @@ public final class PracticeView extends VBox {
     private void over(Playing now) {
         playing = null;
         pushBack();
-        naming.getChildren().clear();
+        naming.rest();
         parts.getChildren().clear();
-        keep(now.round);
+        keep(now);
         bench.ask()
                 .prepare(
                         _ -> {
@@ -391,49 +363,50 @@ public final class PracticeView extends VBox {
                             var reasoned = now.practice.reasoned(now.round.hidden());
                             return new Ways(own, reasoned, now.practice.minutes(reasoned));
                         },
-                        ways -> compare(now.round, ways));
+                        ways -> compare(now, ways));
     }
 
     private record Ways(List<Practice.Step> own, List<Practice.Step> reasoned, double minutes) {}
 
-    private void compare(Round round, Ways ways) {
-        says.setText(words().was(round));
+    private void compare(Playing over, Ways ways) {
+        var round = over.round;
+        var words = over.words(bench);
+        says.setText(words.was(round));
         var own =
                 way(
                         Words.of(
                                 "practice.yours",
                                 round.done().size(),
-                                words().minutes(round.minutes())),
+                                words.minutes(round.minutes())),
+                        words,
                         ways.own);
         var reasoned =
                 way(
                         Words.of(
                                 "practice.reasoner",
                                 ways.reasoned.size(),
-                                words().minutes(ways.minutes)),
+                                words.minutes(ways.minutes)),
+                        words,
                         ways.reasoned);
-        var beside = new HBox(24, own, reasoned);
-        for (var each : List.of(own, reasoned)) {
-            HBox.setHgrow(each, Priority.ALWAYS);
-            each.setPrefWidth(SIDE);
-        }
-        parts.getChildren().setAll(beside);
+        parts.getChildren().setAll(new HBox(24, own, reasoned));
     }
 
-    private VBox way(String title, List<Practice.Step> steps) {
+    private static VBox way(String title, PracticeWords words, List<Practice.Step> steps) {
         var box = new VBox(3, Texts.label(title, "strong"));
-        steps.forEach(step -> box.getChildren().add(Texts.wrapped(words().step(step))));
-        box.setStyle("-fx-padding: 0 0 12 0;");
+        steps.forEach(step -> box.getChildren().add(Texts.wrapped(words.step(step))));
+        HBox.setHgrow(box, Priority.ALWAYS);
+        box.setPrefWidth(SIDE);
         return box;
     }
 
-    private void keep(Round round) {
+    private void keep(Playing over) {
+        var round = over.round;
         try {
             rounds.keep(
                     new Played(
                             bench.clock().instant(),
-                            bench.design().vehicle().name(),
-                            bench.design().circuit(circuit).name(),
+                            over.design.vehicle().name(),
+                            over.design.circuit(circuit).name(),
                             round.difficulty(),
                             round.minutes(),
                             round.done().size(),
@@ -449,7 +422,7 @@ public final class PracticeView extends VBox {
     private void records() {
         try {
             done.getChildren().setAll(Texts.caption(Words.of("practice.record")));
-            var lines = words().record(rounds.played());
+            var lines = new PracticeWords(bench.design(), bench.units()).record(rounds.played());
             lines.forEach(line -> done.getChildren().add(Texts.wrapped(line, "quiet")));
         } catch (IOException e) {
             trouble.setText(Words.of("practice.unread", String.valueOf(e.getMessage())));

@@ -13,12 +13,14 @@ import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
 import aficion.job.PartId;
 import aficion.job.Work.Stage;
+import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Conditions.FuseSeat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.event.ActionEvent;
-import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -254,8 +256,30 @@ class BenchTest extends WindowTest {
 
     /** What a button does that may lie further down than the panel shows. */
     private void fire(String id) {
-        onScreen(() -> ((Button) node(id)).fire());
+        onScreen(() -> ((ButtonBase) byId(id).orElseThrow()).fire());
         settle();
+    }
+
+    /** An edit under a round ends it; what was pulled is put back, and nothing is broken. */
+    @Test
+    void anEditUnderARoundEndsIt() {
+        at("7");
+        press("bench-practice");
+        press("practice-fair");
+        until(() -> text("practice-says").startsWith("Something is wrong"));
+        var fuse = FuseSeat.of(bench.design(), new CircuitId("7")).getFirst();
+        fire("pull-" + fuse);
+        assertThat(bench.conditions().get().pulled()).containsExactly(fuse);
+        onScreen(() -> bench.perform(new CircuitEdit.RemoveCircuit(new CircuitId("7"))));
+        settle();
+
+        assertThat(text("practice-says")).startsWith("The design was changed");
+        assertThat(bench.conditions().get().pulled()).isEmpty();
+        press("practice-easy");
+        assertThat(text("practice-says")).startsWith("This circuit has nothing");
+        press("practice-back");
+        press("undo");
+        assertThat(bench.design().find(new CircuitId("7"))).isPresent();
     }
 
     /** A relay is tried before it is fitted: its coil is not what the shelf said, so the job is. */
