@@ -60,11 +60,7 @@ final class BatteryChecks {
         this.solver = solver;
         this.design = solver.netlist().design();
         this.system = design.vehicle().system().value() / 12;
-        this.live =
-                design.parts().stream()
-                        .filter(part -> part.kind() instanceof SourceKind.Battery)
-                        .map(part -> part.terminal(design.vehicle().livePin()))
-                        .findFirst();
+        this.live = live();
         this.running =
                 first(BatteryChecks::charges, this::driven, this::isCharging)
                         .or(() ->
@@ -72,6 +68,19 @@ final class BatteryChecks {
                                         BatteryChecks::charges,
                                         this::driven,
                                         point -> Supply.of(point).generated().value()));
+    }
+
+    /** Of batteries in series the post that all of them stand behind. */
+    private Optional<Terminal> live() {
+        var rest = point(Conditions.REST);
+        return design.parts().stream()
+                .filter(part -> part.kind() instanceof SourceKind.Battery)
+                .map(part -> part.terminal(design.vehicle().livePin()))
+                .max(
+                        Comparator.comparingDouble(at ->
+                                rest.flatMap(point -> point.voltsAt(at))
+                                        .map(volts -> Math.abs(volts.value()))
+                                        .orElse(0.0)));
     }
 
     private boolean isCharging(OperatingPoint point) {

@@ -2,6 +2,7 @@ package aficion.bench;
 
 import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -98,10 +99,13 @@ final class Chains {
     private Stream<Open> through(Open end) {
         var part = design.part(end.at.part());
         var pin = end.at.pin();
+        var joined =
+                part.kind() instanceof JoinKind.Connector
+                        ? part.kind().passes().stream()
+                        : part.kind().seats().stream()
+                                .map(seat -> Kind.Pass.solid(seat.in(), seat.out()));
         var seats =
-                part.kind().seats().stream()
-                        .map(seat -> Kind.Pass.solid(seat.in(), seat.out()))
-                        .flatMap(pass -> pass.across(pin).stream())
+                joined.flatMap(pass -> pass.across(pin).stream())
                         .map(other -> new Open(part.terminal(other), end.states));
         return part.kind() instanceof ControlKind.Switch hand
                 ? Stream.concat(seats, worked(end, hand))

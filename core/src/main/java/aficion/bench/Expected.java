@@ -117,10 +117,12 @@ public sealed interface Expected {
     }
 
     /**
-     * A least and a greatest value: between them it passes, within half of what lies between them
-     * beyond either it is near.
+     * A least and a greatest value: between them it passes, within a fiftieth beyond either it is
+     * near, however wide the band is.
      */
     record Between(Quantity least, Quantity most) implements Expected {
+        private static final double NEAR_SHARE = 0.02;
+
         public Between {
             if (least.unit() != most.unit() || least.value() > most.value()) {
                 throw new IllegalArgumentException(least + " is not below " + most);
@@ -134,9 +136,12 @@ public sealed interface Expected {
 
         @Override
         public Verdict judge(double reading) {
-            double half = (most.value() - least.value()) / 2;
+            double beyond = reading < least.value() ? least.value() : most.value();
             double off = Math.max(least.value() - reading, reading - most.value()) - ROUNDING;
-            return off <= 0 ? Verdict.PASS : off <= half ? Verdict.NEAR : Verdict.FAIL;
+            if (off <= 0) {
+                return Verdict.PASS;
+            }
+            return off <= NEAR_SHARE * Math.abs(beyond) ? Verdict.NEAR : Verdict.FAIL;
         }
     }
 }

@@ -161,9 +161,9 @@ public final class Meter {
     /** The same with something wrong. */
     public static Optional<Lit> lamp(
             Design design, List<Fault> faults, Conditions conditions, Terminal tip, Terminal clip) {
-        double rated = design.vehicle().system().value() * 1.125;
         Kind kind =
-                new LoadKind.Lamp(new Volts(rated), List.of(new LoadKind.Filament("1", TEST_LAMP)));
+                new LoadKind.Lamp(
+                        StandIns.rated(design), List.of(new LoadKind.Filament("1", TEST_LAMP)));
         var lamp = NewNames.part(design, "TL", Zone.CABIN, kind);
         var with = clipped(design, lamp, tip, clip);
         return new Solver(faulty(with, faults)).solve(conditions)

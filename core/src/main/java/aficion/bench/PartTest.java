@@ -36,9 +36,6 @@ public record PartTest(
         String detail,
         Optional<Expected> expected,
         Optional<Says> figure) {
-    /** A charged battery's volts as a multiple of its nominal. */
-    private static final double CHARGED = 12.6 / 12;
-
     /** A filament's current grows with its volts to that power (trade rule). */
     private static final double FILAMENT = 0.55;
 
@@ -82,7 +79,7 @@ public record PartTest(
 
     /** What is tried of a part; none for what has nothing to try. */
     public static List<PartTest> of(Design design, Part part) {
-        double supply = CHARGED * design.vehicle().system().value();
+        double supply = SupplySetting.charged(design).value();
         return switch (part.kind()) {
             case LoadKind.Motor motor -> motor(motor);
             case LoadKind.TwoSpeedMotor motor ->

@@ -45,9 +45,14 @@ public record StandIns(Design design, List<StandIn> list) {
      */
     public record StandIn(PartId part, String pin, Watts lamp) {}
 
+    /** What a test lamp is rated at. */
+    static Volts rated(Design design) {
+        return new Volts(RATED * design.vehicle().system().value());
+    }
+
     /** The design with stand-ins for the loads of a circuit. */
     public static StandIns of(Design design, CircuitId circuit) {
-        var rated = new Volts(RATED * design.vehicle().system().value());
+        var rated = rated(design);
         var ours = design.partsOf(circuit);
         var list = new ArrayList<StandIn>();
         var parts = new ArrayList<Part>();

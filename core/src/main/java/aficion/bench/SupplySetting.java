@@ -19,11 +19,15 @@ public record SupplySetting(Volts volts, Amps limit) {
     /** The least that is of use, amps. */
     private static final double LEAST = 1;
 
+    /** What a charged battery of the vehicle gives. */
+    static Volts charged(Design design) {
+        return new Volts(CHARGED * design.vehicle().system().value());
+    }
+
     /** For a plan of the design; a plan that does not say what is drawn gets the least limit. */
     public static SupplySetting of(Design design, BenchPlan plan) {
         double most = plan.coverage().map(found -> found.drawn().value()).orElse(0.0);
         return new SupplySetting(
-                new Volts(CHARGED * design.vehicle().system().value()),
-                new Amps(Math.max(LEAST, Math.ceil(10 * MARGIN * most) / 10)));
+                charged(design), new Amps(Math.max(LEAST, Math.ceil(10 * MARGIN * most) / 10)));
     }
 }

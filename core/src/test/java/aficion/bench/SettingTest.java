@@ -156,6 +156,12 @@ class SettingTest {
         assertThat(band.judge(12.75)).isEqualTo(Verdict.NEAR);
         assertThat(band.judge(12.1)).isEqualTo(Verdict.FAIL);
         assertThat(band.judge(14.2)).isEqualTo(Verdict.FAIL);
+        var wide = new Expected.Between(new Volts(9.6), new Volts(12.7));
+        assertThat(wide.judge(9.5)).isEqualTo(Verdict.NEAR);
+        assertThat(wide.judge(8.5)).isEqualTo(Verdict.FAIL);
+        var below = new Expected.Between(new Volts(-12.7), new Volts(-9.6));
+        assertThat(below.judge(-9.5)).isEqualTo(Verdict.NEAR);
+        assertThat(below.judge(-8.5)).isEqualTo(Verdict.FAIL);
     }
 
     /** What was read of a lead that is another since is stale; what it does not touch is not. */

@@ -45,6 +45,9 @@ public sealed interface Telltale {
     /** Below that share of what it should switch a flasher goes fast, or stays on (typical). */
     double TOO_LITTLE = 0.75;
 
+    /** Below that share nothing flashes at all. */
+    double NONE = 0.02;
+
     /**
      * Whether it is so with something wrong that comes to rest.
      *
@@ -62,7 +65,7 @@ public sealed interface Telltale {
             case Fast(var flasher) -> {
                 double should = switched(sound, flasher);
                 double does = switched(wrong, flasher);
-                yield should > 0 && does < TOO_LITTLE * should;
+                yield does > NONE * should && does < TOO_LITTLE * should;
             }
             case AsDrawn(var circuit) -> looks(wrong, circuit).equals(looks(sound, circuit));
             case Restless _ -> false;
