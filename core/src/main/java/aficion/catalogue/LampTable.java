@@ -1,5 +1,6 @@
 package aficion.catalogue;
 
+import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
@@ -14,7 +15,8 @@ public final class LampTable {
                                     row.text("use"),
                                     new Volts(row.number("system", 6, 24)),
                                     new Watts(row.number("watts", 0.5, 200)),
-                                    new Volts(row.number("test", 5, 30))));
+                                    new Volts(row.number("test", 5, 30)),
+                                    new Ratio(row.number("met", 0.01, 1))));
 
     private LampTable() {}
 
@@ -25,8 +27,9 @@ public final class LampTable {
      * @param system nominal volts of the vehicle
      * @param watts what it takes at the test voltage
      * @param test the voltage at which the watts are stated
+     * @param met how often it is met beside the usual ones
      */
-    public record Entry(String use, Volts system, Watts watts, Volts test) {}
+    public record Entry(String use, Volts system, Watts watts, Volts test, Ratio met) {}
 
     /** All filaments for a system, in the order of the table. */
     public static List<Entry> of(Volts system) {

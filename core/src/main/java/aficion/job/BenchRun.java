@@ -52,14 +52,8 @@ public record BenchRun(
     }
 
     public BenchRun {
-        by.ifPresent(name -> requireLine("a name", name));
+        by.ifPresent(name -> Names.requireLine("a name", name, LONGEST));
         readings = List.copyOf(readings);
-    }
-
-    private static void requireLine(String what, String text) {
-        if (text.length() > LONGEST || text.codePoints().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException(what + " is a line of " + LONGEST + " signs");
-        }
     }
 
     /**
@@ -86,7 +80,7 @@ public record BenchRun(
         }
 
         public Reading {
-            note.ifPresent(text -> requireLine("a note", text));
+            note.ifPresent(text -> Names.requireLine("a note", text, LONGEST));
             value.ifPresent(number -> {
                 if (!Double.isFinite(number)) {
                     throw new IllegalArgumentException("a reading is a finite number");

@@ -45,6 +45,27 @@ public final class Names {
         }
     }
 
+    /**
+     * @throws IllegalArgumentException when a text has more signs than a line of that length, or
+     *     signs that are none of a line
+     */
+    static void requireLine(String what, String text, int longest) {
+        if (text.length() > longest || text.codePoints().anyMatch(Character::isISOControl)) {
+            throw new IllegalArgumentException(
+                    what + " is a line of at most " + longest + " signs");
+        }
+    }
+
+    /**
+     * @throws IllegalArgumentException when a text is blank besides
+     */
+    static void requireSaid(String what, String text, int longest) {
+        requireLine(what, text, longest);
+        if (text.isBlank()) {
+            throw new IllegalArgumentException(what + " is missing");
+        }
+    }
+
     /** Asked for every terminal that is made, so without a pattern. */
     private static boolean isMadeOf(String text, IntPredicate sign) {
         return !text.isEmpty()

@@ -24,19 +24,11 @@ public record UnusedLead(String name, Optional<WireColour> colour, String where,
         COILED
     }
 
-    private static boolean isLine(String text) {
-        return text.codePoints().noneMatch(Character::isISOControl);
-    }
-
     /**
      * @throws IllegalArgumentException when it has no name, or a place of more words than a line
      */
     public UnusedLead {
-        if (name.isBlank() || name.length() > LONGEST_NAME || !isLine(name)) {
-            throw new IllegalArgumentException("a lead has a name of 1 to 40 signs");
-        }
-        if (where.length() > LONGEST_PLACE || !isLine(where)) {
-            throw new IllegalArgumentException("where it ends is told in a line of 200 signs");
-        }
+        Names.requireSaid("the name of a lead", name, LONGEST_NAME);
+        Names.requireLine("where it ends", where, LONGEST_PLACE);
     }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * What has been done of a design. It costs no physics: nothing that is computed of the design
@@ -22,6 +23,8 @@ import java.util.function.Predicate;
  * @param unused the leads that nothing needs, each by a name of its own
  * @param fitted what was seen to when parts were fitted
  * @param tried what each part showed that was tried before it was fitted
+ * @param survey what was found before anything was done
+ * @param diary what was written down as the work went
  */
 public record Work(
         Map<CircuitId, Set<Stage>> done,
@@ -30,11 +33,22 @@ public record Work(
         Map<WireId, Integer> made,
         List<UnusedLead> unused,
         List<Fitted> fitted,
-        Map<PartId, List<BenchRun.Reading>> tried) {
+        Map<PartId, List<BenchRun.Reading>> tried,
+        Survey survey,
+        Diary diary) {
 
     /** Nothing done yet. */
     public static final Work NONE =
-            new Work(Map.of(), List.of(), List.of(), Map.of(), List.of(), List.of(), Map.of());
+            new Work(
+                    Map.of(),
+                    List.of(),
+                    List.of(),
+                    Map.of(),
+                    List.of(),
+                    List.of(),
+                    Map.of(),
+                    Survey.NONE,
+                    Diary.NONE);
 
     /**
      * Something that was seen to when a part was fitted.
@@ -93,7 +107,7 @@ public record Work(
     public Work with(WireId wire, int steps) {
         var changed = new LinkedHashMap<>(made);
         changed.put(wire, steps);
-        return new Work(done, bench, accepted, changed, unused, fitted, tried);
+        return new Work(done, bench, accepted, changed, unused, fitted, tried, survey, diary);
     }
 
     private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
@@ -136,14 +150,14 @@ public record Work(
         }
         var changed = new LinkedHashMap<>(done);
         changed.put(circuit, stages);
-        return new Work(changed, bench, accepted, made, unused, fitted, tried);
+        return new Work(changed, bench, accepted, made, unused, fitted, tried, survey, diary);
     }
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
         var runs = without(bench, run::isSame);
         runs.add(run);
-        return new Work(done, runs, accepted, made, unused, fitted, tried);
+        return new Work(done, runs, accepted, made, unused, fitted, tried, survey, diary);
     }
 
     /** The same with a finding that stands, in place of what was said of it before. */
@@ -151,25 +165,42 @@ public record Work(
         var others =
                 without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
-        return new Work(done, bench, others, made, unused, fitted, tried);
+        return new Work(done, bench, others, made, unused, fitted, tried, survey, diary);
     }
 
     /** The same with a finding that stands no longer. */
     public Work without(Acceptance acceptance) {
         return new Work(
-                done, bench, without(accepted, acceptance::equals), made, unused, fitted, tried);
+                done,
+                bench,
+                without(accepted, acceptance::equals),
+                made,
+                unused,
+                fitted,
+                tried,
+                survey,
+                diary);
     }
 
     /** The same with a lead that nothing needs, in place of what was said of it before. */
     public Work with(UnusedLead lead) {
         var leads = without(unused, other -> other.name().equals(lead.name()));
         leads.add(lead);
-        return new Work(done, bench, accepted, made, leads, fitted, tried);
+        return new Work(done, bench, accepted, made, leads, fitted, tried, survey, diary);
     }
 
     /** The same without a lead that nothing needs. */
     public Work without(UnusedLead lead) {
-        return new Work(done, bench, accepted, made, without(unused, lead::equals), fitted, tried);
+        return new Work(
+                done,
+                bench,
+                accepted,
+                made,
+                without(unused, lead::equals),
+                fitted,
+                tried,
+                survey,
+                diary);
     }
 
     /** The same with something seen to when a part was fitted, or not. */
@@ -178,7 +209,7 @@ public record Work(
         if (done) {
             lines.add(line);
         }
-        return new Work(this.done, bench, accepted, made, unused, lines, tried);
+        return new Work(this.done, bench, accepted, made, unused, lines, tried, survey, diary);
     }
 
     /** What a part showed at a test before it was fitted; empty while that is open. */
@@ -197,7 +228,27 @@ public record Work(
         readings.add(reading);
         var changed = new LinkedHashMap<>(tried);
         changed.put(part, readings);
-        return new Work(done, bench, accepted, made, unused, fitted, changed);
+        return new Work(done, bench, accepted, made, unused, fitted, changed, survey, diary);
+    }
+
+    /** The wiring as it was found; empty where all is new. */
+    public Optional<Design> found() {
+        return survey.found();
+    }
+
+    /** The same with other findings of the survey. */
+    public Work with(Survey changed) {
+        return new Work(done, bench, accepted, made, unused, fitted, tried, changed, diary);
+    }
+
+    /** The same with a diary that says more. */
+    public Work with(Diary changed) {
+        return new Work(done, bench, accepted, made, unused, fitted, tried, survey, changed);
+    }
+
+    /** Every lead that nothing needs: those noted, and those of the kits. */
+    public List<UnusedLead> allUnused() {
+        return Stream.concat(unused.stream(), survey.kits().stream().flatMap(Kit::unused)).toList();
     }
 
     /** What of it is about circuits, parts and wires that a design holds. */
@@ -215,7 +266,9 @@ public record Work(
                 wires,
                 unused,
                 without(fitted, line -> design.find(line.part()).isEmpty()),
-                parts);
+                parts,
+                survey.of(design),
+                diary);
     }
 
     private static <T> List<T> without(List<T> all, Predicate<T> gone) {

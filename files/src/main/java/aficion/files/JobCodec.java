@@ -12,12 +12,19 @@ import aficion.job.Body;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.Diary;
+import aficion.job.FoundBox;
 import aficion.job.HouseRules;
 import aficion.job.InvalidJob;
 import aficion.job.Job;
 import aficion.job.JobProblem;
+import aficion.job.Kit;
+import aficion.job.OldLead;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.Photograph;
+import aficion.job.Probed;
+import aficion.job.Survey;
 import aficion.job.UnusedLead;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
@@ -28,11 +35,14 @@ import aficion.route.Run;
 import aficion.route.Station;
 import aficion.route.StationId;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
@@ -57,7 +67,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 6;
+    static final int VERSION = 7;
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
@@ -66,7 +76,10 @@ public final class JobCodec {
                     "parts", 5_000,
                     "wires", 25_000,
                     "body/stations", 1_000,
-                    "body/runs", 2_000);
+                    "body/runs", 2_000,
+                    "work/survey/leads", 2_000,
+                    "work/survey/photographs", 20_000,
+                    "work/diary/entries", 50_000);
 
     /** What the parser says about its own source, which helps nobody at a bench. */
     private static final Pattern KNOWN_KINDS = Pattern.compile("known type ids = (\\[[^\\]]*\\])");
@@ -121,7 +134,17 @@ public final class JobCodec {
     }
 
     /** What has been done, as it is kept: a list is left out where it is empty. */
-    @JsonPropertyOrder({"done", "bench", "accepted", "made", "unused", "fitted", "tried"})
+    @JsonPropertyOrder({
+        "done",
+        "bench",
+        "accepted",
+        "made",
+        "unused",
+        "fitted",
+        "tried",
+        "survey",
+        "diary"
+    })
     record Done(
             Optional<List<DoneOf>> done,
             Optional<List<BenchRun>> bench,
@@ -129,7 +152,9 @@ public final class JobCodec {
             Optional<List<MadeOf>> made,
             Optional<List<UnusedLead>> unused,
             Optional<List<Work.Fitted>> fitted,
-            Optional<List<Tried>> tried) {
+            Optional<List<Tried>> tried,
+            Optional<Surveyed> survey,
+            Optional<Written> diary) {
         static Optional<Done> of(Job job) {
             var work = job.work();
             if (work.equals(Work.NONE)) {
@@ -157,11 +182,9 @@ public final class JobCodec {
                             some(made),
                             some(work.unused()),
                             some(work.fitted()),
-                            some(tried)));
-        }
-
-        private static <T> Optional<List<T>> some(List<T> list) {
-            return Optional.of(list).filter(each -> !each.isEmpty());
+                            some(tried),
+                            Surveyed.of(work.survey()),
+                            Written.of(work.diary())));
         }
 
         Work work() {
@@ -182,7 +205,9 @@ public final class JobCodec {
                     steps,
                     leads(),
                     fitted.orElse(List.of()),
-                    parts());
+                    parts(),
+                    survey.map(Surveyed::survey).orElse(Survey.NONE),
+                    diary.map(Written::diary).orElse(Diary.NONE));
         }
 
         private Map<PartId, List<BenchRun.Reading>> parts() {
@@ -197,19 +222,125 @@ public final class JobCodec {
             return parts;
         }
 
-        private static InvalidJob twice(String list, int at, String field, Object name) {
-            return new InvalidJob(List.of(new JobProblem(list, at, field, name + " stands twice")));
+        private List<UnusedLead> leads() {
+            return once("work.unused", unused, UnusedLead::name);
+        }
+    }
+
+    private static <T> Optional<List<T>> some(List<T> list) {
+        return Optional.of(list).filter(each -> !each.isEmpty());
+    }
+
+    private static InvalidJob twice(String list, int at, String field, Object name) {
+        return new InvalidJob(List.of(new JobProblem(list, at, field, name + " stands twice")));
+    }
+
+    /** A list in which each has a name of its own. */
+    private static <T> List<T> once(
+            String where, Optional<List<T>> list, Function<T, String> name) {
+        var seen = new HashSet<String>();
+        var all = list.orElse(List.of());
+        for (int i = 0; i < all.size(); i++) {
+            if (!seen.add(name.apply(all.get(i)))) {
+                throw twice(where, i, "name", name.apply(all.get(i)));
+            }
+        }
+        return all;
+    }
+
+    /** The wiring as it was found. */
+    @JsonPropertyOrder({"vehicle", "rules", "circuits", "parts", "wires", "body"})
+    record Found(
+            Vehicle vehicle,
+            HouseRules rules,
+            List<Circuit> circuits,
+            List<Part> parts,
+            List<Wire> wires,
+            Optional<Lies> body) {
+        static Found of(Design design) {
+            return new Found(
+                    design.vehicle(),
+                    design.rules(),
+                    design.circuits(),
+                    design.parts(),
+                    design.wires(),
+                    design.body().map(Lies::of));
         }
 
-        private List<UnusedLead> leads() {
-            var leads = unused.orElse(List.of());
-            for (int i = 0; i < leads.size(); i++) {
-                var name = leads.get(i).name();
-                if (leads.subList(0, i).stream().anyMatch(lead -> lead.name().equals(name))) {
-                    throw twice("work.unused", i, "name", name);
-                }
+        Design design() {
+            try {
+                return new Design(vehicle, rules, circuits, parts, wires, JobCodec.body(body));
+            } catch (InvalidJob e) {
+                var first = e.problems().getFirst();
+                throw new InvalidJob(
+                        List.of(
+                                new JobProblem(
+                                        "work.survey.found." + first.list(),
+                                        first.index(),
+                                        first.field(),
+                                        first.text())));
             }
-            return leads;
+        }
+    }
+
+    /** What was found before anything was done, as it is kept. */
+    @JsonPropertyOrder({"found", "leads", "boxes", "kits", "probed", "photographs"})
+    record Surveyed(
+            Optional<Found> found,
+            Optional<List<OldLead>> leads,
+            Optional<List<FoundBox>> boxes,
+            Optional<List<Kit>> kits,
+            Optional<Probed> probed,
+            Optional<List<Photograph>> photographs) {
+        static Optional<Surveyed> of(Survey survey) {
+            return survey.equals(Survey.NONE)
+                    ? Optional.empty()
+                    : Optional.of(
+                            new Surveyed(
+                                    survey.found().map(Found::of),
+                                    some(survey.leads()),
+                                    some(survey.boxes()),
+                                    some(survey.kits()),
+                                    Optional.of(survey.probed())
+                                            .filter(read -> !read.equals(Probed.NONE)),
+                                    some(survey.photographs())));
+        }
+
+        Survey survey() {
+            return new Survey(
+                    found.map(Found::design),
+                    once("work.survey.leads", leads, OldLead::name),
+                    once("work.survey.boxes", boxes, FoundBox::name),
+                    once("work.survey.kits", kits, Kit::name),
+                    probed.orElse(Probed.NONE),
+                    once("work.survey.photographs", photographs, Photograph::file));
+        }
+    }
+
+    /** The diary, as it is kept. */
+    @JsonPropertyOrder({"entries", "ticked", "running", "rate"})
+    record Written(
+            Optional<List<Diary.Entry>> entries,
+            Optional<List<String>> ticked,
+            Optional<Diary.Running> running,
+            Optional<Double> rate) {
+        static Optional<Written> of(Diary diary) {
+            return diary.equals(Diary.NONE)
+                    ? Optional.empty()
+                    : Optional.of(
+                            new Written(
+                                    some(diary.entries()),
+                                    some(List.copyOf(diary.ticked())),
+                                    diary.running(),
+                                    diary.rate()));
+        }
+
+        Diary diary() {
+            return new Diary(
+                    entries.orElse(List.of()),
+                    new LinkedHashSet<>(ticked.orElse(List.of())),
+                    running,
+                    rate);
         }
     }
 
@@ -267,7 +398,7 @@ public final class JobCodec {
                             envelope.circuits(),
                             envelope.parts(),
                             envelope.wires(),
-                            body(envelope));
+                            body(envelope.body()));
             return new Job(design, envelope.work().map(Done::work).orElse(Work.NONE));
         } catch (InvalidJob invalid) {
             throw new JobFileException(located(text, version, invalid));
@@ -276,9 +407,9 @@ public final class JobCodec {
         }
     }
 
-    private static Optional<Body> body(Envelope envelope) {
+    private static Optional<Body> body(Optional<Lies> kept) {
         try {
-            return envelope.body().map(Lies::body);
+            return kept.map(Lies::body);
         } catch (IllegalArgumentException e) {
             throw new InvalidJob(
                     List.of(new JobProblem("body", 0, "runs", String.valueOf(e.getMessage()))));

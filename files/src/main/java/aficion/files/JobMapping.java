@@ -15,11 +15,14 @@ import aficion.job.CircuitId;
 import aficion.job.Colouring;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
+import aficion.job.Diary;
+import aficion.job.FoundBox;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.Laid;
 import aficion.job.LoadKind;
+import aficion.job.OldLead;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
@@ -311,6 +314,11 @@ final class JobMapping {
                 JoinKind.Mass.class,
                 JoinKind.Half.class,
                 UnusedLead.Done.class,
+                OldLead.Cover.class,
+                OldLead.Condition.class,
+                OldLead.Verdict.class,
+                FoundBox.Sort.class,
+                Diary.Sort.class,
                 SourceKind.Alternator.Style.class,
                 SourceKind.Flywheel.Winding.class,
                 SourceKind.RegulatorRectifier.Bridge.class,

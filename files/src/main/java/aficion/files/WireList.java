@@ -27,12 +27,9 @@ import aficion.quantity.UserUnits;
 import aficion.route.RunLength;
 import aficion.verb.Ends;
 import java.io.IOException;
-import java.io.StringReader;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -42,9 +39,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
 
 /**
  * A wire list from elsewhere, comma- or semicolon-separated with a line of headings (RFC 4180). Its
@@ -59,10 +54,6 @@ public record WireList(List<String> headings, List<List<String>> rows) {
     private static final int MOST_ROWS = 2_000;
 
     private static final double FIRST_LENGTH = 1;
-
-    private static final Pattern SEPARATOR = Pattern.compile("sep=(.)");
-    private static final List<Character> SEPARATORS = List.of(',', ';', '\t');
-    private static final long MOST_BYTES = 16L << 20;
 
     public WireList {
         headings = List.copyOf(headings);
@@ -131,59 +122,24 @@ public record WireList(List<String> headings, List<List<String>> rows) {
      * @throws IOException when it cannot be read
      */
     public static WireList read(Path path) throws IOException {
-        if (!Files.isRegularFile(path)) {
-            throw new IllegalArgumentException("it is no file");
-        }
-        if (Files.size(path) > MOST_BYTES) {
-            throw new IllegalArgumentException("a wire list is never so large");
-        }
-        return read(Spelling.read(Files.readAllBytes(path)));
+        return of(CsvFile.read(path));
     }
 
     /**
-     * Reads a list: separated by commas, semicolons or tabs, or by what a first line {@code sep=}
-     * names.
+     * Reads a list.
      *
      * @throws IllegalArgumentException when the text is no such list
      */
     public static WireList read(String text) {
-        var first = text.lines().findFirst().orElse("");
-        var named = SEPARATOR.matcher(first);
-        char separator =
-                named.matches()
-                        ? named.group(1).charAt(0)
-                        : SEPARATORS.stream()
-                                .max(Comparator.comparing(sign -> count(first, sign)))
-                                .orElseThrow();
-        var plain = named.matches() ? text.substring(first.length()).stripLeading() : text;
-        var format =
-                CSVFormat.RFC4180
-                        .builder()
-                        .setDelimiter(separator)
-                        .setIgnoreEmptyLines(true)
-                        .setTrim(true)
-                        .get();
-        try (var parser = format.parse(new StringReader(plain))) {
-            var lines = parser.stream().map(row -> row.stream().toList()).toList();
-            if (lines.size() < 2 || lines.getFirst().size() < 2) {
-                throw new IllegalArgumentException(
-                        "a wire list has a line of headings and a line for each wire");
-            }
-            if (lines.size() > MOST_ROWS + 1) {
-                throw new IllegalArgumentException(
-                        "a wire list has at most "
-                                + MOST_ROWS
-                                + " wires, not "
-                                + (lines.size() - 1));
-            }
-            return new WireList(lines.getFirst(), lines.subList(1, lines.size()));
-        } catch (IOException | java.io.UncheckedIOException | IllegalStateException damaged) {
-            throw new IllegalArgumentException(String.valueOf(damaged.getMessage()), damaged);
-        }
+        return of(CsvFile.read(text));
     }
 
-    private static long count(String text, int sign) {
-        return text.chars().filter(each -> each == sign).count();
+    private static WireList of(CsvFile file) {
+        if (file.rows().size() > MOST_ROWS) {
+            throw new IllegalArgumentException(
+                    "a wire list has at most " + MOST_ROWS + " wires, not " + file.rows().size());
+        }
+        return new WireList(file.headings(), file.rows());
     }
 
     /** The columns whose headings say what they hold. */
@@ -205,6 +161,42 @@ public record WireList(List<String> headings, List<List<String>> rows) {
     /** What the list becomes in a job with its columns so matched. */
     public Plan plan(Design design, Map<Column, Integer> columns, UserUnits units, String name) {
         return new Taking(design, columns, units, name).plan();
+    }
+
+    /**
+     * The colour that a text says, by names or by the letters of either practice; empty where it
+     * says none.
+     */
+    static Optional<WireColour> colour(String text) {
+        var parts = text.split("[/\\s\\-]+");
+        if (parts.length == 0) {
+            return Optional.empty();
+        }
+        var base = named(parts[0]);
+        var tracer = parts.length > 1 ? named(parts[1]) : Optional.<Colour>empty();
+        if (base.isEmpty() && parts.length == 1 && !text.isEmpty()) {
+            base = letter(text.substring(0, 1));
+            tracer = text.length() == 2 ? letter(text.substring(1)) : Optional.empty();
+        }
+        return base.isEmpty() || parts.length > 1 && tracer.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new WireColour(base.get(), tracer));
+    }
+
+    private static Optional<Colour> named(String word) {
+        return Arrays.stream(Colour.values())
+                .filter(colour ->
+                        colour.key().equalsIgnoreCase(word)
+                                || colour.british().equals(word)
+                                || colour.german().equals(word)
+                                || colour == Colour.SLATE && word.equalsIgnoreCase("grey"))
+                .findFirst();
+    }
+
+    private static Optional<Colour> letter(String letter) {
+        return Arrays.stream(Colour.values())
+                .filter(colour -> colour.british().equals(letter))
+                .findFirst();
     }
 
     /** One taking-in. */
@@ -369,39 +361,11 @@ public record WireList(List<String> headings, List<List<String>> rows) {
             if (text.isEmpty()) {
                 return WireColour.plain(Colour.BLACK);
             }
-            var parts = text.split("[/\\s\\-]+");
-            if (parts.length == 0) {
-                problems.add(new Problem(row, Trouble.NO_COLOUR, text));
-                return WireColour.plain(Colour.BLACK);
-            }
-            var base = colour(parts[0]);
-            var tracer = parts.length > 1 ? colour(parts[1]) : Optional.<Colour>empty();
-            if (base.isEmpty() && parts.length == 1) {
-                base = letter(text.substring(0, 1));
-                tracer = text.length() == 2 ? letter(text.substring(1)) : Optional.empty();
-            }
-            if (base.isEmpty() || parts.length > 1 && tracer.isEmpty()) {
-                problems.add(new Problem(row, Trouble.NO_COLOUR, text));
-                return WireColour.plain(Colour.BLACK);
-            }
-            return new WireColour(base.get(), tracer);
-        }
-
-        /** A colour by its name, the letters of either practice. */
-        private static Optional<Colour> colour(String word) {
-            return Arrays.stream(Colour.values())
-                    .filter(colour ->
-                            colour.key().equalsIgnoreCase(word)
-                                    || colour.british().equals(word)
-                                    || colour.german().equals(word)
-                                    || colour == Colour.SLATE && word.equalsIgnoreCase("grey"))
-                    .findFirst();
-        }
-
-        private static Optional<Colour> letter(String letter) {
-            return Arrays.stream(Colour.values())
-                    .filter(colour -> colour.british().equals(letter))
-                    .findFirst();
+            return WireList.colour(text)
+                    .orElseGet(() -> {
+                        problems.add(new Problem(row, Trouble.NO_COLOUR, text));
+                        return WireColour.plain(Colour.BLACK);
+                    });
         }
 
         private WireSize size(int row, String text) {

@@ -3,11 +3,14 @@ package aficion.job.edit;
 import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.CircuitId;
+import aficion.job.Diary;
 import aficion.job.Job;
 import aficion.job.PartId;
+import aficion.job.Survey;
 import aficion.job.UnusedLead;
 import aficion.job.WireId;
 import aficion.job.Work;
+import java.util.function.UnaryOperator;
 
 /** A note of what has been done. The design stays the same one, so nothing is computed anew. */
 public sealed interface WorkEdit extends Step {
@@ -73,6 +76,36 @@ public sealed interface WorkEdit extends Step {
         @Override
         public Work apply(Work work) {
             return work.with(part, reading);
+        }
+    }
+
+    /** What of a survey or a diary is noted. */
+    enum About {
+        FOUND,
+        LEAD,
+        BOX,
+        KIT,
+        PROBED,
+        PHOTOGRAPH,
+        ENTRY,
+        TICK,
+        CLOCK,
+        RATE
+    }
+
+    /** Notes what was found, or measured of it. */
+    record NoteSurvey(About about, UnaryOperator<Survey> change) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(change.apply(work.survey()));
+        }
+    }
+
+    /** Writes into the diary. */
+    record Write(About about, UnaryOperator<Diary> change) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(change.apply(work.diary()));
         }
     }
 

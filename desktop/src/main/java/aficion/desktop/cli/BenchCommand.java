@@ -9,7 +9,6 @@ import aficion.netlist.Netlist;
 import aficion.netlist.StateText;
 import aficion.words.Words;
 import java.io.IOException;
-import org.apache.commons.csv.CSVFormat;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 
@@ -30,7 +29,7 @@ final class BenchCommand extends Commands.Printing {
         var setting = where.setting();
         var there = BenchPlan.tested(setting, design, asked);
         var plan = BenchPlan.of(setting, FaultTable.of(Netlist.of(there), asked), asked);
-        var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
+        var printer = printer();
         printer.printRecord(
                 "step", "state", "where", "quantity", "expected", "tolerance", "notices");
         int step = 0;

@@ -1,6 +1,7 @@
 package aficion.desktop.cli;
 
 import aficion.desktop.shell.AficionApp;
+import aficion.files.CsvFile;
 import aficion.files.DemoJobs;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
@@ -15,6 +16,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -39,6 +43,8 @@ import picocli.CommandLine.Spec;
             SweepCommand.class,
             BenchCommand.class,
             ReasonCommand.class,
+            IdentifyCommand.class,
+            RepinCommand.class,
             StandInCommand.class,
             ShotsCommand.class,
             RehearseCommand.class
@@ -189,6 +195,22 @@ public final class Commands implements Callable<Integer> {
         }
     }
 
+    /**
+     * What a table says that somebody wrote.
+     *
+     * @throws BadInput when it cannot be read, with the line and what is wrong there
+     */
+    static <T> T table(String name, Function<CsvFile, T> reading) {
+        var path = path(name);
+        try {
+            return reading.apply(CsvFile.read(path));
+        } catch (IllegalArgumentException e) {
+            throw new BadInput(Words.of("cli.list", name, e.getMessage()));
+        } catch (IOException e) {
+            throw new BadInput(Words.of("cli.list", name, String.valueOf(e.getMessage())));
+        }
+    }
+
     /** The job every command works on. */
     static final class JobArgument {
         @Parameters(
@@ -212,6 +234,11 @@ public final class Commands implements Callable<Integer> {
 
         PrintWriter err() {
             return spec.commandLine().getErr();
+        }
+
+        /** What prints a table, line by line. */
+        CSVPrinter printer() throws IOException {
+            return CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
         }
     }
 

@@ -20,7 +20,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -80,7 +79,7 @@ final class ReasonCommand extends Commands.Printing {
         var table = FaultTable.of(Netlist.of(there), asked);
         var diagnosis =
                 Diagnosis.of(table, new Evidence(parsed, comes, moved(design)), now, () -> true);
-        var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
+        var printer = printer();
         printer.printRecord("rank", "weight", "fault", "words");
         var words = new ReasonWords(design, UserUnits.METRIC);
         int rank = 0;

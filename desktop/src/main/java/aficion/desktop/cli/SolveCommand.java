@@ -5,7 +5,6 @@ import aficion.job.Design;
 import aficion.solve.OperatingPoint;
 import aficion.words.Words;
 import java.io.IOException;
-import org.apache.commons.csv.CSVFormat;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -38,7 +37,7 @@ final class SolveCommand extends Commands.Printing {
     }
 
     private int print(Design design, OperatingPoint point) throws IOException {
-        var printer = CSVFormat.RFC4180.builder().setRecordSeparator("\n").get().print(out());
+        var printer = printer();
         printer.printRecord("kind", "name", "volts", "amps", "state");
         for (var part : design.parts()) {
             for (var terminal : part.terminals()) {
