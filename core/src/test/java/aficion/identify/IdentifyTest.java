@@ -194,7 +194,10 @@ class IdentifyTest {
         return roles;
     }
 
-    /** What is joined to one is joined to all: a switch that changes over takes two of its three pairs. */
+    /**
+     * What is joined to one is joined to all: a switch that changes over takes two of its three
+     * pairs.
+     */
     @Test
     void aContactTableIsFoundPairByPair() {
         assertThat(tried("ABC", "up=AB;down=AC"))

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import aficion.catalogue.Colour;
 import aficion.catalogue.FuseType;
+import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.files.JobFileException.Damaged;
 import aficion.files.JobFileException.Foreign;
@@ -19,14 +20,21 @@ import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.Design;
+import aficion.job.Diary;
+import aficion.job.FoundBox;
 import aficion.job.GuardKind;
 import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
+import aficion.job.Kit;
 import aficion.job.LoadKind;
+import aficion.job.OldLead;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.Photograph;
+import aficion.job.Probed;
 import aficion.job.SourceKind;
+import aficion.job.Survey;
 import aficion.job.Terminal;
 import aficion.job.UnusedLead;
 import aficion.job.WireColour;
@@ -38,6 +46,7 @@ import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
 import aficion.quantity.Farads;
 import aficion.quantity.Henries;
+import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
@@ -57,6 +66,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -338,7 +348,86 @@ class JobCodecTest {
         assertThat(new PartEdit.RemovePart(line.part()).apply(noted).work().fitted()).isEmpty();
     }
 
-    /** Files of versions 3 to 5, as they were kept then, are the same jobs, body and all. */
+    /** A survey and a diary with something of everything, as it was found among it. */
+    @Test
+    void theSurveyAndTheDiaryAreKept() throws IOException {
+        var job = DemoJobs.find("roadster").orElseThrow();
+        var picture = "0123456789abcdef0123456789abcdef.png";
+        var survey =
+                Survey.NONE
+                        .with(Optional.of(DemoJobs.find("tractor").orElseThrow().design()))
+                        .with(
+                                new OldLead(
+                                        "brown 3",
+                                        "battery post",
+                                        "fuse box 1",
+                                        Optional.of(WireColour.plain(Colour.BROWN)),
+                                        Optional.of(new Metres(0.002)),
+                                        OldLead.Cover.RUBBER,
+                                        new OldLead.States(
+                                                Set.of(OldLead.Condition.GREEN),
+                                                Set.of(
+                                                        OldLead.Condition.MELTED,
+                                                        OldLead.Condition.TAPED),
+                                                Set.of()),
+                                        true,
+                                        Optional.of(OldLead.Verdict.CONDEMN),
+                                        List.of(picture),
+                                        "under the dash"))
+                        .with(
+                                new FoundBox(
+                                        "box",
+                                        FoundBox.Sort.FUSE_BOX,
+                                        List.of(new FoundBox.Seat("1", "horn", "purple"))))
+                        .with(
+                                new Kit(
+                                        "fan kit",
+                                        List.of(
+                                                new Kit.KitLead(
+                                                        "a",
+                                                        Optional.empty(),
+                                                        "air conditioning",
+                                                        WireSize.parse("1mm2"),
+                                                        Optional.of(new Amps(5)),
+                                                        Optional.empty(),
+                                                        Optional.of(UnusedLead.Done.SEALED))),
+                                        List.of(new Kit.Setting("switch 1", "on"))))
+                        .with(Probed.NONE.with(new Probed.KeyVolts("30", "off", new Volts(12.6))))
+                        .with(new Photograph(picture, "the bulkhead"));
+        var entry =
+                new Diary.Entry(
+                        Instant.parse("2026-05-01T18:00:00Z"),
+                        Diary.Sort.DECISION,
+                        Optional.of(new CircuitId("gone")),
+                        Optional.of("make/5"),
+                        35,
+                        "relay in the wing",
+                        "nearer the lamps",
+                        List.of(picture),
+                        false);
+        var diary =
+                Diary.NONE
+                        .with(entry)
+                        .with("make/5", true)
+                        .with(
+                                Optional.of(
+                                        new Diary.Running(
+                                                Optional.empty(),
+                                                Optional.of("lay/1"),
+                                                Instant.parse("2026-05-02T18:00:00Z"))))
+                        .costing(Optional.of(45.0));
+        var noted = job.with(job.work().with(survey).with(diary));
+
+        assertThat(JobCodec.read(JobCodec.write(noted))).isEqualTo(noted);
+        assertThat(violations(JobCodec.write(noted))).isEmpty();
+        var text = JobCodec.write(noted);
+        assertThat(damaged(text.replace(picture, "../../etc/passwd")).detail())
+                .contains("no photograph");
+        assertThat(damaged(text.replace("\"minutes\" : 35", "\"minutes\" : -1")).detail())
+                .contains("0 to 1440");
+    }
+
+    /** Files of versions 3 to 6, as they were kept then, are the same jobs, body and all. */
     @ParameterizedTest
     @CsvSource({
         "roadster, 3",
@@ -349,7 +438,10 @@ class JobCodecTest {
         "tractor, 4",
         "roadster, 5",
         "motorcycle, 5",
-        "tractor, 5"
+        "tractor, 5",
+        "roadster, 6",
+        "motorcycle, 6",
+        "tractor, 6"
     })
     void aFileOfALateVersionIsTheSameJob(String name, int version) throws IOException {
         assertThat(older(name, version)).contains("\"version\" : " + version);

@@ -45,6 +45,7 @@ import picocli.CommandLine.Spec;
             ReasonCommand.class,
             IdentifyCommand.class,
             RepinCommand.class,
+            PlanCommand.class,
             StandInCommand.class,
             ShotsCommand.class,
             RehearseCommand.class
@@ -85,7 +86,7 @@ public final class Commands implements Callable<Integer> {
             return opened(arguments)
                     .map(Commands::window)
                     .orElseGet(() -> execute(out, err, arguments));
-        } catch (StackOverflowError | OutOfMemoryError e) {
+        } catch (Error e) {
             return failed(err, e);
         }
     }
