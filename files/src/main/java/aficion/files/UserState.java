@@ -41,6 +41,11 @@ public final class UserState {
         return library;
     }
 
+    /** The photographs of all jobs. */
+    public Photographs photographs() {
+        return new Photographs(folder.resolve("photographs"));
+    }
+
     /** Holds a job open, by whatever name or link; empty when another window has it. */
     public Optional<JobLock> lock(Path job) throws IOException {
         var real = JobStore.real(job).toString();

@@ -31,12 +31,17 @@ final class WholeFile {
 
     /** Puts a text in the place of a file; makes the folder where it is missing. */
     static void write(Path path, String text) throws IOException {
+        write(path, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same with bytes. */
+    static void write(Path path, byte[] bytes) throws IOException {
         var folder = path.getParent();
         Files.createDirectories(folder);
         clear(folder);
         var fresh = beside(folder);
         try {
-            fill(fresh, text.getBytes(StandardCharsets.UTF_8));
+            fill(fresh, bytes);
             asPrivate(path, fresh);
             place(fresh, path);
         } finally {

@@ -223,6 +223,11 @@ public final class Commands implements Callable<Integer> {
         Job load() {
             return Commands.load(name);
         }
+
+        /** Its file; empty for a demo. */
+        Optional<Path> path() {
+            return name.startsWith(DEMO) ? Optional.empty() : Optional.of(Commands.path(name));
+        }
     }
 
     /** For commands that write lines. */
@@ -252,6 +257,10 @@ public final class Commands implements Callable<Integer> {
                 paramLabel = "DIR",
                 description = "the folder to write to; made when it is not there")
         private Path folder;
+
+        JobArgument job() {
+            return job;
+        }
 
         /** Writes the files and returns them. */
         abstract List<Path> write(Job job, Path folder) throws IOException;

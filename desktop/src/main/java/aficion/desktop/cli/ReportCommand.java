@@ -2,11 +2,14 @@ package aficion.desktop.cli;
 
 import aficion.bench.BenchPlan;
 import aficion.bench.reason.FaultTable;
+import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
 import aficion.files.FileNames;
 import aficion.files.Library;
+import aficion.files.Photographs;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.FontWidth;
+import aficion.files.sheet.HandOver;
 import aficion.files.sheet.LabelSheet;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.PaperFormat;
@@ -88,9 +91,12 @@ final class ReportCommand extends Commands.IntoFolder {
                                                         .station(small.station())));
             }
         }
+        var diagrams = new ArrayList<Diagram>();
         for (var circuit : design.circuits()) {
             var name = FileNames.of(circuit.id().value());
-            var path = Sheets.path(design, Layout.of(design, circuit.id(), lettering));
+            var diagram = Layout.of(design, circuit.id(), lettering);
+            diagrams.add(diagram);
+            var path = Sheets.path(design, diagram);
             var bench =
                     Sheets.bench(
                             job,
@@ -101,6 +107,12 @@ final class ReportCommand extends Commands.IntoFolder {
             written.add(Files.write(folder.resolve("path-" + name + ".pdf"), path));
             written.add(Files.write(folder.resolve("bench-" + name + ".pdf"), bench));
         }
+        var photographs = Photographs.usual();
+        var file = job().path();
+        var handOver =
+                new HandOver(job, assessment, stock, units)
+                        .book(diagrams, picture -> photographs.bytes(picture, file));
+        written.add(Files.write(folder.resolve("hand-over.pdf"), handOver));
         return written;
     }
 

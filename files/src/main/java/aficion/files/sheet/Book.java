@@ -10,6 +10,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** A PDF file in the making: our fonts, leaves to write and draw on. y counts from the bottom. */
 final class Book implements AutoCloseable {
@@ -70,6 +71,25 @@ final class Book implements AutoCloseable {
             stream.setNonStrokingColor(new Color(rgb));
             add(box);
             stream.fill();
+        }
+
+        /**
+         * A picture as large as fits a box, at its upper left corner.
+         *
+         * @throws IllegalArgumentException when it cannot be drawn
+         */
+        void picture(byte[] picture, PDRectangle box) throws IOException {
+            var image = PDImageXObject.createFromByteArray(document, picture, "");
+            float scale =
+                    Math.min(
+                            box.getWidth() / image.getWidth(), box.getHeight() / image.getHeight());
+            float high = scale * image.getHeight();
+            stream.drawImage(
+                    image,
+                    box.getLowerLeftX(),
+                    box.getUpperRightY() - high,
+                    scale * image.getWidth(),
+                    high);
         }
 
         /** Nothing is drawn outside a box from then on. */

@@ -15,26 +15,21 @@ import java.util.List;
 /** Sheets of running words: findings with what the user lets stand, house rules, workings. */
 final class FindingSheet {
     private static final int QUIET = 0x56616A;
-    private static final float LINE = 14;
-    private static final float SIZE = 10;
-    private static final float INDENT = 60;
-
-    private final Paper paper;
+    private final Prose prose;
     private final Speech speech;
-    private float y = Paper.TOP + 10;
 
     FindingSheet(Paper paper, Speech speech) {
-        this.paper = paper;
+        this.prose = new Prose(paper);
         this.speech = speech;
     }
 
     void findings(Assessment assessment, Work work) throws IOException {
         var judged = Findings.offered(assessment, work);
         var groups = Findings.grouped(judged.open());
-        head(Words.of("sheet.findings.open", judged.open().size()));
+        prose.head(Words.of("sheet.findings.open", judged.open().size()));
         for (var group : groups) {
             var finding = group.first();
-            entry(
+            prose.entry(
                     speech.where(group),
                     Words.of("severity", finding.severity())
                             + ": "
@@ -42,12 +37,12 @@ final class FindingSheet {
                             + ". "
                             + speech.reason(finding));
         }
-        head(Words.of("sheet.findings.standing", judged.standing().size()));
+        prose.head(Words.of("sheet.findings.standing", judged.standing().size()));
         for (var standing : judged.standing()) {
-            entry(
+            prose.entry(
                     speech.where(standing.finding().subject()),
                     speech.title(standing.finding()) + ". " + speech.reason(standing.finding()));
-            entry("", Words.of("stand.because", standing.acceptance().reason()));
+            prose.entry("", Words.of("stand.because", standing.acceptance().reason()));
         }
         unguarded(assessment);
         rules(assessment);
@@ -59,9 +54,9 @@ final class FindingSheet {
         if (leads.isEmpty()) {
             return;
         }
-        head(Words.of("sheet.unguarded", leads.size()));
+        prose.head(Words.of("sheet.unguarded", leads.size()));
         for (var lead : leads) {
-            entry(
+            prose.entry(
                     lead.number(),
                     Words.of(
                             "sheet.unguarded.lead",
@@ -69,28 +64,29 @@ final class FindingSheet {
                             speech.length(lead.length()),
                             Words.of("unguarded", lead.unguarded().orElseThrow())));
         }
-        entry("", Words.of("sheet.unguarded.caution"));
+        prose.entry("", Words.of("sheet.unguarded.caution"));
     }
 
     /** How this house does what good people do differently, and what the law asks. */
     private void rules(Assessment assessment) throws IOException {
         var rules = assessment.design().rules();
-        head(Words.of("sheet.rules"));
+        prose.head(Words.of("sheet.rules"));
         for (var question : WorkshopPractice.Question.values()) {
             var school = rules.school(question);
-            entry(
+            prose.entry(
                     Words.of("question", question),
                     Words.of("school", school) + ". " + Words.of("school." + school + ".why"));
         }
-        entry(Words.of("rules.law"), rules.law().orElseGet(() -> Words.of("rules.law.unknown")));
+        prose.entry(
+                Words.of("rules.law"), rules.law().orElseGet(() -> Words.of("rules.law.unknown")));
     }
 
     void workings(List<Working> workings, UserUnits units) throws IOException {
         for (var working : workings) {
-            head(Words.of("topic", working.topic()));
-            line(Face.BOLD, Paper.MARGIN, working.formula(), 0x1F2A33);
+            prose.head(Words.of("topic", working.topic()));
+            prose.line(Face.BOLD, Paper.MARGIN, working.formula(), 0x1F2A33);
             for (var given : working.givens()) {
-                line(
+                prose.line(
                         Face.REGULAR,
                         Paper.MARGIN + 14,
                         given.symbol()
@@ -101,7 +97,7 @@ final class FindingSheet {
                         0x1F2A33);
             }
             for (var step : working.steps()) {
-                line(
+                prose.line(
                         Face.BOLD,
                         Paper.MARGIN + 14,
                         step.symbol() + " = " + units.print(step.value()),
@@ -109,7 +105,7 @@ final class FindingSheet {
             }
             if (working.limit().isPresent()) {
                 var limit = working.limit().get();
-                line(
+                prose.line(
                         Face.BOLD,
                         Paper.MARGIN + 14,
                         Words.of(
@@ -117,46 +113,11 @@ final class FindingSheet {
                                 units.print(limit.value())),
                         limit.kept() ? 0x2F6B3A : 0xAF2B1E);
             }
-            line(
+            prose.line(
                     Face.REGULAR,
                     Paper.MARGIN + 14,
                     Words.of("working.source", working.source()),
                     QUIET);
-        }
-    }
-
-    private void head(String text) throws IOException {
-        y += 8;
-        turn(3);
-        paper.text(Face.BOLD, 12, Paper.MARGIN, y, text);
-        y += LINE + 4;
-    }
-
-    private void entry(String name, String text) throws IOException {
-        var lines = wrapped(text);
-        turn(lines.size());
-        paper.fitted(Face.BOLD, SIZE, Paper.MARGIN, y, INDENT + 40, name);
-        for (var each : lines) {
-            paper.text(Face.REGULAR, SIZE, Paper.MARGIN + INDENT + 50, y, each);
-            y += LINE;
-        }
-    }
-
-    private void line(Face face, float x, String text, int colour) throws IOException {
-        turn(1);
-        paper.text(face, SIZE, x, y, text, colour);
-        y += LINE;
-    }
-
-    private List<String> wrapped(String text) throws IOException {
-        return paper.wrapped(
-                Face.REGULAR, SIZE, Paper.WIDTH - 2 * Paper.MARGIN - INDENT - 50, text);
-    }
-
-    private void turn(int lines) throws IOException {
-        if (y + lines * LINE > Paper.BOTTOM) {
-            paper.newPage();
-            y = Paper.TOP + 10;
         }
     }
 }

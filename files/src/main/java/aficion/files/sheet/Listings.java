@@ -33,7 +33,12 @@ public final class Listings {
         BUY(Listings::buy),
         FITTING((job, _, units) -> fitting(job, units)),
         UNUSED((job, _, units) -> unused(job, units)),
-        TESTS((job, _, units) -> TestListing.of(job, units));
+        TESTS((job, _, units) -> TestListing.of(job, units)),
+        SURVEY((job, _, units) -> WorkListings.survey(job, units)),
+        CHANGES((job, _, units) -> WorkListings.changes(job, units)),
+        PLAN((job, _, units) -> WorkListings.plan(job, units)),
+        DIARY((job, _, units) -> WorkListings.diary(job)),
+        CARD((job, _, units) -> WorkListings.card(job, units));
 
         private final Source making;
 
@@ -199,7 +204,7 @@ public final class Listings {
         return of(
                 "unused",
                 List.of("lead", "colour", "where", "done"),
-                job.work().unused().stream()
+                job.work().allUnused().stream()
                         .map(lead ->
                                 List.of(
                                         lead.name(),

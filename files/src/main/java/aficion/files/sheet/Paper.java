@@ -22,7 +22,7 @@ final class Paper implements AutoCloseable {
     static final float BOTTOM = HEIGHT - 44;
 
     private final Book book;
-    private final String title;
+    private String title;
     private final String subtitle;
     private Leaf page;
 
@@ -52,6 +52,17 @@ final class Paper implements AutoCloseable {
     void newPage() throws IOException {
         page.close();
         open();
+    }
+
+    /** Goes on under another heading, on a new page. */
+    void section(String heading) throws IOException {
+        title = heading;
+        newPage();
+    }
+
+    /** A picture, as large as fits the room, with its upper left corner at a place. */
+    void picture(byte[] picture, float x, float y, float wide, float high) throws IOException {
+        page.picture(picture, new PDRectangle(x, HEIGHT - y - high, wide, high));
     }
 
     float width(Face face, float size, String text) throws IOException {

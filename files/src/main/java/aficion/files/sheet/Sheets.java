@@ -13,6 +13,7 @@ import aficion.words.Speech;
 import aficion.words.Words;
 import aficion.working.Working;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Printed sheets: each returns the bytes of a PDF file. */
@@ -22,6 +23,9 @@ public final class Sheets {
     private static final float GAP = 8;
     private static final int RULE = 0xDAD4C6;
     private static final float LINE = 17;
+
+    /** From line to line of one cell. */
+    private static final float MORE = 11;
 
     private Sheets() {}
 
@@ -44,36 +48,64 @@ public final class Sheets {
 
     /** The wire schedule of a job. */
     public static byte[] schedule(Assessment assessment, UserUnits units) throws IOException {
-        var widths = new float[] {46, 62, 62, 104, 66, 96, 160, 170};
         try (var paper = new Paper(Words.of("sheet.schedule"), subtitle(assessment.design()))) {
-            float y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
-            for (var line : ScheduleTable.lines(assessment, units)) {
-                if (y > Paper.BOTTOM) {
-                    paper.newPage();
-                    y = heading(paper, ScheduleTable.heading(), widths, Paper.TOP + 10);
-                }
-                row(paper, line.cells(), widths, y);
-                y += LINE;
-            }
+            schedule(paper, assessment, units);
             return paper.finish();
         }
+    }
+
+    /** The same from the head of a page on. */
+    static void schedule(Paper paper, Assessment assessment, UserUnits units) throws IOException {
+        rows(
+                paper,
+                ScheduleTable.heading(),
+                ScheduleTable.lines(assessment, units).stream()
+                        .map(ScheduleTable.Line::cells)
+                        .toList(),
+                new float[] {46, 62, 62, 104, 66, 96, 160, 170});
     }
 
     /** A list, as many pages as it takes. */
     public static byte[] listing(Design design, Listing listing) throws IOException {
         try (var paper = new Paper(Words.of("make.tab." + listing.name()), subtitle(design))) {
-            var widths = widths(paper, listing);
-            float y = heading(paper, listing.heading(), widths, Paper.TOP + 10);
-            for (var row : listing.rows()) {
-                if (y > Paper.BOTTOM) {
-                    paper.newPage();
-                    y = heading(paper, listing.heading(), widths, Paper.TOP + 10);
-                }
-                row(paper, row, widths, y);
-                y += LINE;
-            }
+            listing(paper, listing);
             return paper.finish();
         }
+    }
+
+    /** The same from the head of a page on. */
+    static void listing(Paper paper, Listing listing) throws IOException {
+        rows(paper, listing.heading(), listing.rows(), widths(paper, listing));
+    }
+
+    /** Rows under their heading, which stands again on every page. */
+    private static void rows(
+            Paper paper, List<String> heading, List<List<String>> rows, float[] widths)
+            throws IOException {
+        float y = heading(paper, heading, widths, Paper.TOP + 10);
+        for (var row : rows) {
+            var lines = lines(paper, row, widths);
+            int most = lines.stream().mapToInt(List::size).max().orElse(1);
+            if (y + (most - 1) * MORE > Paper.BOTTOM) {
+                paper.newPage();
+                y = heading(paper, heading, widths, Paper.TOP + 10);
+            }
+            y = row(paper, lines, widths, y);
+        }
+    }
+
+    /** The cells of a row in as many lines as their columns make of them. */
+    private static List<List<String>> lines(Paper paper, List<String> cells, float[] widths)
+            throws IOException {
+        var lines = new ArrayList<List<String>>();
+        for (int i = 0; i < cells.size(); i++) {
+            lines.add(paper.wrapped(face(i), SMALL, widths[i] - 5, cells.get(i)));
+        }
+        return lines;
+    }
+
+    private static Face face(int column) {
+        return column == 0 ? Face.BOLD : Face.REGULAR;
     }
 
     /** Columns share the page by the widest that each has to hold. */
@@ -105,15 +137,22 @@ public final class Sheets {
         return y + LINE + 3;
     }
 
-    private static void row(Paper paper, List<String> cells, float[] widths, float y)
+    /** A row; where the next one begins. */
+    private static float row(Paper paper, List<List<String>> cells, float[] widths, float y)
             throws IOException {
         float x = Paper.MARGIN;
+        int most = 1;
         for (int i = 0; i < cells.size(); i++) {
-            paper.fitted(
-                    i == 0 ? Face.BOLD : Face.REGULAR, SMALL, x, y, widths[i] - 5, cells.get(i));
+            var lines = cells.get(i);
+            for (int j = 0; j < lines.size(); j++) {
+                paper.fitted(face(i), SMALL, x, y + j * MORE, widths[i] - 5, lines.get(j));
+            }
+            most = Math.max(most, lines.size());
             x += widths[i];
         }
-        paper.line(Paper.MARGIN, y + 5, Paper.WIDTH - Paper.MARGIN, y + 5, 0.4f, RULE);
+        float end = y + (most - 1) * MORE;
+        paper.line(Paper.MARGIN, end + 5, Paper.WIDTH - Paper.MARGIN, end + 5, 0.4f, RULE);
+        return end + LINE;
     }
 
     /** What is found, what the user lets stand and why, and the rules of the house. */
@@ -139,20 +178,25 @@ public final class Sheets {
     /** The paths of the whole vehicle, a circuit on each page. */
     public static byte[] paths(Design design, List<Diagram> diagrams) throws IOException {
         try (var paper = new Paper(Words.of("sheet.paths"), subtitle(design))) {
-            for (int i = 0; i < diagrams.size(); i++) {
-                if (i > 0) {
-                    paper.newPage();
-                }
-                var circuit = design.circuit(diagrams.get(i).circuit());
-                paper.text(
-                        Face.BOLD,
-                        12,
-                        Paper.MARGIN,
-                        Paper.TOP,
-                        Words.of("whole.title", circuit.number(), circuit.name()));
-                new PathSheet(paper, design, diagrams.get(i)).draw();
-            }
+            paths(paper, design, diagrams);
             return paper.finish();
+        }
+    }
+
+    /** The same from the head of a page on. */
+    static void paths(Paper paper, Design design, List<Diagram> diagrams) throws IOException {
+        for (int i = 0; i < diagrams.size(); i++) {
+            if (i > 0) {
+                paper.newPage();
+            }
+            var circuit = design.circuit(diagrams.get(i).circuit());
+            paper.text(
+                    Face.BOLD,
+                    12,
+                    Paper.MARGIN,
+                    Paper.TOP,
+                    Words.of("whole.title", circuit.number(), circuit.name()));
+            new PathSheet(paper, design, diagrams.get(i)).draw();
         }
     }
 
