@@ -1,5 +1,7 @@
 package aficion.desktop.make;
 
+import aficion.desktop.theme.Heads;
+import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.harness.FittingList;

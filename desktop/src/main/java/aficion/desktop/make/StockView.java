@@ -1,6 +1,7 @@
 package aficion.desktop.make;
 
 import aficion.desktop.field.Field;
+import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Workbench;

@@ -3,6 +3,8 @@ package aficion.desktop.make;
 import aficion.catalogue.Colour;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.ColourChoices;
+import aficion.desktop.theme.Heads;
+import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.UnusedLead;

@@ -64,6 +64,7 @@ final class Commands {
             add("menu.print." + kind.key(), Group.JOB, "", () -> files.printList(kind));
             add("menu.csv." + kind.key(), Group.JOB, "", () -> files.exportList(kind));
         }
+        add("menu.print.handOver", Group.JOB, "", files::printHandOver);
         add("menu.print.labelSheet", Group.JOB, "", files::printLabelSheet);
         for (var kind : BoardFiles.Kind.values()) {
             add("menu.board." + kind.key(), Group.JOB, "", () -> files.printBoard(kind));

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
+import java.util.Arrays;
 import java.util.Optional;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar.ButtonData;
@@ -30,7 +31,8 @@ final class Dialogs implements JobFiles.UserPrompts {
 
     private static FileChooser chooser(String kind, String suffix) {
         var chooser = new FileChooser();
-        chooser.getExtensionFilters().add(new ExtensionFilter(Words.of(kind), "*" + suffix));
+        var names = Arrays.stream(suffix.split(";")).map(each -> "*" + each).toList();
+        chooser.getExtensionFilters().add(new ExtensionFilter(Words.of(kind), names));
         return chooser;
     }
 

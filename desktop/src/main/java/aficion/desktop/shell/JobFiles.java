@@ -5,6 +5,7 @@ import aficion.bench.practice.Played;
 import aficion.bench.reason.FaultTable;
 import aficion.desktop.practice.Rounds;
 import aficion.desktop.preview.Sheet;
+import aficion.desktop.screen.Pictures;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Workbench;
@@ -20,6 +21,7 @@ import aficion.files.UserState;
 import aficion.files.WireList;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.DrawingSvg;
+import aficion.files.sheet.HandOver;
 import aficion.files.sheet.Listing;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.ScheduleTable;
@@ -27,6 +29,7 @@ import aficion.files.sheet.Sheets;
 import aficion.forming.FormingBoard;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.Photograph;
 import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
 import aficion.size.Assessment;
@@ -69,7 +72,11 @@ public final class JobFiles {
         /** A file to open; empty when the user thought better of it. */
         Optional<Path> toOpen();
 
-        /** A file of another kind to read. */
+        /**
+         * A file of another kind to read.
+         *
+         * @param suffix what its name ends in; several separated by semicolons
+         */
         Optional<Path> toRead(String kind, String suffix);
 
         /**
@@ -125,6 +132,62 @@ public final class JobFiles {
 
     Workbench bench() {
         return bench;
+    }
+
+    /** The photographs of the job. */
+    Pictures pictures() {
+        return new JobPictures();
+    }
+
+    /** The photographs as this window chooses and keeps them. */
+    private final class JobPictures implements Pictures {
+        @Override
+        public Optional<Path> choose() {
+            return prompts.toRead("file.picture", ".png;.jpg;.jpeg;.gif;.bmp");
+        }
+
+        @Override
+        public Optional<Path> chooseList() {
+            return prompts.toRead("file.csv", ".csv");
+        }
+
+        @Override
+        public Photograph take(Path file, String words) throws IOException {
+            return userState.photographs().take(file, words);
+        }
+
+        @Override
+        public Photograph take(byte[] picture, String words) throws IOException {
+            return userState.photographs().take(picture, words);
+        }
+
+        @Override
+        public Optional<Path> find(String file) {
+            return userState.photographs().find(file, bench.document().get().path());
+        }
+    }
+
+    /** The hand-over book. */
+    void printHandOver() {
+        var job = bench.job();
+        var stock = drawer.stock().get();
+        var units = bench.units();
+        var drawing = bench.draughtsman();
+        var file = bench.document().get().path();
+        var photographs = userState.photographs();
+        print(
+                "hand-over.pdf",
+                false,
+                assessment -> {
+                    var design = assessment.design();
+                    var diagrams =
+                            design.circuits().stream()
+                                    .filter(each -> !design.wiresOf(each.id()).isEmpty())
+                                    .map(each -> drawing.one(design, each.id()))
+                                    .toList();
+                    return new HandOver(job.with(design), assessment, stock, units)
+                            .book(diagrams, picture -> photographs.bytes(picture, file));
+                });
     }
 
     /** Sheets are shown by that before they are written. */
@@ -253,6 +316,18 @@ public final class JobFiles {
         return bench.document().get().path().map(this::save).orElseGet(this::saveAs);
     }
 
+    /** Lays the photographs of the job beside it; those that cannot be laid there are kept. */
+    private void settle(Path path, Optional<Path> before) {
+        try {
+            userState.photographs().settle(bench.job(), path, before);
+        } catch (IOException e) {
+            LOG.warn("photographs cannot be laid beside the job", e);
+            prompts.tell(
+                    Words.of("problem.photographs.title", path.getFileName()),
+                    Words.of("problem.photographs.text", e.getMessage()));
+        }
+    }
+
     boolean saveAs() {
         return prompts.toWrite(fileName() + JobStore.SUFFIX, "file.aficion")
                 .map(this::save)
@@ -260,8 +335,13 @@ public final class JobFiles {
     }
 
     private boolean save(Path path) {
+        var before = bench.document().get().path();
         try {
-            return locked(path, bench::save);
+            boolean saved = locked(path, bench::save);
+            if (saved) {
+                settle(path, before);
+            }
+            return saved;
         } catch (JobFileException e) {
             boolean changed = e.trouble() instanceof JobFileException.ChangedOutside;
             prompts.tell(

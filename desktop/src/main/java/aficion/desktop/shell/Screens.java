@@ -2,6 +2,7 @@ package aficion.desktop.shell;
 
 import aficion.desktop.bench.BenchScreen;
 import aficion.desktop.board.BoardScreen;
+import aficion.desktop.log.LogScreen;
 import aficion.desktop.make.MakeScreen;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
@@ -17,6 +18,7 @@ final class Screens {
                 new TraceScreen(surroundings),
                 new BoardScreen(surroundings),
                 new MakeScreen(surroundings),
-                new BenchScreen(surroundings));
+                new BenchScreen(surroundings),
+                new LogScreen(surroundings));
     }
 }

@@ -8,7 +8,7 @@ import java.util.List;
 final class Prose {
     private static final float LINE = 14;
     private static final float SIZE = 10;
-    private static final float INDENT = 60;
+    private static final float INDENT = 90;
 
     private final Paper paper;
     private float y = Paper.TOP + 10;

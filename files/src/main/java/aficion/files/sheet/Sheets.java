@@ -21,6 +21,10 @@ public final class Sheets {
     private static final float SMALL = 9.5f;
     private static final float WIDEST = 240;
     private static final float GAP = 8;
+
+    /** A column that is no wider is never made narrower. */
+    private static final float NARROW = 70;
+
     private static final int RULE = 0xDAD4C6;
     private static final float LINE = 17;
 
@@ -108,20 +112,34 @@ public final class Sheets {
         return column == 0 ? Face.BOLD : Face.REGULAR;
     }
 
-    /** Columns share the page by the widest that each has to hold. */
+    /**
+     * Columns share the page by the widest that each has to hold; where that is too much, those
+     * that are narrow keep what they need.
+     */
     private static float[] widths(Paper paper, Listing listing) throws IOException {
         var widths = new float[listing.heading().size()];
-        float sum = 0;
+        float narrow = 0;
+        float wide = 0;
         for (int i = 0; i < widths.length; i++) {
             float widest = paper.width(Face.BOLD, SMALL, listing.heading().get(i));
             for (var row : listing.rows()) {
-                widest = Math.max(widest, paper.width(Face.REGULAR, SMALL, row.get(i)));
+                widest = Math.max(widest, paper.width(face(i), SMALL, row.get(i)));
             }
             widths[i] = Math.min(widest, WIDEST) + GAP;
-            sum += widths[i];
+            if (widths[i] <= NARROW) {
+                narrow += widths[i];
+            } else {
+                wide += widths[i];
+            }
         }
+        float room = Paper.WIDTH - 2 * Paper.MARGIN;
+        boolean all = narrow + wide <= room || narrow > room / 2;
         for (int i = 0; i < widths.length; i++) {
-            widths[i] *= (Paper.WIDTH - 2 * Paper.MARGIN) / sum;
+            if (all) {
+                widths[i] *= room / (narrow + wide);
+            } else if (widths[i] > NARROW) {
+                widths[i] *= (room - narrow) / wide;
+            }
         }
         return widths;
     }

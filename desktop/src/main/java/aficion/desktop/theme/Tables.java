@@ -1,6 +1,5 @@
-package aficion.desktop.make;
+package aficion.desktop.theme;
 
-import aficion.desktop.theme.Texts;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.TableCell;
@@ -9,7 +8,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.text.Text;
 
 /** Tables that stand in the order they are given in, one text a cell. */
-final class Tables {
+public final class Tables {
     private static final double SHORT = 96;
     private static final double EDGES = 18;
 
@@ -18,12 +17,12 @@ final class Tables {
     /**
      * @param empty what is said where there is no row
      */
-    static void dress(TableView<?> table, String empty) {
+    public static void dress(TableView<?> table, String empty) {
         table.setPlaceholder(Texts.wrapped(empty, "empty"));
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
     }
 
-    static <T> void column(TableView<T> table, String heading, Function<T, String> text) {
+    public static <T> void column(TableView<T> table, String heading, Function<T, String> text) {
         var column = new TableColumn<T, String>(heading);
         column.setCellValueFactory(
                 cell -> new ReadOnlyObjectWrapper<>(text.apply(cell.getValue())));
@@ -33,7 +32,7 @@ final class Tables {
     }
 
     /** How wide the columns are beside each other; what is short is never shortened. */
-    static void widths(TableView<?> table, double... widths) {
+    public static void widths(TableView<?> table, double... widths) {
         for (int i = 0; i < widths.length; i++) {
             var column = table.getColumns().get(i);
             column.setPrefWidth(widths[i]);

@@ -1,6 +1,5 @@
-package aficion.desktop.make;
+package aficion.desktop.theme;
 
-import aficion.desktop.theme.Texts;
 import aficion.words.Words;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -8,7 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 
 /** What stands above a list: its title, what belongs to it, and its files. */
-final class Heads {
+public final class Heads {
     private Heads() {}
 
     /**
@@ -16,7 +15,7 @@ final class Heads {
      * @param command does what the window can be asked for, by the key of its words
      * @param own what stands before the files
      */
-    static HBox of(String key, Consumer<String> command, Node... own) {
+    public static HBox of(String key, Consumer<String> command, Node... own) {
         var head = new HBox(14, Texts.label(Words.of("make.title." + key), "sheet-title"));
         head.getChildren().addAll(own);
         head.getChildren()

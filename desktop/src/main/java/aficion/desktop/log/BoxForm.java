@@ -1,0 +1,165 @@
+package aficion.desktop.log;
+
+import aficion.desktop.screen.Surroundings;
+import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.files.CsvFile;
+import aficion.files.ProbeList;
+import aficion.job.FoundBox;
+import aficion.job.FoundBox.Seat;
+import aficion.job.edit.WorkEdit;
+import aficion.words.Words;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * Fuse boxes, plugs and posts as they were found: a line for each way or stud, its number, what
+ * sits there and its colour, separated by commas; a list may be read from a file.
+ */
+final class BoxForm extends VBox {
+    private final Workbench bench;
+    private final Surroundings with;
+    private final ComboBox<Optional<FoundBox>> all;
+    private final TextField name = new TextField();
+    private final ComboBox<FoundBox.Sort> sort =
+            Choices.of(List.of(FoundBox.Sort.values()), each -> Words.of("box", each));
+    private final TextArea ways = new TextArea();
+    private final Label trouble = Texts.wrapped("", "danger-text");
+
+    BoxForm(Surroundings with) {
+        super(7);
+        this.with = with;
+        this.bench = with.bench();
+        setId("boxes");
+        all =
+                Choices.of(
+                        List.of(Optional.<FoundBox>empty()),
+                        each -> each.map(FoundBox::name).orElse(Words.of("box.other")));
+        all.setId("box-all");
+        all.setOnAction(_ -> Optional.ofNullable(all.getValue()).ifPresent(this::show));
+        name.setId("box-name");
+        name.setPromptText(Words.of("box.name"));
+        sort.setId("box-sort");
+        ways.setId("box-ways");
+        ways.setPromptText(Words.of("box.ways"));
+        ways.setPrefRowCount(5);
+        trouble.setManaged(false);
+        var note = Texts.button(Words.of("box.note"), "outline-button", this::note);
+        note.setId("box-note");
+        var read = Texts.button(Words.of("box.read"), "plain-button", this::read);
+        read.setId("box-read");
+        var forget = Texts.button(Words.of("unused.forget"), "plain-button", this::forget);
+        forget.setId("box-forget");
+        getChildren()
+                .addAll(
+                        Texts.caption(Words.of("box.head")),
+                        all,
+                        new FlowPane(6, 6, name, sort),
+                        ways,
+                        new FlowPane(6, 6, note, read, forget),
+                        trouble);
+    }
+
+    private void show(Optional<FoundBox> box) {
+        name.setText(box.map(FoundBox::name).orElse(""));
+        box.map(FoundBox::sort).ifPresent(sort::setValue);
+        ways.setText(box.map(BoxForm::lines).orElse(""));
+    }
+
+    private static String lines(FoundBox box) {
+        return box.seats().stream()
+                .map(seat -> String.join(", ", seat.way(), seat.what(), seat.colour()))
+                .collect(Collectors.joining("\n"));
+    }
+
+    void refresh() {
+        var boxes = bench.job().work().survey().boxes();
+        var chosen = Optional.ofNullable(all.getValue()).flatMap(each -> each);
+        var items = new ArrayList<Optional<FoundBox>>();
+        items.add(Optional.empty());
+        boxes.forEach(box -> items.add(Optional.of(box)));
+        if (!items.equals(List.copyOf(all.getItems()))) {
+            all.getItems().setAll(items);
+            all.setValue(
+                    items.stream()
+                            .filter(each ->
+                                    each.map(FoundBox::name).equals(chosen.map(FoundBox::name)))
+                            .findFirst()
+                            .orElse(Optional.empty()));
+        }
+    }
+
+    private void note() {
+        try {
+            var box = new FoundBox(name.getText().strip(), sort.getValue(), seats());
+            say("");
+            bench.perform(new WorkEdit.NoteSurvey(WorkEdit.About.BOX, survey -> survey.with(box)));
+            all.setValue(Optional.of(box));
+        } catch (IllegalArgumentException e) {
+            say(Words.of("box.refused", e.getMessage()));
+        }
+    }
+
+    /** A line a way; a line without a number is counted. */
+    private List<Seat> seats() {
+        var lines = ways.getText().lines().filter(line -> !line.isBlank()).toList();
+        return IntStream.range(0, lines.size())
+                .mapToObj(i -> {
+                    var cells = lines.get(i).split("[,;\t]", -1);
+                    boolean numbered = cells.length > 1;
+                    return new Seat(
+                            numbered ? cells[0].strip() : String.valueOf(i + 1),
+                            (numbered ? cells[1] : cells[0]).strip(),
+                            cells.length > 2 ? cells[2].strip() : "");
+                })
+                .toList();
+    }
+
+    private void read() {
+        with.pictures()
+                .chooseList()
+                .ifPresent(path -> {
+                    try {
+                        var plug = ProbeList.plug(CsvFile.read(path));
+                        ways.setText(
+                                plug.stream()
+                                        .map(way ->
+                                                String.join(
+                                                        ", ",
+                                                        way.way(),
+                                                        way.blocked() ? "blocked" : way.function(),
+                                                        way.colour()))
+                                        .collect(Collectors.joining("\n")));
+                        sort.setValue(FoundBox.Sort.PLUG);
+                        say("");
+                    } catch (IllegalArgumentException | IOException e) {
+                        say(Words.of("cli.list", path.getFileName(), e.getMessage()));
+                    }
+                });
+    }
+
+    private void forget() {
+        Optional.ofNullable(all.getValue())
+                .flatMap(each -> each)
+                .ifPresent(box ->
+                        bench.perform(
+                                new WorkEdit.NoteSurvey(
+                                        WorkEdit.About.BOX, survey -> survey.without(box))));
+    }
+
+    private void say(String text) {
+        trouble.setText(text);
+        trouble.setManaged(!text.isEmpty());
+    }
+}

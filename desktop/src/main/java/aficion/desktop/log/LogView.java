@@ -1,0 +1,90 @@
+package aficion.desktop.log;
+
+import aficion.desktop.screen.Surroundings;
+import aficion.desktop.theme.Texts;
+import aficion.words.Words;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Survey, identify, change, plan, diary, hand-over, one after the other; the clock beside all. */
+final class LogView extends VBox {
+    private final StackPane middle = new StackPane();
+    private final ToggleGroup tabs = new ToggleGroup();
+    private final HBox head = new HBox(6);
+    private final Label hours = Texts.label("", "strong");
+    private final Map<ToggleButton, LogTab> views = new LinkedHashMap<>();
+    private final Clockwork clock;
+    private final StackPane beside = new StackPane();
+    private final ScrollPane aside = new ScrollPane();
+
+    LogView(Surroundings with) {
+        super(12);
+        setId("log");
+        getStyleClass().add("sheet");
+        clock = new Clockwork(with.bench());
+        middle.setMinSize(0, 0);
+        VBox.setVgrow(middle, Priority.ALWAYS);
+        head.setAlignment(Pos.CENTER_LEFT);
+        var plan = new PlanView(with, clock, hours::setText);
+        tab("survey", new SurveyView(with));
+        tab("identify", new IdentifyView(with));
+        tab("change", new ChangeView(with));
+        var first = tab("plan", plan);
+        tab("diary", new DiaryView(with, clock));
+        tab("handover", new HandOverView(with));
+        hours.setId("log-hours");
+        hours.setMinWidth(USE_PREF_SIZE);
+        head.getChildren().addAll(Texts.spring(), hours);
+        head.setMinHeight(USE_PREF_SIZE);
+        getChildren().addAll(head, middle);
+        aside.getStyleClass().add("inspector-scroll");
+        aside.setFitToWidth(true);
+        aside.setContent(beside);
+        aside.setFocusTraversable(false);
+        show(first);
+    }
+
+    private ToggleButton tab(String name, LogTab view) {
+        var tab = new ToggleButton(Words.of("log.tab." + name));
+        tab.setId("log-tab-" + name);
+        tab.getStyleClass().add("make-tab");
+        tab.setToggleGroup(tabs);
+        tab.setOnAction(_ -> {
+            show(tab);
+            views.get(tab).node().requestFocus();
+        });
+        views.put(tab, view);
+        head.getChildren().add(tab);
+        return tab;
+    }
+
+    private void show(ToggleButton tab) {
+        tab.setSelected(true);
+        var view = views.get(tab);
+        middle.getChildren().setAll(List.of(view.node()));
+        beside.getChildren().setAll(List.of(view.aside()));
+    }
+
+    Node aside() {
+        return aside;
+    }
+
+    /** Starts the clock for what is chosen, or stops it and writes down how long it ran. */
+    void turnClock() {
+        views.entrySet().stream()
+                .filter(each -> each.getKey().isSelected())
+                .findFirst()
+                .ifPresent(each -> clock.turn(each.getValue().task()));
+    }
+}

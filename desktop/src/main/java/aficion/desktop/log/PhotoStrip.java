@@ -1,0 +1,186 @@
+package aficion.desktop.log;
+
+import aficion.desktop.screen.Pictures;
+import aficion.desktop.theme.Texts;
+import aficion.desktop.workbench.Workbench;
+import aficion.job.Photograph;
+import aficion.job.edit.WorkEdit;
+import aficion.words.Words;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javax.imageio.ImageIO;
+
+/** Photographs of one thing, small; more come by file, by drop and by paste. */
+final class PhotoStrip extends VBox {
+    private static final double WIDE = 116;
+    private static final double HIGH = 84;
+    private static final KeyCombination PASTE =
+            new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
+
+    private final Workbench bench;
+    private final Pictures pictures;
+    private final FlowPane small = new FlowPane(8, 8);
+    private final Label trouble = Texts.wrapped("", "danger-text");
+    private Consumer<Photograph> taken = _ -> {};
+
+    PhotoStrip(Workbench bench, Pictures pictures) {
+        super(8);
+        this.bench = bench;
+        this.pictures = pictures;
+        setId("photographs");
+        trouble.setManaged(false);
+        var add = Texts.button(Words.of("photograph.add"), "outline-button", this::choose);
+        add.setId("photograph-add");
+        var paste = Texts.button(Words.of("photograph.paste"), "plain-button", this::paste);
+        paste.setId("photograph-paste");
+        getChildren().addAll(small, new HBox(8, add, paste), trouble);
+        addEventHandler(DragEvent.DRAG_OVER, PhotoStrip::over);
+        addEventHandler(DragEvent.DRAG_DROPPED, this::dropped);
+        setOnKeyPressed(event -> {
+            if (PASTE.match(event)) {
+                paste();
+                event.consume();
+            }
+        });
+    }
+
+    /** Takes what is dropped on a whole view. */
+    void serve(Node view) {
+        view.addEventHandler(DragEvent.DRAG_OVER, PhotoStrip::over);
+        view.addEventHandler(DragEvent.DRAG_DROPPED, this::dropped);
+    }
+
+    private static void over(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            event.acceptTransferModes(TransferMode.COPY);
+            event.consume();
+        }
+    }
+
+    private void dropped(DragEvent event) {
+        event.getDragboard().getFiles().forEach(file -> take(file.toPath()));
+        event.setDropCompleted(true);
+        event.consume();
+    }
+
+    /**
+     * Shows some pictures.
+     *
+     * @param files as they are called
+     * @param more what is done with one that is added
+     */
+    void show(List<String> files, Consumer<Photograph> more) {
+        taken = more;
+        say("");
+        small.getChildren().setAll(files.stream().map(this::small).toList());
+    }
+
+    private Node small(String file) {
+        var frame = new StackPane();
+        frame.getStyleClass().add("photograph");
+        frame.setPrefSize(WIDE, HIGH);
+        frame.setMinSize(WIDE, HIGH);
+        var path = pictures.find(file);
+        if (path.isPresent()) {
+            var image = new Image(path.get().toUri().toString(), WIDE, HIGH, true, true, true);
+            var view = new ImageView(image);
+            frame.getChildren().add(view);
+        } else {
+            var missing = Texts.wrapped(Words.of("photograph.gone"), "danger-text");
+            frame.getChildren().add(missing);
+        }
+        frame.setAccessibleText(
+                bench.job()
+                        .work()
+                        .survey()
+                        .photograph(file)
+                        .map(Photograph::words)
+                        .orElse(Words.of("photograph.gone")));
+        return frame;
+    }
+
+    private void choose() {
+        pictures.choose().ifPresent(this::take);
+    }
+
+    private void take(Path file) {
+        try {
+            add(pictures.take(file, plain(file.getFileName().toString())));
+        } catch (IllegalArgumentException e) {
+            say(Words.of("photograph.refused", file.getFileName(), e.getMessage()));
+        } catch (IOException e) {
+            say(Words.of("photograph.unread", file.getFileName(), e.getMessage()));
+        }
+    }
+
+    /** What a name of a file says of a picture, until somebody says more. */
+    private static String plain(String name) {
+        var shown = name.codePoints().filter(sign -> !Character.isISOControl(sign)).limit(100);
+        return shown.collect(
+                        StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                .toString();
+    }
+
+    private void paste() {
+        var image = Clipboard.getSystemClipboard().getImage();
+        if (image == null) {
+            var files = Clipboard.getSystemClipboard().getFiles();
+            if (files.isEmpty()) {
+                say(Words.of("photograph.nothing"));
+            }
+            files.forEach(file -> take(file.toPath()));
+            return;
+        }
+        try {
+            add(pictures.take(coded(image), Words.of("photograph.pasted")));
+        } catch (IllegalArgumentException | IOException e) {
+            say(Words.of("photograph.unread", Words.of("photograph.pasted"), e.getMessage()));
+        }
+    }
+
+    private static byte[] coded(Image image) throws IOException {
+        int wide = (int) image.getWidth();
+        int high = (int) image.getHeight();
+        var points = new BufferedImage(wide, high, BufferedImage.TYPE_INT_ARGB);
+        var reader = image.getPixelReader();
+        for (int y = 0; y < high; y++) {
+            for (int x = 0; x < wide; x++) {
+                points.setRGB(x, y, reader.getArgb(x, y));
+            }
+        }
+        var bytes = new ByteArrayOutputStream();
+        ImageIO.write(points, "png", bytes);
+        return bytes.toByteArray();
+    }
+
+    private void add(Photograph photograph) {
+        say("");
+        bench.perform(
+                new WorkEdit.NoteSurvey(
+                        WorkEdit.About.PHOTOGRAPH, survey -> survey.with(photograph)));
+        taken.accept(photograph);
+    }
+
+    private void say(String text) {
+        trouble.setText(text);
+        trouble.setManaged(!text.isEmpty());
+    }
+}
