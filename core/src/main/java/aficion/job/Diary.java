@@ -145,7 +145,7 @@ public record Diary(
 
     /** The same with an entry in the place of another. */
     public Diary with(Entry entry, Entry instead) {
-        return without(entry).with(instead);
+        return without(instead).with(entry);
     }
 
     /** The same without an entry. */

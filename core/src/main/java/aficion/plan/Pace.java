@@ -28,9 +28,6 @@ public record Pace(Map<Task.Kind, Double> own, Map<Task.Kind, Integer> units) {
         return copy;
     }
 
-    /** What is typical of all. */
-    public static final Pace TYPICAL = new Pace(Map.of(), Map.of());
-
     /** The pace that a diary shows, of what is done of some tasks. */
     static Pace of(List<Task> tasks, Diary diary) {
         var minutes = new EnumMap<Task.Kind, Double>(Task.Kind.class);

@@ -3,14 +3,36 @@ package aficion.change;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import aficion.catalogue.WireSize;
+import aficion.catalogue.WireSize.Standard;
 import aficion.change.PlugWay.Fed;
+import aficion.change.Proposal.Reason;
 import aficion.change.Repinning.Action;
+import aficion.job.Cut;
+import aficion.job.End;
+import aficion.job.OldLead;
+import aficion.job.OldLead.Condition;
+import aficion.job.Terminal;
+import aficion.job.Termination;
+import aficion.job.UnusedLead;
+import aficion.job.Vehicle;
+import aficion.job.Wire;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.quantity.Metres;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -84,7 +106,7 @@ class ChangeTest {
 
     private static List<PlugWay> any(Random random) {
         var functions = new ArrayList<>(List.of("a", "b", "c", "d", "e", "f", "", "", "blocked"));
-        java.util.Collections.shuffle(functions, random);
+        Collections.shuffle(functions, random);
         return plug(functions.toArray(String[]::new));
     }
 
@@ -155,5 +177,163 @@ class ChangeTest {
 
         assertThatThrownBy(() -> Repinning.of(twice, twice)).hasMessageContaining("way 1");
         assertThatThrownBy(() -> Repinning.of(List.of(), twice)).hasMessageContaining("one way");
+    }
+
+    private static OldLead lead(
+            OldLead.Cover cover, Set<Condition> first, Set<Condition> along, Set<Condition> last) {
+        return new OldLead(
+                "a",
+                "b",
+                "c",
+                Optional.empty(),
+                Optional.empty(),
+                cover,
+                new OldLead.States(first, along, last),
+                false,
+                Optional.empty(),
+                List.of(),
+                "");
+    }
+
+    private static Reason reason(Condition first, Condition along, Condition last) {
+        return Proposal.of(lead(OldLead.Cover.PLASTIC, Set.of(first), Set.of(along), Set.of(last)))
+                .reason();
+    }
+
+    /** Ends that look good prove nothing: whatever the ends, the middle decides. */
+    @Test
+    void aLeadIsJudgedAlongItsLength() {
+        var sound = Condition.SOUND;
+
+        assertThat(reason(sound, sound, sound)).isEqualTo(Reason.SOUND);
+        assertThat(reason(sound, Condition.MELTED, sound)).isEqualTo(Reason.MELTED);
+        assertThat(reason(Condition.BARE, sound, sound)).isEqualTo(Reason.BARE);
+        assertThat(reason(sound, Condition.BRITTLE, sound)).isEqualTo(Reason.BRITTLE);
+        assertThat(reason(sound, Condition.OIL_SOAKED, sound)).isEqualTo(Reason.OILY);
+        assertThat(reason(sound, Condition.GREEN, sound)).isEqualTo(Reason.GREEN_ALONG);
+        assertThat(reason(sound, Condition.TAPED, sound)).isEqualTo(Reason.UNDER_TAPE);
+        assertThat(reason(sound, sound, Condition.GREEN)).isEqualTo(Reason.GREEN_END);
+        assertThat(reason(Condition.BRITTLE, sound, sound)).isEqualTo(Reason.POOR_END);
+        assertThat(Proposal.of(lead(OldLead.Cover.PLASTIC, Set.of(sound), Set.of(), Set.of(sound))))
+                .isEqualTo(new Proposal(Optional.empty(), Reason.UNSEEN));
+        assertThat(
+                        Proposal.of(
+                                        lead(
+                                                OldLead.Cover.RUBBER,
+                                                Set.of(sound),
+                                                Set.of(sound),
+                                                Set.of(sound)))
+                                .verdict())
+                .contains(OldLead.Verdict.CONDEMN);
+    }
+
+    /** ISO 6722 thin wall: 1.5 mm² has strands of about 1.7 mm, 6 mm² of 3.3 mm. */
+    @Test
+    void theSizeOfALeadIsKnownByItsBareCopper() {
+        assertThat(Proposal.size(new Metres(0.0017), Standard.METRIC)).hasToString("1.5mm2");
+        assertThat(Proposal.size(new Metres(0.0033), Standard.METRIC)).hasToString("6mm2");
+        assertThat(Proposal.size(new Metres(0.0010), Standard.METRIC)).hasToString("0.5mm2");
+    }
+
+    private static OneThing thing() {
+        return new OneThing(
+                new Vehicle("x", 1960, new Volts(12), Vehicle.Pole.NEGATIVE),
+                "Headlamps",
+                Optional.of(new Amps(15)),
+                new Amps(10),
+                2,
+                new Watts(60),
+                WireSize.parse("1.5mm2").orElseThrow(),
+                new Metres(1.2),
+                new Metres(2.5));
+    }
+
+    /** Battery, body, fuse, switch, two lamps; strap, two feeds, a feed and an earth each. */
+    @Test
+    void oneThingMakesTheSmallestJob() {
+        var job = thing().job();
+
+        assertThat(job.design().parts()).hasSize(6);
+        assertThat(job.design().wires()).hasSize(7);
+        assertThat(job.work().found()).contains(job.design());
+        assertThat(ChangeList.of(job))
+                .extracting(Change::sort)
+                .containsOnly(Change.Sort.STAYS)
+                .hasSize(13);
+        var point =
+                ((Outcome.Solved)
+                                new Solver(Netlist.of(job.design()))
+                                        .solve(Conditions.REST.with("lights", "on")))
+                        .point();
+        assertThat(point.voltsAt(Terminal.parse("H1.56").orElseThrow()).orElseThrow().value())
+                .isBetween(11.0, 12.4);
+    }
+
+    /** A wire that keeps an end moves; one that is thicker is another; one that goes comes off. */
+    @Test
+    void aChangeListSaysWhatBecomesOfEachPiece() {
+        var found = thing().job().design();
+        var wires = new ArrayList<>(found.wires());
+        var moved = wires.get(3);
+        wires.set(
+                3,
+                new Wire(
+                        moved.id(),
+                        moved.number(),
+                        moved.circuit(),
+                        moved.from(),
+                        new End(Terminal.parse("H2.56").orElseThrow(), Termination.BLADE_6_3),
+                        moved.cut(),
+                        moved.laid()));
+        var thicker = wires.get(2);
+        wires.set(
+                2,
+                new Wire(
+                        thicker.id(),
+                        thicker.number(),
+                        thicker.circuit(),
+                        thicker.from(),
+                        thicker.to(),
+                        new Cut(
+                                WireSize.parse("2.5mm2").orElseThrow(),
+                                thicker.cut().cover(),
+                                thicker.cut().colour()),
+                        thicker.laid()));
+        var gone = wires.removeLast();
+        var now = found.withWires(wires);
+        var changes = ChangeList.of(found, now, List.of());
+
+        assertThat(changes)
+                .filteredOn(each -> each.sort() != Change.Sort.STAYS)
+                .extracting(Change::key)
+                .containsExactly("wire/w7/OFF", "wire/w4/MOVES", "wire/w3/REPLACED");
+        var move = (Change.OfWire) changes.get(1);
+        assertThat(move.from().map(Object::toString)).contains("H1.56");
+        assertThat(move.to().map(Object::toString)).contains("H2.56");
+        var unused =
+                new UnusedLead(gone.number(), Optional.empty(), "wing", UnusedLead.Done.SEALED);
+        assertThat(ChangeList.of(found, now, List.of(unused)).getFirst().sort())
+                .isEqualTo(Change.Sort.SEALED);
+        assertThat(ChangeList.of(now, found, List.of()))
+                .filteredOn(each -> each.sort() == Change.Sort.NEW)
+                .extracting(Change::key)
+                .containsExactly("wire/w7/NEW");
+    }
+
+    @Test
+    void tooManyLampsAreRefused() {
+        var one = thing();
+        assertThatThrownBy(() ->
+                        new OneThing(
+                                one.vehicle(),
+                                "x",
+                                one.guard(),
+                                one.rating(),
+                                9,
+                                one.watts(),
+                                one.lead(),
+                                one.toSwitch(),
+                                one.toLamp()))
+                .hasMessageContaining("1 to 8 lamps");
     }
 }

@@ -118,7 +118,8 @@ class PlanTest {
     /** 18 wires in 144 minutes: 8 a wire instead of 9, and so the rest of the wires. */
     @Test
     void thePaceIsTheUsersOwnOnceItIsKnown() {
-        var job = demo("roadster");
+        var demo = demo("roadster");
+        var job = demo.with(demo.work().with(Diary.NONE));
         var entry =
                 new Diary.Entry(
                         NOW,

@@ -44,7 +44,7 @@ final class BoxForm extends VBox {
         setId("boxes");
         all =
                 Choices.of(
-                        List.of(Optional.<FoundBox>empty()),
+                        new ArrayList<>(List.of(Optional.<FoundBox>empty())),
                         each -> each.map(FoundBox::name).orElse(Words.of("box.other")));
         all.setId("box-all");
         all.setOnAction(_ -> Optional.ofNullable(all.getValue()).ifPresent(this::show));

@@ -50,9 +50,9 @@ final class ChangeView extends Pages implements LogTab {
     private Node list(Surroundings with) {
         table.setId("change-table");
         Tables.dress(table, Words.of("change.none"));
-        Tables.column(table, Words.of("list.done"), each -> isDone(each) ? "\u2713" : "\u25a1");
+        Tables.column(table, Words.of("list.ticked"), each -> isDone(each) ? "\u2713" : "\u25a1");
         Tables.column(table, Words.of("list.change"), each -> Words.of("change", each.sort()));
-        Tables.column(table, Words.of("list.what"), each -> words().what(each));
+        Tables.column(table, Words.of("list.item"), each -> words().what(each));
         Tables.column(table, Words.of("list.from"), each -> words().from(each));
         Tables.column(table, Words.of("list.to"), each -> words().to(each));
         Tables.widths(table, 60, 120, 230, 180, 180);
@@ -73,7 +73,7 @@ final class ChangeView extends Pages implements LogTab {
         keep.setId("change-found");
         var forget = Texts.button(Words.of("change.forget"), "plain-button", this::forget);
         forget.setId("change-forget");
-        var tick = Texts.button(Words.of("fitting.tick"), "main-button", this::turn);
+        var tick = Texts.button(Words.of("change.tick"), "main-button", this::turn);
         tick.setId("change-tick");
         state.setId("change-state");
         VBox.setVgrow(table, Priority.ALWAYS);

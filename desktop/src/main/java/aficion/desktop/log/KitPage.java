@@ -50,7 +50,7 @@ final class KitPage extends VBox {
         setId("kit");
         kit = Fields.of("kit-name", Words.of("kit.name"), 14, this::refresh);
         lead = Fields.of("kit-lead", Words.of("list.lead"), 8, this::note);
-        what = Fields.of("kit-what", Words.of("list.what"), 16, this::note);
+        what = Fields.of("kit-what", Words.of("list.item"), 16, this::note);
         size = Fields.of("kit-size", Words.of("list.size"), 6, this::note);
         fuse = Fields.of("kit-fuse", Words.of("kit.fuse"), 5, this::note);
         goes = Fields.of("kit-goes", Words.of("kit.goes"), 8, this::send);
@@ -61,7 +61,7 @@ final class KitPage extends VBox {
         table.setId("kit-table");
         Tables.dress(table, Words.of("kit.none"));
         Tables.column(table, Words.of("list.lead"), KitLead::name);
-        Tables.column(table, Words.of("list.what"), KitLead::what);
+        Tables.column(table, Words.of("list.item"), KitLead::what);
         Tables.column(
                 table,
                 Words.of("list.size"),

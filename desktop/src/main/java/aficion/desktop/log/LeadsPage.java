@@ -34,7 +34,7 @@ final class LeadsPage extends ProbePage {
     private final TextField ohms;
 
     LeadsPage(Workbench bench) {
-        super(bench, "leads", "lead", "rank", "what", "expected", "measured");
+        super(bench, "leads", "lead", "rank", "item", "expected", "measured");
         widths(120, 60, 360, 110, 110);
         lead = Fields.of("lead-name", Words.of("list.lead"), 8, this::note);
         colour.setId("lead-colour");

@@ -19,6 +19,8 @@ import javafx.scene.layout.VBox;
 
 /** Survey, identify, change, plan, diary, hand-over, one after the other; the clock beside all. */
 final class LogView extends VBox {
+    private static final double ASIDE = 300;
+
     private final StackPane middle = new StackPane();
     private final ToggleGroup tabs = new ToggleGroup();
     private final HBox head = new HBox(6);
@@ -48,10 +50,12 @@ final class LogView extends VBox {
         head.getChildren().addAll(Texts.spring(), hours);
         head.setMinHeight(USE_PREF_SIZE);
         getChildren().addAll(head, middle);
-        aside.getStyleClass().add("inspector-scroll");
+        aside.getStyleClass().addAll("inspector", "inspector-scroll");
         aside.setFitToWidth(true);
         aside.setContent(beside);
         aside.setFocusTraversable(false);
+        aside.setPrefWidth(ASIDE);
+        aside.setMinWidth(ASIDE);
         show(first);
     }
 

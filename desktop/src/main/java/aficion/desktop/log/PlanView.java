@@ -42,7 +42,9 @@ final class PlanView extends ScrollPane implements LogTab {
     private static final double USUAL_HOURS = 2;
     private static final double MOST_HOURS = 8;
     private static final int SHOWN = 9;
-    private static final double LIST = 5 * ROW + 4;
+    private static final double HIGH_ROW = 46;
+    private static final double LIST = 4 * HIGH_ROW + 4;
+    private static final double TIME = 40;
 
     private final Workbench bench;
     private final Consumer<String> summary;
@@ -94,6 +96,7 @@ final class PlanView extends ScrollPane implements LogTab {
         tonight.setPlaceholder(Texts.wrapped(Words.of("plan.tonight.none"), "empty"));
         now.setPlaceholder(Texts.wrapped(Words.of("plan.now.none"), "empty"));
         waiting.setPlaceholder(Texts.wrapped(Words.of("plan.waits.none"), "empty"));
+        waiting.setFixedCellSize(HIGH_ROW);
         now.setPrefHeight(LIST);
         waiting.setPrefHeight(LIST);
         setContent(content());
@@ -299,6 +302,13 @@ final class PlanView extends ScrollPane implements LogTab {
         return said.isEmpty() ? Words.of("plan.pace.typical") : String.join(" ", said);
     }
 
+    private static Label time(double minutes) {
+        var time = Texts.label(PlanWords.time(minutes), "condensed");
+        time.setMinWidth(TIME);
+        time.setAlignment(Pos.CENTER_RIGHT);
+        return time;
+    }
+
     private PlanWords words() {
         return new PlanWords(bench.design(), bench.units());
     }
@@ -323,9 +333,7 @@ final class PlanView extends ScrollPane implements LogTab {
             var name = Texts.label(words().name(pick), "strong");
             var hand = words().toHand(pick.task()).stream().limit(3).toList();
             var with = Texts.label(String.join(", ", hand), "quiet");
-            var time = Texts.label(PlanWords.time(pick.minutes()), "condensed");
-            time.setMinWidth(Region.USE_PREF_SIZE);
-            var row = new HBox(10, tick, name, Texts.spring(), with, time);
+            var row = new HBox(10, tick, name, Texts.spring(), with, time(pick.minutes()));
             row.setAlignment(Pos.CENTER_LEFT);
             HBox.setHgrow(name, Priority.SOMETIMES);
             row.setMaxWidth(getListView().getWidth() - 24);
@@ -350,20 +358,20 @@ final class PlanView extends ScrollPane implements LogTab {
                 return;
             }
             var name = Texts.label(words().name(task));
-            var row = new HBox(8, name, Texts.spring());
             if (waits) {
-                var first =
+                var why =
                         plan.get().stream()
                                 .flatMap(found -> found.waits(task).stream())
-                                .findFirst();
-                first.ifPresent(before ->
-                        row.getChildren().add(Texts.label(Words.of("why", before.why()), "quiet")));
-            } else {
-                var minutes = plan.get().map(found -> found.pace().left(task)).orElse(0.0);
-                var time = Texts.label(PlanWords.time(minutes), "condensed");
-                time.setMinWidth(Region.USE_PREF_SIZE);
-                row.getChildren().add(time);
+                                .findFirst()
+                                .map(before -> Words.of("why", before.why()))
+                                .orElse("");
+                var both = new VBox(name, Texts.label(why, "quiet"));
+                both.setMaxWidth(getListView().getWidth() - 24);
+                setGraphic(both);
+                return;
             }
+            var minutes = plan.get().map(found -> found.pace().left(task)).orElse(0.0);
+            var row = new HBox(8, name, Texts.spring(), time(minutes));
             row.setAlignment(Pos.CENTER_LEFT);
             row.setMaxWidth(getListView().getWidth() - 24);
             setGraphic(row);

@@ -44,9 +44,9 @@ final class PlugPage extends VBox {
         table.setId("plug-table");
         notes.setId("plug-notes");
         Tables.dress(table, Words.of("plug.none"));
-        Tables.column(table, Words.of("list.done"), each -> isDone(each) ? "\u2713" : "\u25a1");
+        Tables.column(table, Words.of("list.ticked"), each -> isDone(each) ? "\u2713" : "\u25a1");
         Tables.column(table, Words.of("list.change"), each -> Words.of("repin", each.action()));
-        Tables.column(table, Words.of("list.what"), Repinning.Step::function);
+        Tables.column(table, Words.of("list.item"), Repinning.Step::function);
         Tables.column(table, Words.of("list.from"), Repinning.Step::from);
         Tables.column(table, Words.of("list.to"), Repinning.Step::to);
         Tables.column(table, Words.of("list.colour"), Repinning.Step::colour);

@@ -20,7 +20,7 @@ final class SetPage extends ProbePage {
     private final TextField ohms;
 
     SetPage(Workbench bench) {
-        super(bench, "set", "lead", "what", "measured");
+        super(bench, "set", "lead", "item", "measured");
         widths(120, 460, 120);
         one = Fields.of("set-one", Words.of("identify.one"), 8, this::note);
         other = Fields.of("set-other", Words.of("identify.other"), 8, this::note);

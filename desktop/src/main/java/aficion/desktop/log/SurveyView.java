@@ -48,7 +48,7 @@ final class SurveyView extends VBox implements LogTab {
     private final TextField name = field("name", 8);
     private final TextField from = field("from", 11);
     private final TextField to = field("to", 11);
-    private final TextField bare = field("bare", 5);
+    private final TextField bare = field("bare", 7);
     private final TextField words = field("words", 20);
     private final ComboBox<Optional<Colour>> colour =
             ColourChoices.orNone(Words.of("survey.colour"));

@@ -219,7 +219,9 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(51)
+                    .hasSize(62)
+                    .contains("survey.csv", "changes.pdf", "plan.csv", "diary.pdf", "card.pdf")
+                    .contains("hand-over.pdf")
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
                     .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv")
                     .contains(
@@ -236,6 +238,110 @@ class CommandsTest {
                 .first()
                 .isEqualTo("No.,Size,Colour,Way,Slack,Rise,Loop,Strip,Cut to,From");
         assertThat(Files.readAllLines(folder.resolve("out").resolve("labels.csv"))).hasSize(125);
+    }
+
+    private String table(String... lines) throws IOException {
+        var file = folder.resolve("table" + lines.length + lines[0].length() + ".csv");
+        Files.writeString(file, String.join("\n", lines) + "\n");
+        return file.toString();
+    }
+
+    @Test
+    void identifyNamesSwitchesAndLeads() throws IOException {
+        var key =
+                run(
+                        "identify",
+                        table(
+                                "terminal,position,volts",
+                                "A,off,12.6",
+                                "A,run,12.5V",
+                                "A,start,10",
+                                "B,off,0",
+                                "B,run,\"12,4\"",
+                                "B,start,0.1",
+                                "C,off,0",
+                                "C,run,0",
+                                "C,start,"));
+        assertThat(rows(key.out()))
+                .extracting(row -> row.get("terminal") + " " + row.get("name"))
+                .containsExactly(
+                        "A always live (30)",
+                        "B accessory that drops in start (15a/75)",
+                        "C unknown");
+        assertThat(key.err()).contains("C is to be read in start");
+        var hand =
+                run(
+                        "identify",
+                        table(
+                                "one,other,position,closed",
+                                "A,B,up,yes",
+                                "A,C,down,yes",
+                                "A,B,down,no"));
+        assertThat(rows(hand.out()).getFirst().get("name")).isEqualTo("unknown");
+        assertThat(hand.err()).contains("Try next: A and C");
+        var leads = run("identify", table("lead;volts;amps", "main;12.6;4.43", "burnt;12.6;0"));
+        assertThat(rows(leads.out()))
+                .filteredOn(row -> row.get("rank").equals("1"))
+                .extracting(row -> row.get("lead") + " " + row.get("what"))
+                .containsExactly(
+                        "main headlamp main, 60 W",
+                        "burnt open filament, or a lead that ends nowhere");
+        assertThat(rows(leads.out()).getFirst().get("expected")).isEqualTo("4.43");
+        var ohms = run("identify", table("lead,colour,ohms", "sense,black,4700", "e,brown,0.1"));
+        assertThat(ohms.err()).contains("sense is black and not earth");
+        var set = run("identify", table("one,other,ohms", "a,b,0.6", "b,c,0.6", "a,c,0.6"));
+        assertThat(rows(set.out())).allMatch(row -> row.get("what").startsWith("alternating"));
+    }
+
+    @Test
+    void badTablesEndWithTwoAndOneLine() throws IOException {
+        for (var bad :
+                List.of(
+                        table("terminal,position,volts", "A,off,much"),
+                        table("one,other,position,closed", "A,A,up,yes"),
+                        table("one,other,position,closed", "A,B,up,perhaps"),
+                        table("lead,volts,amps", "a,,4.4"),
+                        table("what,ever", "1,2"),
+                        folder.resolve("none.csv").toString(),
+                        "/dev/zero")) {
+            var ran = run("identify", bad);
+            assertThat(ran.code()).as(bad).isEqualTo(2);
+            assertThat(ran.err().lines()).as(bad).hasSize(1);
+        }
+        var twice = table("way,function,colour", "1,a,", "1,b,");
+        assertThat(run("repin", twice, twice).err()).contains("way 1 stands twice");
+        assertThat(run("plan", "demo:roadster", "--hours", "many").code()).isEqualTo(2);
+        assertThat(run("plan", "demo:roadster", "--hours", "-1").code()).isEqualTo(2);
+    }
+
+    @Test
+    void repinPrintsTheMovesInOrder() throws IOException {
+        var was = table("way,function,colour", "1,a,red", "2,b,blue", "3,blocked,", "4,old,green");
+        var wants = table("way,function,colour ", "1,b,", "2,a,", "3,earth,", "4,,");
+
+        assertThat(rows(run("repin", was, wants).out()))
+                .extracting(row -> row.get("action") + " " + row.get("from") + ">" + row.get("to"))
+                .containsExactly(
+                        "open >3",
+                        "off 4>",
+                        "move 2>spare",
+                        "move 1>2",
+                        "move spare>1",
+                        "new >3",
+                        "blank >4");
+    }
+
+    @Test
+    void planPrintsTheTasksAndAnEvening() {
+        var all = rows(run("plan", "demo:roadster").out());
+        assertThat(all).extracting(row -> row.get("task")).contains("make/5", "power", "road");
+        var evening = run("plan", "demo:roadster", "--hours", "2");
+        assertThat(
+                        rows(evening.out()).stream()
+                                .mapToInt(row -> Integer.parseInt(row.get("minutes")))
+                                .sum())
+                .isBetween(60, 122);
+        assertThat(evening.err()).contains("battery off, nothing half joined");
     }
 
     @Test

@@ -60,7 +60,7 @@ public final class WorkListings {
                         .toList());
     }
 
-    /** How a lead is, at its ends and between them. */
+    /** How a lead is: what is wrong with it and where, and where nobody looked. */
     public static String states(OldLead lead) {
         var states = lead.states();
         var said = new ArrayList<String>();
@@ -70,11 +70,13 @@ public final class WorkListings {
         add(said, "survey.first", states.first());
         add(said, "survey.along", states.along());
         add(said, "survey.last", states.last());
-        return String.join("; ", said);
+        return said.isEmpty() ? Words.of("survey.sound") : String.join("; ", said);
     }
 
     private static void add(List<String> said, String where, Collection<OldLead.Condition> seen) {
-        if (!seen.isEmpty()) {
+        if (seen.isEmpty()) {
+            said.add(Words.of(where, Words.of("survey.unseen")));
+        } else if (!seen.contains(OldLead.Condition.SOUND)) {
             said.add(
                     Words.of(
                             where,
@@ -89,7 +91,7 @@ public final class WorkListings {
         var words = new PlanWords(job.design(), units);
         return Listings.of(
                 "changes",
-                List.of("change", "what", "from", "to", "done"),
+                List.of("change", "item", "from", "to", "ticked"),
                 ChangeList.of(job).stream()
                         .filter(change -> change.sort() != Change.Sort.STAYS)
                         .map(change ->
