@@ -1,5 +1,7 @@
 package aficion.change;
 
+import aficion.job.FoundBox.Fed;
+import aficion.job.FoundBox.Seat;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -24,12 +26,6 @@ public record PlugWay(
         Optional<Boolean> proves) {
     private static final int LONGEST = 60;
 
-    /** What a function is given for it to act. */
-    public enum Fed {
-        LIVE,
-        EARTH
-    }
-
     /**
      * @throws IllegalArgumentException when it has no number, or is closed and used
      */
@@ -43,6 +39,18 @@ public record PlugWay(
         if (way.length() > LONGEST || function.length() > LONGEST || alias.length() > LONGEST) {
             throw new IllegalArgumentException("way " + way + " says more than 60 signs");
         }
+    }
+
+    /** A way as it was found. */
+    public static PlugWay of(Seat seat) {
+        return new PlugWay(
+                seat.way(),
+                seat.isBlocked() ? "" : seat.what(),
+                seat.alias().orElse(""),
+                seat.colour(),
+                seat.isBlocked(),
+                seat.fed(),
+                seat.proves());
     }
 
     /** A way by its number, its function and the colour of its wire. */

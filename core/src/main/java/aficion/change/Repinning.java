@@ -1,5 +1,6 @@
 package aficion.change;
 
+import aficion.job.FoundBox.Fed;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -51,7 +52,7 @@ public final class Repinning {
     /** What is to be known of a function before power is on. */
     public sealed interface Note {
         /** It was given one side and now wants the other. */
-        record OtherSide(String function, PlugWay.Fed was, PlugWay.Fed wants) implements Note {}
+        record OtherSide(String function, Fed was, Fed wants) implements Note {}
 
         /** Its lamp proved out and will not, or the other way round. */
         record ProvesOtherwise(String function, boolean proves) implements Note {}
@@ -236,7 +237,7 @@ public final class Repinning {
                             && !pin.proves().equals(way.proves());
             if (otherwise) {
                 notes.add(new Note.ProvesOtherwise(way.function(), way.proves().get()));
-                if (way.proves().get() && way.fed().filter(PlugWay.Fed.EARTH::equals).isPresent()) {
+                if (way.proves().get() && way.fed().filter(Fed.EARTH::equals).isPresent()) {
                     notes.add(new Note.Diode(way.function()));
                 }
             }

@@ -16,13 +16,18 @@ import java.util.Set;
  * @param ticked what is done of the plan and of the changes, by the keys of its tasks and changes
  * @param running what the clock runs for; empty while it stands
  * @param rate what an hour costs, in the user's money
+ * @param fasteners how tight each is made, by what the maker says
  */
 public record Diary(
-        List<Entry> entries, Set<String> ticked, Optional<Running> running, Optional<Double> rate) {
+        List<Entry> entries,
+        Set<String> ticked,
+        Optional<Running> running,
+        Optional<Double> rate,
+        List<Fastener> fasteners) {
 
     /** Nothing written. */
     public static final Diary NONE =
-            new Diary(List.of(), Set.of(), Optional.empty(), Optional.empty());
+            new Diary(List.of(), Set.of(), Optional.empty(), Optional.empty(), List.of());
 
     private static final int LONGEST_WORDS = 2000;
     private static final int LONGEST_KEY = 120;
@@ -97,6 +102,31 @@ public record Diary(
         }
     }
 
+    /**
+     * A bolt or nut of this vehicle.
+     *
+     * @param name what it holds; its own
+     * @param thread of which thread it is, such as {@code M8}
+     * @param torque how tight it is made, newton metres
+     * @param with what goes on its thread, and in which order it is tightened with others, in words
+     */
+    public record Fastener(String name, String thread, double torque, String with) {
+        private static final int LONGEST = 60;
+        private static final double TIGHTEST = 1000;
+
+        /**
+         * @throws IllegalArgumentException when it has no name, or a torque beyond 0 to 1000 N·m
+         */
+        public Fastener {
+            Names.requireSaid("what a bolt holds", name, LONGEST);
+            Names.requireLine("a thread", thread, LONGEST);
+            Names.requireLine("what goes with it", with, 2 * LONGEST);
+            if (!(torque > 0 && torque <= TIGHTEST)) {
+                throw new IllegalArgumentException("a torque is 0 to 1000 N\u00b7m");
+            }
+        }
+    }
+
     /** What the clock runs for, and since when. */
     public record Running(Optional<CircuitId> circuit, Optional<String> task, Instant since) {
         /** The minutes since, rounded; at least one, at most a day. */
@@ -108,6 +138,7 @@ public record Diary(
 
     public Diary {
         entries = List.copyOf(entries);
+        fasteners = List.copyOf(fasteners);
         ticked = Collections.unmodifiableSet(new LinkedHashSet<>(ticked));
         if (rate.filter(money -> !(money >= 0 && money <= MOST_MONEY)).isPresent()) {
             throw new IllegalArgumentException("an hour costs 0 to 1000000");
@@ -140,7 +171,7 @@ public record Diary(
             at--;
         }
         more.add(at, entry);
-        return new Diary(more, ticked, running, rate);
+        return new Diary(more, ticked, running, rate, fasteners);
     }
 
     /** The same with an entry in the place of another. */
@@ -152,7 +183,7 @@ public record Diary(
     public Diary without(Entry entry) {
         var left = new ArrayList<>(entries);
         left.remove(entry);
-        return new Diary(left, ticked, running, rate);
+        return new Diary(left, ticked, running, rate, fasteners);
     }
 
     /** The same with a task or change done, or not. */
@@ -164,16 +195,34 @@ public record Diary(
         } else {
             keys.remove(key);
         }
-        return new Diary(entries, keys, running, rate);
+        return new Diary(entries, keys, running, rate, fasteners);
     }
 
     /** The same with the clock running for something, or standing. */
     public Diary with(Optional<Running> clock) {
-        return new Diary(entries, ticked, clock, rate);
+        return new Diary(entries, ticked, clock, rate, fasteners);
     }
 
     /** The same with another price of an hour. */
     public Diary costing(Optional<Double> money) {
-        return new Diary(entries, ticked, running, money);
+        return new Diary(entries, ticked, running, money, fasteners);
+    }
+
+    /** The same with a fastener in the place of the one of its name. */
+    public Diary with(Fastener fastener) {
+        var others = new ArrayList<>(fasteners);
+        others.removeIf(each -> each.name().equals(fastener.name()));
+        others.add(fastener);
+        return new Diary(entries, ticked, running, rate, others);
+    }
+
+    /** The same without a fastener. */
+    public Diary without(Fastener fastener) {
+        return new Diary(
+                entries,
+                ticked,
+                running,
+                rate,
+                fasteners.stream().filter(each -> !each.equals(fastener)).toList());
     }
 }

@@ -1,6 +1,7 @@
 package aficion.job;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A fuse box, a plug or a post as it was found: what sits on which way or stud, in order.
@@ -18,18 +19,47 @@ public record FoundBox(String name, Sort sort, List<Seat> seats) {
         POST
     }
 
+    /** What a function is given for it to act. */
+    public enum Fed {
+        LIVE,
+        EARTH
+    }
+
     /**
      * What sits at one place.
      *
      * @param way its number, letter, or place on the stud
      * @param what what sits there; empty where nothing does
      * @param colour of its wire, in words
+     * @param alias what another book calls it
+     * @param fed what it is given, where somebody said
+     * @param proves whether its lamp lights with the key and goes out, where somebody said
      */
-    public record Seat(String way, String what, String colour) {
+    public record Seat(
+            String way,
+            String what,
+            String colour,
+            Optional<String> alias,
+            Optional<Fed> fed,
+            Optional<Boolean> proves) {
+        /** What a way is called that no pin goes into. */
+        private static final String BLOCKED = "blocked";
+
         public Seat {
             Names.requireSaid("a way", way, LONGEST);
             Names.requireLine("what sits there", what, LONGEST);
             Names.requireLine("a colour", colour, LONGEST);
+            alias.ifPresent(text -> Names.requireLine("another name", text, LONGEST));
+        }
+
+        /** One of which no more is said. */
+        public Seat(String way, String what, String colour) {
+            this(way, what, colour, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** Whether it is closed, so that no pin goes in. */
+        public boolean isBlocked() {
+            return what.equalsIgnoreCase(BLOCKED);
         }
     }
 

@@ -1,5 +1,6 @@
 package aficion.job;
 
+import aficion.catalogue.Housings;
 import aficion.catalogue.WireSize;
 import aficion.quantity.Amps;
 import java.util.List;
@@ -11,8 +12,9 @@ import java.util.stream.Stream;
  *
  * @param name what it is called; its own
  * @param settings what its selector switches stand at, and values it was given
+ * @param plug what it is plugged in with, where that has been said
  */
-public record Kit(String name, List<KitLead> leads, List<Setting> settings) {
+public record Kit(String name, List<KitLead> leads, List<Setting> settings, Optional<Plug> plug) {
     private static final int LONGEST = 40;
     private static final int LONGEST_WORDS = 200;
 
@@ -64,6 +66,24 @@ public record Kit(String name, List<KitLead> leads, List<Setting> settings) {
         }
     }
 
+    /**
+     * What a kit is plugged in with.
+     *
+     * @param body its key among the bodies of connectors
+     * @param sockets whether its half has the sockets
+     * @param into the connector of this vehicle
+     */
+    public record Plug(String body, boolean sockets, PartId into) {
+        /**
+         * @throws IllegalArgumentException when there is no such body
+         */
+        public Plug {
+            if (Housings.find(body).isEmpty()) {
+                throw new IllegalArgumentException("there is no connector body " + body);
+            }
+        }
+    }
+
     /** A selector switch, or a value. */
     public record Setting(String name, String value) {
         public Setting {
@@ -92,7 +112,19 @@ public record Kit(String name, List<KitLead> leads, List<Setting> settings) {
                                 .map(each -> each.name().equals(lead.name()) ? lead : each)
                                 .toList()
                         : Stream.concat(others, Stream.of(lead)).toList(),
-                settings);
+                settings,
+                plug);
+    }
+
+    /** The same, plugged in so. */
+    public Kit with(Plug how) {
+        return new Kit(name, leads, settings, Optional.of(how));
+    }
+
+    /** The same with a setting in the place of the one of its name. */
+    public Kit with(Setting setting) {
+        var others = settings.stream().filter(each -> !each.name().equals(setting.name()));
+        return new Kit(name, leads, Stream.concat(others, Stream.of(setting)).toList(), plug);
     }
 
     /** Those of its leads that nothing needs, as they are listed. */
@@ -107,6 +139,10 @@ public record Kit(String name, List<KitLead> leads, List<Setting> settings) {
 
     /** What of it goes to a terminal that is there. */
     Kit in(Design design) {
-        return new Kit(name, leads.stream().map(lead -> lead.in(design)).toList(), settings);
+        return new Kit(
+                name,
+                leads.stream().map(lead -> lead.in(design)).toList(),
+                settings,
+                plug.filter(each -> design.find(each.into()).isPresent()));
     }
 }

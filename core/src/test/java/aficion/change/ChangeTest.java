@@ -5,13 +5,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import aficion.catalogue.WireSize;
 import aficion.catalogue.WireSize.Standard;
-import aficion.change.PlugWay.Fed;
 import aficion.change.Proposal.Reason;
 import aficion.change.Repinning.Action;
 import aficion.job.Cut;
+import aficion.job.DesignBuilder;
 import aficion.job.End;
+import aficion.job.FoundBox.Fed;
+import aficion.job.JoinKind;
+import aficion.job.Kit;
 import aficion.job.OldLead;
 import aficion.job.OldLead.Condition;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Termination;
 import aficion.job.UnusedLead;
@@ -335,5 +339,28 @@ class ChangeTest {
                                 one.toSwitch(),
                                 one.toLamp()))
                 .hasMessageContaining("1 to 8 lamps");
+    }
+
+    /** A kit's half plugged to ours: ours has the sockets, is keyed, and has three ways of 20 A. */
+    @Test
+    void aKitsPlugIsHeldAgainstOurs() {
+        var connector =
+                new JoinKind.Connector(
+                        List.of("1", "2", "3"),
+                        new Amps(20),
+                        Optional.of(new JoinKind.Housed("flat-3", JoinKind.Half.A, true)));
+        var design = DesignBuilder.twelveVolts().part("X1", connector).build();
+        var kit = new Kit("fan", List.of(), List.of(), Optional.empty());
+        var into = new PartId("X1");
+
+        assertThat(PlugFit.of(design, kit.with(new Kit.Plug("flat-3", false, into)))).isEmpty();
+        assertThat(PlugFit.of(design, kit.with(new Kit.Plug("flat-3", true, into))))
+                .containsExactly(new PlugFit.Misfit.SameGender(true));
+        assertThat(PlugFit.of(design, kit.with(new Kit.Plug("small-flat-2", false, into))))
+                .containsExactly(
+                        new PlugFit.Misfit.OtherWays(2, 3),
+                        new PlugFit.Misfit.LessAmps(new Amps(8), new Amps(20)),
+                        new PlugFit.Misfit.OtherTerminals("blade-2-8", "blade-6-3"));
+        assertThatThrownBy(() -> new Kit.Plug("none", true, into)).hasMessageContaining("none");
     }
 }

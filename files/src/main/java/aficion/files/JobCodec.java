@@ -318,12 +318,13 @@ public final class JobCodec {
     }
 
     /** The diary, as it is kept. */
-    @JsonPropertyOrder({"entries", "ticked", "running", "rate"})
+    @JsonPropertyOrder({"entries", "ticked", "running", "rate", "fasteners"})
     record Written(
             Optional<List<Diary.Entry>> entries,
             Optional<List<String>> ticked,
             Optional<Diary.Running> running,
-            Optional<Double> rate) {
+            Optional<Double> rate,
+            Optional<List<Diary.Fastener>> fasteners) {
         static Optional<Written> of(Diary diary) {
             return diary.equals(Diary.NONE)
                     ? Optional.empty()
@@ -332,7 +333,8 @@ public final class JobCodec {
                                     some(diary.entries()),
                                     some(List.copyOf(diary.ticked())),
                                     diary.running(),
-                                    diary.rate()));
+                                    diary.rate(),
+                                    some(diary.fasteners())));
         }
 
         Diary diary() {
@@ -340,7 +342,8 @@ public final class JobCodec {
                     entries.orElse(List.of()),
                     new LinkedHashSet<>(ticked.orElse(List.of())),
                     running,
-                    rate);
+                    rate,
+                    once("work.diary.fasteners", fasteners, Diary.Fastener::name));
         }
     }
 

@@ -318,6 +318,7 @@ final class JobMapping {
                 OldLead.Condition.class,
                 OldLead.Verdict.class,
                 FoundBox.Sort.class,
+                FoundBox.Fed.class,
                 Diary.Sort.class,
                 SourceKind.Alternator.Style.class,
                 SourceKind.Flywheel.Winding.class,

@@ -1,6 +1,7 @@
 package aficion.files;
 
 import aficion.change.PlugWay;
+import aficion.job.FoundBox.Fed;
 import aficion.job.Probed;
 import aficion.job.WireColour;
 import aficion.quantity.Amps;
@@ -190,10 +191,10 @@ public final class ProbeList {
         return read;
     }
 
-    private static Optional<PlugWay.Fed> fed(String text) {
+    private static Optional<Fed> fed(String text) {
         return switch (text) {
-            case "live" -> Optional.of(PlugWay.Fed.LIVE);
-            case "earth", "ground" -> Optional.of(PlugWay.Fed.EARTH);
+            case "live" -> Optional.of(Fed.LIVE);
+            case "earth", "ground" -> Optional.of(Fed.EARTH);
             default -> Optional.empty();
         };
     }

@@ -1,5 +1,6 @@
 package aficion.words;
 
+import aficion.change.PlugFit;
 import aficion.change.Repinning;
 import aficion.identify.ContactTable;
 import aficion.identify.Hangs;
@@ -177,6 +178,28 @@ public final class IdentifyWords {
             case Repinning.Note.Diode(var function) -> Words.of("repin.note.diode", function);
             case Repinning.Note.Alike(var colour, var ways) ->
                     Words.of("repin.note.alike", colour, String.join(", ", ways));
+        };
+    }
+
+    /** What of a kit does not fit. */
+    public static String misfit(PlugFit.Misfit misfit) {
+        var key = "misfit." + misfit.getClass().getSimpleName();
+        return switch (misfit) {
+            case PlugFit.Misfit.OtherTerminals(var theirs, var ours) -> Words.of(key, theirs, ours);
+            case PlugFit.Misfit.OtherWays(var theirs, var ours) -> Words.of(key, theirs, ours);
+            case PlugFit.Misfit.SameGender(var sockets) ->
+                    Words.of(key, Words.of(sockets ? "kit.sockets" : "kit.pins"));
+            case PlugFit.Misfit.NotKeyed(var theirs) -> Words.of(theirs ? key + ".theirs" : key);
+            case PlugFit.Misfit.LessAmps(var theirs, var ours) ->
+                    Words.of(key, UNITS.print(theirs), UNITS.print(ours));
+            case PlugFit.Misfit.NotSealed(var theirs) -> Words.of(theirs ? key + ".theirs" : key);
+            case PlugFit.Misfit.BodyUnknown() -> Words.of(key);
+            case PlugFit.Misfit.FuseTooLarge(var lead, var carries) ->
+                    Words.of(
+                            key,
+                            lead.name(),
+                            lead.fuse().map(UNITS::print).orElse(""),
+                            UNITS.print(carries));
         };
     }
 }

@@ -378,7 +378,15 @@ class JobCodecTest {
                                 new FoundBox(
                                         "box",
                                         FoundBox.Sort.FUSE_BOX,
-                                        List.of(new FoundBox.Seat("1", "horn", "purple"))))
+                                        List.of(
+                                                new FoundBox.Seat("1", "horn", "purple"),
+                                                new FoundBox.Seat(
+                                                        "2",
+                                                        "oil lamp",
+                                                        "white/brown",
+                                                        Optional.of("warning"),
+                                                        Optional.of(FoundBox.Fed.EARTH),
+                                                        Optional.of(true)))))
                         .with(
                                 new Kit(
                                         "fan kit",
@@ -391,7 +399,12 @@ class JobCodecTest {
                                                         Optional.of(new Amps(5)),
                                                         Optional.empty(),
                                                         Optional.of(UnusedLead.Done.SEALED))),
-                                        List.of(new Kit.Setting("switch 1", "on"))))
+                                        List.of(new Kit.Setting("switch 1", "on")),
+                                        Optional.of(
+                                                new Kit.Plug(
+                                                        "flat-4",
+                                                        true,
+                                                        job.design().parts().getFirst().id()))))
                         .with(Probed.NONE.with(new Probed.KeyVolts("30", "off", new Volts(12.6))))
                         .with(new Photograph(picture, "the bulkhead"));
         var entry =
@@ -415,7 +428,8 @@ class JobCodecTest {
                                                 Optional.empty(),
                                                 Optional.of("lay/1"),
                                                 Instant.parse("2026-05-02T18:00:00Z"))))
-                        .costing(Optional.of(45.0));
+                        .costing(Optional.of(45.0))
+                        .with(new Diary.Fastener("bracket", "M8", 25, "locker"));
         var noted = job.with(job.work().with(survey).with(diary));
 
         assertThat(JobCodec.read(JobCodec.write(noted))).isEqualTo(noted);

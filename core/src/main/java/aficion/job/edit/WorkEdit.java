@@ -90,7 +90,8 @@ public sealed interface WorkEdit extends Step {
         ENTRY,
         TICK,
         CLOCK,
-        RATE
+        RATE,
+        FASTENER
     }
 
     /** Notes what was found, or measured of it. */

@@ -13,6 +13,7 @@ import aficion.words.Words;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -78,9 +79,20 @@ final class BoxForm extends VBox {
     }
 
     private static String lines(FoundBox box) {
-        return box.seats().stream()
-                .map(seat -> String.join(", ", seat.way(), seat.what(), seat.colour()))
-                .collect(Collectors.joining("\n"));
+        return box.seats().stream().map(BoxForm::line).collect(Collectors.joining("\n"));
+    }
+
+    /** A line of it, without what is not said at its end. */
+    private static String line(Seat seat) {
+        var cells =
+                List.of(
+                        seat.way(),
+                        seat.what(),
+                        seat.colour(),
+                        seat.alias().orElse(""),
+                        seat.fed().map(fed -> fed.name().toLowerCase(Locale.ROOT)).orElse(""),
+                        seat.proves().map(proves -> proves ? "proves" : "silent").orElse(""));
+        return String.join(", ", cells).replaceFirst("[, ]+$", "");
     }
 
     void refresh() {
@@ -121,13 +133,38 @@ final class BoxForm extends VBox {
                     return new Seat(
                             numbered ? cells[0].strip() : String.valueOf(i + 1),
                             (numbered ? cells[1] : cells[0]).strip(),
-                            cells.length > 2 ? cells[2].strip() : "");
+                            cell(cells, 2),
+                            Optional.of(cell(cells, 3)).filter(text -> !text.isEmpty()),
+                            fed(cell(cells, 4)),
+                            proves(cell(cells, 5)));
                 })
                 .toList();
     }
 
+    private static String cell(String[] cells, int at) {
+        return cells.length > at ? cells[at].strip() : "";
+    }
+
+    private static Optional<FoundBox.Fed> fed(String text) {
+        return switch (text.toLowerCase(Locale.ROOT)) {
+            case "" -> Optional.empty();
+            case "live" -> Optional.of(FoundBox.Fed.LIVE);
+            case "earth", "ground" -> Optional.of(FoundBox.Fed.EARTH);
+            default -> throw new IllegalArgumentException(Words.of("box.fed.refused", text));
+        };
+    }
+
+    private static Optional<Boolean> proves(String text) {
+        return switch (text.toLowerCase(Locale.ROOT)) {
+            case "" -> Optional.empty();
+            case "proves", "yes" -> Optional.of(true);
+            case "silent", "no" -> Optional.of(false);
+            default -> throw new IllegalArgumentException(Words.of("box.proves.refused", text));
+        };
+    }
+
     private void read() {
-        with.pictures()
+        with.papers()
                 .chooseList()
                 .ifPresent(path -> {
                     try {
@@ -135,11 +172,18 @@ final class BoxForm extends VBox {
                         ways.setText(
                                 plug.stream()
                                         .map(way ->
-                                                String.join(
-                                                        ", ",
-                                                        way.way(),
-                                                        way.blocked() ? "blocked" : way.function(),
-                                                        way.colour()))
+                                                line(
+                                                        new Seat(
+                                                                way.way(),
+                                                                way.blocked()
+                                                                        ? "blocked"
+                                                                        : way.function(),
+                                                                way.colour(),
+                                                                Optional.of(way.alias())
+                                                                        .filter(text ->
+                                                                                !text.isEmpty()),
+                                                                way.fed(),
+                                                                way.proves())))
                                         .collect(Collectors.joining("\n")));
                         sort.setValue(FoundBox.Sort.PLUG);
                         say("");

@@ -59,7 +59,7 @@ final class DiaryView extends VBox implements LogTab {
         super(9);
         this.bench = with.bench();
         this.clock = clock;
-        this.photographs = new PhotoStrip(bench, with.pictures());
+        this.photographs = new PhotoStrip(bench, with.papers());
         setId("diary");
         minutes = Fields.of("diary-minutes", Words.of("diary.minutes"), 5, this::note);
         words = Fields.of("diary-words", Words.of("diary.words"), 30, this::note);

@@ -92,7 +92,7 @@ final class HandOverView extends VBox implements LogTab {
                 .filter(each -> each.sort() == Diary.Sort.OPEN && !each.closed())
                 .forEach(each -> lacks.getChildren().add(Texts.wrapped(each.words())));
         work.survey().photographs().stream()
-                .filter(each -> with.pictures().find(each.file()).isEmpty())
+                .filter(each -> with.papers().find(each.file()).isEmpty())
                 .map(Photograph::words)
                 .forEach(each ->
                         lacks.getChildren()

@@ -1,10 +1,14 @@
 package aficion.desktop.log;
 
+import aficion.catalogue.Housings;
+import aficion.catalogue.Housings.Housing;
 import aficion.catalogue.WireSize;
+import aficion.change.PlugFit;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.JoinKind;
 import aficion.job.Kit;
 import aficion.job.Kit.KitLead;
 import aficion.job.Kit.Setting;
@@ -12,8 +16,8 @@ import aficion.job.Survey;
 import aficion.job.UnusedLead;
 import aficion.job.edit.WorkEdit;
 import aficion.quantity.Amps;
+import aficion.words.IdentifyWords;
 import aficion.words.Words;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -41,6 +45,14 @@ final class KitPage extends VBox {
     private final ComboBox<UnusedLead.Done> how =
             Choices.of(List.of(UnusedLead.Done.values()), each -> Words.of("unused", each));
     private final TableView<KitLead> table = new TableView<>();
+    private final ComboBox<Housing> body =
+            Choices.of(Housings.all(), each -> Words.of("kit.body", each.key(), each.ways()));
+    private final ComboBox<Boolean> gender =
+            Choices.of(
+                    List.of(false, true),
+                    sockets -> Words.of(sockets ? "kit.sockets" : "kit.pins"));
+    private final TextField into;
+    private final VBox misfits = new VBox(3);
     private final Label settings = Texts.wrapped("", "quiet");
     private final Label trouble = Texts.wrapped("", "danger-text");
 
@@ -56,6 +68,12 @@ final class KitPage extends VBox {
         goes = Fields.of("kit-goes", Words.of("kit.goes"), 8, this::send);
         setting = Fields.of("kit-setting", Words.of("kit.setting"), 10, this::set);
         value = Fields.of("kit-value", Words.of("kit.value"), 10, this::set);
+        into = Fields.of("kit-into", Words.of("kit.into"), 7, this::plugIn);
+        var plugIn = Texts.button(Words.of("kit.plugIn"), "plain-button", this::plugIn);
+        plugIn.setId("kit-plug");
+        body.setId("kit-body");
+        gender.setId("kit-gender");
+        misfits.setId("kit-misfits");
         how.setId("kit-how");
         trouble.setManaged(false);
         table.setId("kit-table");
@@ -86,7 +104,9 @@ final class KitPage extends VBox {
                         row(kit, lead, what, size, fuse, note),
                         row(goes, send, how, leave),
                         row(setting, value, set),
+                        row(body, gender, into, plugIn),
                         trouble,
+                        misfits,
                         settings,
                         table);
         bench.history().addListener((_, _, _) -> refresh());
@@ -123,7 +143,8 @@ final class KitPage extends VBox {
     private void change(UnaryOperator<Kit> change) {
         try {
             var before =
-                    now().orElseGet(() -> new Kit(kit.getText().strip(), List.of(), List.of()));
+                    now().orElseGet(() ->
+                            new Kit(kit.getText().strip(), List.of(), List.of(), Optional.empty()));
             var after = change.apply(before);
             say("");
             UnaryOperator<Survey> edit = survey -> survey.with(after);
@@ -187,15 +208,26 @@ final class KitPage extends VBox {
     }
 
     private void set() {
-        change(before -> {
-            var all = new ArrayList<>(before.settings());
-            var name = setting.getText().strip();
-            all.removeIf(each -> each.name().equals(name));
-            all.add(new Setting(name, value.getText().strip()));
-            return new Kit(before.name(), before.leads(), all);
-        });
+        change(before ->
+                before.with(new Setting(setting.getText().strip(), value.getText().strip())));
         setting.clear();
         value.clear();
+    }
+
+    /** Notes what the kit is plugged in with, and into which of our connectors. */
+    private void plugIn() {
+        var name = into.getText().strip();
+        var ours =
+                bench.design()
+                        .named(name)
+                        .filter(part -> part.kind() instanceof JoinKind.Connector);
+        if (ours.isEmpty()) {
+            say(Words.of("kit.into.refused", name));
+            return;
+        }
+        change(before ->
+                before.with(
+                        new Kit.Plug(body.getValue().key(), gender.getValue(), ours.get().id())));
     }
 
     private void say(String text) {
@@ -212,6 +244,13 @@ final class KitPage extends VBox {
         table.getItems().setAll(shown.map(Kit::leads).orElse(List.of()));
         table.getSelectionModel()
                 .select(Math.clamp(at, 0, Math.max(0, table.getItems().size() - 1)));
+        misfits.getChildren()
+                .setAll(
+                        shown.stream()
+                                .flatMap(each -> PlugFit.of(bench.design(), each).stream())
+                                .map(IdentifyWords::misfit)
+                                .map(text -> Texts.wrapped(text, "danger-text"))
+                                .toList());
         settings.setText(
                 String.join(
                         " \u00b7 ",

@@ -42,7 +42,8 @@ final class LogView extends VBox {
         tab("survey", new SurveyView(with));
         tab("identify", new IdentifyView(with));
         tab("change", new ChangeView(with));
-        var first = tab("plan", plan);
+        var first =
+                tab("plan", new PlanPages(plan, new FastenersPage(with.bench(), with.command())));
         tab("diary", new DiaryView(with, clock));
         tab("handover", new HandOverView(with));
         hours.setId("log-hours");

@@ -1,6 +1,6 @@
 package aficion.desktop.log;
 
-import aficion.desktop.screen.Pictures;
+import aficion.desktop.screen.Papers;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Photograph;
@@ -36,12 +36,12 @@ final class PhotoStrip extends VBox {
             new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
 
     private final Workbench bench;
-    private final Pictures pictures;
+    private final Papers pictures;
     private final FlowPane small = new FlowPane(8, 8);
     private final Label trouble = Texts.wrapped("", "danger-text");
     private Consumer<Photograph> taken = _ -> {};
 
-    PhotoStrip(Workbench bench, Pictures pictures) {
+    PhotoStrip(Workbench bench, Papers pictures) {
         super(8);
         this.bench = bench;
         this.pictures = pictures;

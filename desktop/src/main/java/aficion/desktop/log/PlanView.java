@@ -37,7 +37,7 @@ import javafx.util.Callback;
  * The work that is left: what fits this evening, what can be begun, what waits for what, the
  * longest chain, and how long it takes by the user's own pace.
  */
-final class PlanView extends ScrollPane implements LogTab {
+final class PlanView extends ScrollPane {
     private static final double ROW = 33;
     private static final double USUAL_HOURS = 2;
     private static final double MOST_HOURS = 8;
@@ -162,18 +162,12 @@ final class PlanView extends ScrollPane implements LogTab {
         plan.get().ifPresent(found -> card.show(found, found.find(task(item).key())));
     }
 
-    @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public Node aside() {
+    Node aside() {
         return card;
     }
 
-    @Override
-    public Optional<String> task() {
+    /** The key of the task that is chosen; empty where none is. */
+    Optional<String> task() {
         return chosen;
     }
 

@@ -27,8 +27,6 @@ import javafx.scene.layout.VBox;
 
 /** A plug that is to fit another device: both as they were noted in the survey, and the moves. */
 final class PlugPage extends VBox {
-    private static final String BLOCKED = "blocked";
-
     private final Workbench bench;
     private final ComboBox<Optional<FoundBox>> from = choice("plug-from");
     private final ComboBox<Optional<FoundBox>> to = choice("plug-to");
@@ -67,6 +65,9 @@ final class PlugPage extends VBox {
                         from,
                         Texts.label(Words.of("plug.to"), "figure-name"),
                         to);
+        var print = Texts.button(Words.of("plug.print"), "plain-button", () -> print(with));
+        print.setId("plug-print");
+        choose.getChildren().addAll(Texts.spring(), print);
         choose.setAlignment(Pos.CENTER_LEFT);
         var faces =
                 new HBox(
@@ -124,13 +125,16 @@ final class PlugPage extends VBox {
         show();
     }
 
+    private void print(Surroundings with) {
+        var was = chosen(from);
+        var wants = chosen(to);
+        if (was.isPresent() && wants.isPresent()) {
+            with.papers().show(was.get(), wants.get());
+        }
+    }
+
     private static List<PlugWay> ways(FoundBox box) {
-        return box.seats().stream()
-                .map(seat ->
-                        seat.what().equalsIgnoreCase(BLOCKED)
-                                ? PlugWay.blocked(seat.way())
-                                : PlugWay.of(seat.way(), seat.what(), seat.colour()))
-                .toList();
+        return box.seats().stream().map(PlugWay::of).toList();
     }
 
     private static Optional<FoundBox> chosen(ComboBox<Optional<FoundBox>> choice) {

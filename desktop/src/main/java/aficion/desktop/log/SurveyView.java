@@ -66,7 +66,7 @@ final class SurveyView extends VBox implements LogTab {
     SurveyView(Surroundings with) {
         super(9);
         this.bench = with.bench();
-        this.photographs = new PhotoStrip(bench, with.pictures());
+        this.photographs = new PhotoStrip(bench, with.papers());
         this.boxes = new BoxForm(with);
         setId("survey");
         colour.setId("survey-colour");

@@ -38,7 +38,7 @@ final class TaskCard extends VBox {
         this.turn = turn;
         setId("task-card");
         getStyleClass().add("inspector-body");
-        photographs = new PhotoStrip(bench, with.pictures());
+        photographs = new PhotoStrip(bench, with.papers());
         start = Texts.button("", "main-button", () -> clock.turn(task.map(Task::key)));
         start.setId("log-clock");
         start.setMaxWidth(Double.MAX_VALUE);

@@ -11,8 +11,8 @@ import java.util.function.Consumer;
  * @param bench the work
  * @param verbs what hands do to it
  * @param drawer what the user has in stock
- * @param pictures the photographs of the job
+ * @param papers the photographs and lists of the job
  * @param command does what the window can be asked for, by the key of its words
  */
 public record Surroundings(
-        Workbench bench, Verbs verbs, Drawer drawer, Pictures pictures, Consumer<String> command) {}
+        Workbench bench, Verbs verbs, Drawer drawer, Papers papers, Consumer<String> command) {}

@@ -5,7 +5,7 @@ import aficion.bench.practice.Played;
 import aficion.bench.reason.FaultTable;
 import aficion.desktop.practice.Rounds;
 import aficion.desktop.preview.Sheet;
-import aficion.desktop.screen.Pictures;
+import aficion.desktop.screen.Papers;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Workbench;
@@ -24,11 +24,13 @@ import aficion.files.sheet.DrawingSvg;
 import aficion.files.sheet.HandOver;
 import aficion.files.sheet.Listing;
 import aficion.files.sheet.Listings;
+import aficion.files.sheet.PlugSheet;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
 import aficion.forming.FormingBoard;
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.FoundBox;
 import aficion.job.Photograph;
 import aficion.netlist.Netlist;
 import aficion.quantity.UserUnits;
@@ -135,15 +137,20 @@ public final class JobFiles {
     }
 
     /** The photographs of the job. */
-    Pictures pictures() {
-        return new JobPictures();
+    Papers papers() {
+        return new JobPapers();
     }
 
     /** The photographs as this window chooses and keeps them. */
-    private final class JobPictures implements Pictures {
+    private final class JobPapers implements Papers {
         @Override
         public Optional<Path> choose() {
             return prompts.toRead("file.picture", ".png;.jpg;.jpeg;.gif;.bmp");
+        }
+
+        @Override
+        public void show(FoundBox from, FoundBox to) {
+            print("moves.pdf", false, assessment -> PlugSheet.of(assessment.design(), from, to));
         }
 
         @Override

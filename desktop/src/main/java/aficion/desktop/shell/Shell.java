@@ -12,7 +12,7 @@ import aficion.desktop.plan.VehicleView;
 import aficion.desktop.practice.PracticeView;
 import aficion.desktop.preview.PreviewView;
 import aficion.desktop.preview.Sheet;
-import aficion.desktop.screen.Pictures;
+import aficion.desktop.screen.Papers;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Theme;
@@ -89,7 +89,7 @@ public final class Shell extends BorderPane {
         this.screens =
                 Screens.with(
                         new Surroundings(
-                                bench, verbs, files.drawer(), files.pictures(), this::command));
+                                bench, verbs, files.drawer(), files.papers(), this::command));
         this.commands = new Commands(bench, verbs, files, this, quit);
         this.preferenceStore = preferenceStore;
         this.top = new TopBar(bench, verbs, commands, files);
@@ -210,7 +210,7 @@ public final class Shell extends BorderPane {
                                 other,
                                 new Verbs(other, _ -> {}),
                                 new Drawer(new Nothing()),
-                                Pictures.NONE,
+                                Papers.NONE,
                                 _ -> {}))
                 .view();
     }

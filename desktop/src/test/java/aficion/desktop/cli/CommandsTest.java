@@ -95,7 +95,7 @@ class CommandsTest {
 
         assertThat(ran.code()).isZero();
         assertThat(ran.out()).startsWith("kind,name,volts,amps,state\n");
-        assertThat(rows.stream().filter(row -> row.get("kind").equals("wire"))).hasSize(62);
+        assertThat(rows.stream().filter(row -> row.get("kind").equals("wire"))).hasSize(64);
         var lamp =
                 rows.stream()
                         .filter(row -> row.get("name").equals("H1.56b"))
@@ -219,7 +219,7 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(62)
+                    .hasSize(64)
                     .contains("survey.csv", "changes.pdf", "plan.csv", "diary.pdf", "card.pdf")
                     .contains("hand-over.pdf")
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")

@@ -274,6 +274,48 @@ class LogTest extends WindowTest {
         push(KeyCode.SPACE);
         settle();
         assertThat(bench.job().work().diary().ticked()).hasSize(2);
+        press("plug-print");
+        until(() -> byId("preview").isPresent());
+    }
+
+    /** A line of a plug says what a function is given and whether its lamp proves out. */
+    @Test
+    void aPlugSaysWhatEachWayIsGiven() {
+        box("was", new String[] {"1, oil, white, oil lamp, live, silent"});
+        box("wants", new String[] {"A, oil lamp, , , earth, proves"});
+        log("change");
+        chip("change-plug");
+        choose("plug-from", 1);
+        choose("plug-to", 2);
+        assertShows("oil lamp: was given live, now wants earth");
+        assertShows("a diode keeps them apart");
+        log("survey");
+        interact(() -> ((TextArea) node("box-ways")).setText("1, oil, white, , sideways"));
+        type("box-name", "third");
+        press("box-note");
+        assertShows("a function is given live or earth, not sideways");
+    }
+
+    @Test
+    void boltsAreNoted() {
+        log("plan");
+        chip("plan-torque");
+        type("fastener-name", "alternator bracket");
+        type("fastener-thread", "m8");
+        assertShows("class 8.8: 25 N\u00b7m");
+        enter("fastener-torque", "very");
+        assertShows("Not noted");
+        enter("fastener-torque", "22");
+        assertThat(bench.job().work().diary().fasteners())
+                .singleElement()
+                .satisfies(bolt -> assertThat(bolt.torque()).isEqualTo(22));
+        interact(() -> {
+            table("fastener-table").requestFocus();
+            table("fastener-table").getSelectionModel().clearAndSelect(0);
+        });
+        push(KeyCode.DELETE);
+        settle();
+        assertThat(bench.job().work().diary().fasteners()).isEmpty();
     }
 
     private void box(String name, String[] functions) {
@@ -435,7 +477,8 @@ class LogTest extends WindowTest {
                                                 entries,
                                                 diary.ticked(),
                                                 diary.running(),
-                                                diary.rate()))));
+                                                diary.rate(),
+                                                diary.fasteners()))));
         log("diary");
         enter("diary-words", "one more");
         assertThat(table("diary-table").getItems()).hasSize(5001);
@@ -464,6 +507,12 @@ class LogTest extends WindowTest {
         assertThat(kit.leads().get(0).done()).isPresent();
         assertThat(kit.leads().get(1).goes().map(Object::toString)).contains("B1.+");
         assertThat(kit.settings()).hasSize(1);
+        enter("kit-into", "B1");
+        assertShows("There is no connector B1");
+        type("kit-size", "0.5");
+        type("kit-fuse", "30");
+        enter("kit-lead", "c");
+        assertShows("Lead c: its fuse of 30.0 A is larger than what the lead carries");
         assertThat(bench.job().work().allUnused()).hasSize(1);
     }
 }

@@ -38,6 +38,7 @@ public final class Listings {
         CHANGES((job, _, units) -> WorkListings.changes(job, units)),
         PLAN((job, _, units) -> WorkListings.plan(job, units)),
         DIARY((job, _, units) -> WorkListings.diary(job)),
+        TORQUE((job, _, units) -> WorkListings.torque(job, units)),
         CARD((job, _, units) -> WorkListings.card(job, units));
 
         private final Source making;

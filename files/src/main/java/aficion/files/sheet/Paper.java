@@ -115,6 +115,12 @@ final class Paper implements AutoCloseable {
         }
     }
 
+    /** An empty frame with its upper left corner at a place. */
+    void frame(float x, float y, float wide, float high) throws IOException {
+        page.frame(
+                new PDRectangle(x, HEIGHT - y - high, wide, high), new Stroke(0.8, PrintPen.INK));
+    }
+
     /** What is drawn in units of its own, y downwards. */
     interface Content {
         void on(PDPageContentStream page) throws IOException;

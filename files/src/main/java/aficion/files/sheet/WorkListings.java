@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import aficion.catalogue.Threads;
 import aficion.change.Change;
 import aficion.change.ChangeList;
 import aficion.change.Proposal;
@@ -10,6 +11,7 @@ import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.OldLead;
 import aficion.job.Part;
+import aficion.make.StudStack;
 import aficion.plan.Plan;
 import aficion.quantity.UserUnits;
 import aficion.words.PlanWords;
@@ -158,6 +160,47 @@ public final class WorkListings {
 
     private static String line(String text) {
         return text.replace('\n', ' ');
+    }
+
+    /** How tight bolts are made: the user's own first, then studs of the harness, then typical. */
+    static Listing torque(Job job, UserUnits units) {
+        var speech = new Speech(job.design(), units);
+        var own =
+                job.work().diary().fasteners().stream()
+                        .map(each ->
+                                List.of(
+                                        each.name(),
+                                        each.thread(),
+                                        UserUnits.plain(each.torque()),
+                                        each.with()));
+        var studs =
+                job.design().parts().stream()
+                        .flatMap(part -> part.terminals().stream())
+                        .flatMap(at -> StudStack.of(job.design(), at).stream())
+                        .flatMap(stack ->
+                                stack.torque().stream()
+                                        .map(torque ->
+                                                List.of(
+                                                        stack.at().toString(),
+                                                        stack.stud()
+                                                                .orElse("")
+                                                                .toUpperCase(Locale.ROOT),
+                                                        UserUnits.plain(torque),
+                                                        Words.of(
+                                                                "torque.nut",
+                                                                speech.name(stack.at().part())))));
+        var typical =
+                Threads.all().stream()
+                        .map(each ->
+                                List.of(
+                                        Words.of("torque.typical", each.strength()),
+                                        each.name(),
+                                        UserUnits.plain(each.torque()),
+                                        Words.of("torque.maker")));
+        return Listings.of(
+                "torque",
+                List.of("fastener", "thread", "newtonMetres", "with"),
+                Stream.of(own, studs, typical).flatMap(each -> each).toList());
     }
 
     /** The card for the glove box: fuses by way, main isolator, earth points. */

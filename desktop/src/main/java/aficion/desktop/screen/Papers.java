@@ -1,12 +1,13 @@
 package aficion.desktop.screen;
 
+import aficion.job.FoundBox;
 import aficion.job.Photograph;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** The photographs of the job in the window: chosen, taken in, found. */
-public interface Pictures {
+/** The papers of the job in the window: photographs and lists, chosen, taken in, found, shown. */
+public interface Papers {
 
     /** A file that the user chooses; empty where the user thought better of it. */
     Optional<Path> choose();
@@ -30,12 +31,15 @@ public interface Pictures {
     /** Where a picture is; empty where it is missing. */
     Optional<Path> find(String file);
 
+    /** Shows how one plug becomes another on paper, before it is printed. */
+    void show(FoundBox from, FoundBox to);
+
     /** A list that somebody wrote, as the user chooses it. */
     Optional<Path> chooseList();
 
     /** None to be had: for what is only looked at. */
-    Pictures NONE =
-            new Pictures() {
+    Papers NONE =
+            new Papers() {
                 @Override
                 public Optional<Path> choose() {
                     return Optional.empty();
@@ -54,6 +58,11 @@ public interface Pictures {
                 @Override
                 public Optional<Path> find(String file) {
                     return Optional.empty();
+                }
+
+                @Override
+                public void show(FoundBox from, FoundBox to) {
+                    // Nothing is printed where a path is only looked at.
                 }
 
                 @Override
