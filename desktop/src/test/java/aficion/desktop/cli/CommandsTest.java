@@ -95,7 +95,7 @@ class CommandsTest {
 
         assertThat(ran.code()).isZero();
         assertThat(ran.out()).startsWith("kind,name,volts,amps,state\n");
-        assertThat(rows.stream().filter(row -> row.get("kind").equals("wire"))).hasSize(64);
+        assertThat(rows.stream().filter(row -> row.get("kind").equals("wire"))).hasSize(62);
         var lamp =
                 rows.stream()
                         .filter(row -> row.get("name").equals("H1.56b"))
