@@ -46,6 +46,8 @@ import picocli.CommandLine.Spec;
             IdentifyCommand.class,
             RepinCommand.class,
             PlanCommand.class,
+            PowerCommand.class,
+            ConvertCommand.class,
             StandInCommand.class,
             ShotsCommand.class,
             RehearseCommand.class

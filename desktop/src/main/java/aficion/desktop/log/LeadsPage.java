@@ -17,6 +17,7 @@ import aficion.quantity.Volts;
 import aficion.words.IdentifyWords;
 import aficion.words.Words;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.control.ComboBox;
@@ -122,7 +123,11 @@ final class LeadsPage extends ProbePage {
                 rank == 0 ? print(found.measured()) : "");
     }
 
+    /** A meter in its 10 A socket shows hundredths. */
     private String print(Quantity quantity) {
+        if (quantity instanceof Amps amps) {
+            return String.format(Locale.ROOT, "%.2f A", amps.value());
+        }
         return quantity.value() >= UserUnits.OVER_RANGE_OHMS
                 ? UserUnits.OVER_RANGE
                 : bench.units().print(quantity);

@@ -27,6 +27,9 @@ import javafx.scene.layout.VBox;
 
 /** A plug that is to fit another device: both as they were noted in the survey, and the moves. */
 final class PlugPage extends VBox {
+    private static final double WAY = 82;
+    private static final double FACE = 346;
+
     private final Workbench bench;
     private final ComboBox<Optional<FoundBox>> from = choice("plug-from");
     private final ComboBox<Optional<FoundBox>> to = choice("plug-to");
@@ -74,8 +77,8 @@ final class PlugPage extends VBox {
                         18,
                         new VBox(4, Texts.caption(Words.of("plug.face.from")), faceFrom),
                         new VBox(4, Texts.caption(Words.of("plug.face.to")), faceTo));
-        faceFrom.setPrefWrapLength(330);
-        faceTo.setPrefWrapLength(330);
+        faceFrom.setPrefWrapLength(FACE);
+        faceTo.setPrefWrapLength(FACE);
         getChildren()
                 .addAll(
                         Texts.wrapped(Words.of("plug.how"), "quiet"),
@@ -175,10 +178,10 @@ final class PlugPage extends VBox {
     private static Node way(FoundBox.Seat seat) {
         Label number = Texts.label(seat.way(), "strong");
         Label what = Texts.label(seat.what().isBlank() ? "\u2013" : seat.what(), "condensed");
-        Label colour = Texts.label(seat.colour(), "quiet");
+        Label colour = Texts.label(seat.colour(), "condensed", "quiet");
         var box = new VBox(number, what, colour);
         box.getStyleClass().add("log-link");
-        box.setPrefWidth(76);
+        box.setPrefWidth(WAY);
         return box;
     }
 

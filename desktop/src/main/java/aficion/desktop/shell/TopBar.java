@@ -29,6 +29,10 @@ final class TopBar extends HBox {
     /** What is printed or drawn to a file. */
     private static final Pattern PRINT = Pattern.compile("menu\\.(print|board)\\..+");
 
+    /** Of that, lists that are printed where they stand: a menu holds what is seen at one look. */
+    private static final Pattern BESIDE =
+            Pattern.compile("menu\\.print\\.(survey|changes|plan|diary|torque|card)");
+
     /** Lists for a table program: each is saved where it is read, and found by search. */
     private static final Pattern TABLE = Pattern.compile("menu\\.csv\\..+");
 
@@ -72,8 +76,11 @@ final class TopBar extends HBox {
         doing.addAll(commands.of(Command.Group.TRY));
         var all = new ArrayList<>(commands.of(Command.Group.JOB));
         all.removeIf(command -> TABLE.matcher(command.name()).matches());
-        var print = all.stream().filter(each -> PRINT.matcher(each.name()).matches()).toList();
+        var print =
+                new ArrayList<>(
+                        all.stream().filter(each -> PRINT.matcher(each.name()).matches()).toList());
         all.removeAll(print);
+        print.removeIf(command -> BESIDE.matcher(command.name()).matches());
         getChildren()
                 .addAll(
                         brand,

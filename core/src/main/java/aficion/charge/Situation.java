@@ -1,0 +1,195 @@
+package aficion.charge;
+
+import aficion.job.Action;
+import aficion.job.Design;
+import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
+import aficion.netlist.Controls.Control;
+import aficion.netlist.Netlist;
+import aficion.netlist.OperatingStates;
+import aficion.quantity.Celsius;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import aficion.size.Supply;
+import aficion.solve.Outcome;
+import aficion.solve.Solver;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How a vehicle is used: its own switches as they are set for good, and what is worked for a share
+ * of the time.
+ *
+ * @param name by which it is asked for and worded
+ * @param conditions the switches that stay
+ * @param shares what is worked in between
+ * @param turns whether the engine runs
+ */
+public record Situation(String name, Conditions conditions, List<Share> shares, boolean turns) {
+    /** In sunshine: ignition, and signals and brakes as they come. */
+    public static final String DAY = "day";
+
+    /** All that can be on at once, on a wet night in traffic. */
+    public static final String WET_NIGHT = "wet-night";
+
+    /** The starter in frost, the battery not quite full. */
+    public static final String CRANKING = "cranking";
+
+    /** Everything off. */
+    public static final String PARKED = "parked";
+
+    /** Work lamps on, the engine idling. */
+    public static final String WORK = "work";
+
+    /** Where a brake light, a signal, a horn is on, as a share of the time (typical). */
+    private static final double BRAKE = 0.15;
+
+    private static final double SIGNAL = 0.1;
+    private static final double HORN = 0.01;
+
+    private static final double SOME = 0.05;
+    private static final Celsius FROST = new Celsius(-10);
+    private static final Ratio NOT_QUITE = new Ratio(0.8);
+
+    /**
+     * Something that is on for a share of the time.
+     *
+     * @param share 0 to 1
+     */
+    public record Share(String control, String position, double share) {
+        public Share {
+            if (!(share >= 0 && share <= 1)) {
+                throw new IllegalArgumentException("a share is 0 to 1, not " + share);
+            }
+        }
+    }
+
+    public Situation {
+        shares = List.copyOf(shares);
+    }
+
+    /** The situations of a vehicle, those it knows by its own switches. */
+    public static List<Situation> of(Design design) {
+        return new Finding(design).situations();
+    }
+
+    /** A situation by its name. */
+    public static Optional<Situation> find(Design design, String name) {
+        return of(design).stream().filter(each -> each.name().equals(name)).findFirst();
+    }
+
+    /** One looking for them. */
+    private static final class Finding {
+        private final Design design;
+        private final Controls controls;
+        private final Solver solver;
+
+        Finding(Design design) {
+            this.design = design;
+            this.controls = Controls.of(design);
+            this.solver = new Solver(Netlist.of(design));
+        }
+
+        List<Situation> situations() {
+            var found = new ArrayList<Situation>();
+            var ready = ready();
+            found.add(new Situation(DAY, ready, shares(ready), true));
+            var heavy = OperatingStates.heaviest(design, ready, this::drawn);
+            found.add(new Situation(WET_NIGHT, heavy, shares(heavy), true));
+            cranking(ready)
+                    .ifPresent(
+                            state -> found.add(new Situation(CRANKING, state, List.of(), false)));
+            found.add(new Situation(PARKED, Conditions.REST, List.of(), false));
+            work(ready).ifPresent(state -> found.add(new Situation(WORK, state, List.of(), true)));
+            return found;
+        }
+
+        private double drawn(Conditions conditions) {
+            return solver.solve(conditions) instanceof Outcome.Solved(var point)
+                    ? Supply.of(point).drawn().value()
+                    : 0;
+        }
+
+        /** The engine can run: key and whatever lets the ignition have current. */
+        private Conditions ready() {
+            var state = Conditions.REST.withEngine(OperatingStates.ROAD);
+            for (var control : controls.controls()) {
+                if (isEssential(control)) {
+                    state = heaviest(state, control);
+                }
+            }
+            return state;
+        }
+
+        private static boolean isEssential(Control control) {
+            return control.action() == Action.KEY
+                    || List.of("ignition", "isolator", "kill").contains(control.name());
+        }
+
+        /** The position of a control, of those that stay, in which most is drawn. */
+        private Conditions heaviest(Conditions state, Control control) {
+            var best = state;
+            double most = drawn(state);
+            for (var position : control.positions()) {
+                if (!position.springs()) {
+                    var tried = state.with(control.name(), position.name());
+                    double draws = drawn(tried);
+                    if (draws > most + SOME) {
+                        most = draws;
+                        best = tried;
+                    }
+                }
+            }
+            return best;
+        }
+
+        private List<Share> shares(Conditions state) {
+            var shares = new ArrayList<Share>();
+            for (var control : controls.controls()) {
+                double share = share(control.name());
+                if (share > 0) {
+                    control.positions().stream()
+                            .filter(position -> !position.name().equals(control.rest()))
+                            .filter(position ->
+                                    !position.name().equals(Controls.position(control, state)))
+                            .findFirst()
+                            .ifPresent(position ->
+                                    shares.add(new Share(control.name(), position.name(), share)));
+                }
+            }
+            return shares;
+        }
+
+        private static double share(String control) {
+            if (control.contains("brake") || control.equals("stop")) {
+                return BRAKE;
+            }
+            return control.contains("signal") ? SIGNAL : control.contains("horn") ? HORN : 0;
+        }
+
+        /** The position of some control, held, in which by far the most is drawn. */
+        private Optional<Conditions> cranking(Conditions ready) {
+            var still = ready.withEngine(new Rpm(0)).withAir(FROST).withCharge(NOT_QUITE);
+            return controls.controls().stream()
+                    .flatMap(control ->
+                            control.positions().stream()
+                                    .filter(position -> position.springs())
+                                    .filter(position ->
+                                            control.action() == Action.KEY
+                                                    || control.name().contains("start"))
+                                    .map(position -> still.with(control.name(), position.name())))
+                    .max(Comparator.comparingDouble(this::drawn));
+        }
+
+        private Optional<Conditions> work(Conditions ready) {
+            return controls.controls().stream()
+                    .filter(control ->
+                            control.name().contains("work") || control.name().contains("plough"))
+                    .findFirst()
+                    .map(control -> heaviest(ready.withEngine(OperatingStates.IDLE), control))
+                    .filter(state -> !state.equals(ready));
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package aficion.desktop.cli;
+
+import aficion.charge.Balance;
+import aficion.charge.Situation;
+import aficion.job.Design;
+import aficion.quantity.UserUnits;
+import aficion.words.Words;
+import java.io.IOException;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/**
+ * Prints what the source gives against what the loads take over engine speed, in a situation; one
+ * row alone where the engine does not run. The speed from which on it suffices, and how long the
+ * battery lasts, go to the error output.
+ */
+@Command(name = "power", description = "Prints what the source gives against what the loads take.")
+final class PowerCommand extends Commands.Printing {
+    @Mixin private Commands.JobArgument job;
+
+    @Option(
+            names = "--situation",
+            paramLabel = "NAME",
+            description = "day, wet-night (the usual), cranking, parked, work")
+    private @Nullable String name;
+
+    @Override
+    public Integer call() throws IOException {
+        var design = job.load().design();
+        var balance = Balance.of(design, situation(design));
+        var printer = printer();
+        printer.printRecord("rpm", "source_amps", "load_amps", "net_amps", "battery_volts");
+        for (var point : balance.points()) {
+            printer.printRecord(
+                    Math.round(point.engine().value()),
+                    point.source().value(),
+                    point.load().value(),
+                    point.net().value(),
+                    point.battery().value());
+        }
+        printer.flush();
+        if (balance.situation().turns()) {
+            err().println(
+                            balance.breaksEven()
+                                    .map(rpm -> Words.of("power.even", UserUnits.METRIC.print(rpm)))
+                                    .orElse(Words.of("power.never")));
+        }
+        balance.points().stream()
+                .findFirst()
+                .flatMap(balance::lasts)
+                .ifPresent(lasts ->
+                        err().println(
+                                        Words.of(
+                                                "power.lasts",
+                                                Math.round(10 * lasts.value() / 3600) / 10.0)));
+        return 0;
+    }
+
+    private Situation situation(Design design) {
+        var wanted = name == null ? Situation.WET_NIGHT : name;
+        return Situation.find(design, wanted)
+                .orElseThrow(() ->
+                        new Commands.BadInput(
+                                Words.of(
+                                        "cli.situation",
+                                        wanted,
+                                        Situation.of(design).stream()
+                                                .map(Situation::name)
+                                                .collect(Collectors.joining(", ")))));
+    }
+}

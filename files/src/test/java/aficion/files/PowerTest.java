@@ -1,0 +1,130 @@
+package aficion.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.charge.Balance;
+import aficion.charge.Situation;
+import aficion.check.Findings;
+import aficion.check.finding.Finding;
+import aficion.check.finding.Severity;
+import aficion.convert.Conversion;
+import aficion.convert.Conversion.Action;
+import aficion.job.Design;
+import aficion.job.SourceKind;
+import aficion.job.Vehicle.Pole;
+import aficion.netlist.OperatingStates;
+import aficion.quantity.Volts;
+import aficion.size.Assessment;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Source against loads, and conversions, of the demos. */
+class PowerTest {
+    private static Design demo(String name) {
+        return DemoJobs.find(name).orElseThrow().design();
+    }
+
+    private static Balance balance(String demo, String situation) {
+        var design = demo(demo);
+        return Balance.of(design, Situation.find(design, situation).orElseThrow());
+    }
+
+    /** What the source gives, the loads take and the battery gets add up, at every speed. */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void whatIsGivenIsTakenOrKept(String demo) {
+        for (var situation : Situation.of(demo(demo))) {
+            var balance = Balance.of(demo(demo), situation);
+
+            assertThat(balance.points()).as(situation.name()).isNotEmpty();
+            for (var point : balance.points()) {
+                assertThat(point.source().value() - point.load().value())
+                        .as("%s at %s", situation.name(), point.engine())
+                        .isCloseTo(point.net().value(), within(1e-6));
+            }
+        }
+    }
+
+    @Test
+    void aWetNightTakesMoreThanADayAndTheSourceCarriesItOnTheRoad() {
+        var day = balance("roadster", Situation.DAY);
+        var night = balance("roadster", Situation.WET_NIGHT);
+        var road = OperatingStates.ROAD;
+
+        assertThat(night.at(road).orElseThrow().load().value())
+                .isGreaterThan(day.at(road).orElseThrow().load().value() + 5);
+        assertThat(night.breaksEven()).isPresent();
+        assertThat(night.breaksEven().orElseThrow().value())
+                .isGreaterThanOrEqualTo(day.breaksEven().orElseThrow().value());
+    }
+
+    @Test
+    void crankingDrainsAndParkingHardlyDoes() {
+        var cranking = balance("roadster", Situation.CRANKING);
+        var parked = balance("roadster", Situation.PARKED);
+
+        assertThat(cranking.points().getFirst().net().value()).isLessThan(-100);
+        assertThat(parked.points()).hasSize(1);
+        assertThat(parked.points().getFirst().net().value()).isBetween(-3.0, 0.0);
+        assertThat(Situation.find(demo("roadster"), "flying")).isEmpty();
+    }
+
+    private static List<Finding> severe(Design design) {
+        return Findings.of(Assessment.of(design)).stream()
+                .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
+                .toList();
+    }
+
+    /** Nothing is found of what a job becomes that was not found of it before. */
+    @ParameterizedTest
+    @CsvSource({"motorcycle, 12, NEGATIVE", "tractor, 6, NEGATIVE", "roadster, 6, POSITIVE"})
+    void aConvertedJobHasNoFindingMore(String demo, double volts, Pole pole) {
+        var before = demo(demo);
+        if (before.vehicle().system().value() == volts && before.vehicle().earthed() == pole) {
+            pole = pole == Pole.NEGATIVE ? Pole.POSITIVE : Pole.NEGATIVE;
+        }
+        var conversion = Conversion.of(before, new Volts(volts), pole);
+        var known = severe(before).stream().map(Finding::about).collect(Collectors.toSet());
+
+        assertThat(conversion.design().vehicle().system()).isEqualTo(new Volts(volts));
+        assertThat(conversion.design().vehicle().earthed()).isEqualTo(pole);
+        assertThat(conversion.changes()).hasSameSizeAs(before.parts());
+        assertThat(severe(conversion.design()))
+                .filteredOn(finding -> !known.contains(finding.about()))
+                .filteredOn(finding ->
+                        finding instanceof Finding.WrongVoltage
+                                || finding instanceof Finding.PolarityReversed
+                                || finding instanceof Finding.ReadsBackwards
+                                || finding instanceof Finding.SuppressionReversed
+                                || finding instanceof Finding.RunsBackwards)
+                .isEmpty();
+    }
+
+    @Test
+    void aConversionSaysWhatBecomesOfEachPart() {
+        var before = demo("tractor");
+        var other = before.vehicle().earthed() == Pole.NEGATIVE ? Pole.POSITIVE : Pole.NEGATIVE;
+        var conversion = Conversion.of(before, before.vehicle().system(), other);
+
+        assertThat(conversion.changes())
+                .filteredOn(
+                        change -> before.part(change.part()).kind() instanceof SourceKind.Battery)
+                .extracting(Conversion.PartChange::action)
+                .containsOnly(Action.TURN);
+        assertThat(conversion.changes())
+                .filteredOn(
+                        change -> before.part(change.part()).kind() instanceof SourceKind.Dynamo)
+                .extracting(Conversion.PartChange::action)
+                .containsOnly(Action.REPOLARISE);
+        assertThatThrownBy(() ->
+                        Conversion.of(
+                                before, before.vehicle().system(), before.vehicle().earthed()))
+                .hasMessageContaining("already");
+    }
+}
