@@ -57,10 +57,12 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What a user keeps beyond one job, and the parts on the shelf. */
+@Isolated("it changes the words for all")
 class LibraryTest {
     private static final Vehicle VEHICLE =
             new Vehicle("test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE);

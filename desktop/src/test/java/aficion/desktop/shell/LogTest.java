@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.change.Change;
 import aficion.change.ChangeList;
-import aficion.files.DemoJobs;
 import aficion.files.JobStore;
 import aficion.files.Photographs;
 import aficion.identify.KeyName;
@@ -36,7 +35,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -50,9 +48,10 @@ class LogTest extends WindowTest {
         press("log-tab-" + tab);
     }
 
-    @BeforeEach
-    void aJobWithoutASurvey() {
-        onScreen(() -> DemoJobs.find("tractor").ifPresent(bench::take));
+    /** A job without a survey. */
+    @Override
+    String demo() {
+        return "tractor";
     }
 
     private void type(String id, String text) {
@@ -89,14 +88,18 @@ class LogTest extends WindowTest {
     }
 
     private void lead(String name, String along) {
-        type("survey-name", name);
-        type("survey-from", "fuse box " + name);
-        type("survey-to", "lamp " + name);
-        type("survey-bare", "1.7");
-        chip("survey-first-sound");
-        chip("survey-along-" + along);
-        chip("survey-last-sound");
-        enter("survey-words", "");
+        interact(() -> {
+            ((TextField) node("survey-name")).setText(name);
+            ((TextField) node("survey-from")).setText("fuse box " + name);
+            ((TextField) node("survey-to")).setText("lamp " + name);
+            ((TextField) node("survey-bare")).setText("1.7");
+            for (var chip : List.of("first-sound", "along-" + along, "last-sound")) {
+                ((ToggleButton) node("survey-" + chip)).fire();
+            }
+            node("survey-words").requestFocus();
+        });
+        push(KeyCode.ENTER);
+        settle();
     }
 
     /** Twelve leads, three of them condemned, two photographs; saved, and whole when opened. */

@@ -121,13 +121,18 @@ abstract class WindowTest extends ApplicationTest {
         files = new JobFiles(bench, answers, userState);
         window = new BenchWindow(stage, files, userState, next -> bench = next, () -> {});
         window.show();
-        DemoJobs.find("roadster").ifPresent(bench::take);
+        DemoJobs.find(demo()).ifPresent(bench::take);
         stage.toFront();
     }
 
     private static UserState userState() throws IOException {
         var folder = Files.createTempDirectory("desk");
         return new UserState(folder, new Library(folder.resolve("own")));
+    }
+
+    /** The job that the window opens with. */
+    String demo() {
+        return "roadster";
     }
 
     /** What the user likes when the window opens. */
