@@ -7,6 +7,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
+import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
@@ -29,6 +30,7 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
     private static final double STEP = 250;
     private static final double RATE_HOURS = 20;
     private static final double HOUR = 3600;
+    private static final Ratio FLAT = new Ratio(0);
 
     /** Fastest that engines of a sort are run, rpm (typical). */
     private static final double CAR = 6000;
@@ -42,9 +44,9 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
     /**
      * An engine speed.
      *
-     * @param source what the source gives
+     * @param source what the source can give
      * @param load what the loads take
-     * @param net what the battery gets; less than nothing where it gives
+     * @param net what is left for the battery; less than nothing where it gives
      * @param battery volts across it
      */
     public record Point(Rpm engine, Amps source, Amps load, Amps net, Volts battery) {}
@@ -94,42 +96,49 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
                 .map(kept -> new Capacity(kept.hours(), kept.peukert().value()));
     }
 
-    /** A speed, with what is on for a share of the time counted for that share. */
+    /**
+     * A speed, with what is on for a share of the time counted for that share. What the source can
+     * give is what it gives into a flat battery, which takes all there is.
+     */
     private static Optional<Point> at(Solver solver, Situation situation, Rpm rpm) {
         var base = situation.conditions().withEngine(rpm);
         var plain = supply(solver, base);
         if (plain.isEmpty()) {
             return Optional.empty();
         }
-        var sum = new double[4];
-        add(sum, plain.get(), 1);
+        double load = plain.get().drawn().value();
+        double battery = plain.get().volts().map(Volts::value).orElse(0.0);
         for (var share : situation.shares()) {
-            supply(solver, base.with(share.control(), share.position()))
-                    .ifPresent(worked -> {
-                        add(sum, worked, share.share());
-                        add(sum, plain.get(), -share.share());
-                    });
+            var worked = supply(solver, base.with(share.control(), share.position()));
+            if (worked.isPresent()) {
+                load +=
+                        share.share()
+                                * (worked.get().drawn().value() - plain.get().drawn().value());
+                battery +=
+                        share.share()
+                                * (worked.get().volts().map(Volts::value).orElse(battery)
+                                        - plain.get().volts().map(Volts::value).orElse(battery));
+            }
         }
+        double source =
+                situation.turns()
+                        ? supply(solver, base.withCharge(FLAT))
+                                .map(flat -> flat.generated().value())
+                                .orElse(0.0)
+                        : plain.get().generated().value();
         return Optional.of(
                 new Point(
                         rpm,
-                        new Amps(sum[0]),
-                        new Amps(sum[1]),
-                        new Amps(sum[2]),
-                        new Volts(sum[3])));
+                        new Amps(source),
+                        new Amps(load),
+                        new Amps(source - load),
+                        new Volts(battery)));
     }
 
     private static Optional<Supply> supply(Solver solver, Conditions conditions) {
         return solver.solve(conditions) instanceof Outcome.Solved(var point)
                 ? Optional.of(Supply.of(point))
                 : Optional.empty();
-    }
-
-    private static void add(double[] sum, Supply supply, double share) {
-        sum[0] += share * supply.generated().value();
-        sum[1] += share * supply.drawn().value();
-        sum[2] += share * -supply.battery().value();
-        sum[3] += share * supply.volts().map(Volts::value).orElse(0.0);
     }
 
     /** The speed from which on the battery gets more than it gives; empty where there is none. */

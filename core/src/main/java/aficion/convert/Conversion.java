@@ -106,12 +106,20 @@ public record Conversion(Design design, List<PartChange> changes) {
     /**
      * A design at other volts, with another pole earthed.
      *
-     * @throws IllegalArgumentException when both are what they were
+     * @throws IllegalArgumentException when both are what they were, or plus is to be earthed where
+     *     an alternator has its minus at its case
      */
     public static Conversion of(Design design, Volts system, Pole earthed) {
         var vehicle = design.vehicle();
         if (vehicle.system().equals(system) && vehicle.earthed() == earthed) {
             throw new IllegalArgumentException("it has those volts and that pole already");
+        }
+        boolean alternator =
+                design.parts().stream()
+                        .anyMatch(part -> part.kind() instanceof SourceKind.Alternator);
+        if (alternator && earthed == Pole.POSITIVE && vehicle.earthed() == Pole.NEGATIVE) {
+            throw new IllegalArgumentException(
+                    "the case of its alternator is minus; put a dynamo in before plus is earthed");
         }
         return new Converting(design, system, earthed).conversion();
     }
@@ -410,16 +418,20 @@ public record Conversion(Design design, List<PartChange> changes) {
             };
         }
 
-        /** The battery turned, and with it all that has a plus of its own. */
+        /**
+         * The battery turned, and with it all that has a plus of its own: as every voltage changes
+         * its sign, so does what each of them sees once its leads have changed places.
+         */
         private Design turn(Design design) {
             var turned = design;
             for (var part : design.parts()) {
-                var pins = poles(part.kind());
-                if (pins.isPresent()) {
-                    turned =
-                            new PartEdit.Exchange(part.id(), pins.get().get(0), pins.get().get(1))
-                                    .apply(turned);
-                    also(part.id(), action(part.kind()), why(part.kind()));
+                var sides = sides(part.kind());
+                if (sides.isPresent() && isWired(design, part, sides.get())) {
+                    var pins = sides.get();
+                    turned = new PartEdit.Exchange(part.id(), pins.one, pins.other).apply(turned);
+                    also(part.id(), pins.action, pins.why);
+                } else if (sides.isPresent()) {
+                    note(part.id(), Action.REPLACE, sides.get().why, List.of());
                 } else if (part.kind() instanceof SourceKind.Dynamo) {
                     also(part.id(), Action.REPOLARISE, Why.RESIDUAL_FIELD);
                 }
@@ -427,30 +439,54 @@ public record Conversion(Design design, List<PartChange> changes) {
             return turned;
         }
 
+        /** Whether wires lead to both: what returns through its case cannot be turned. */
+        private static boolean isWired(Design design, Part part, Sides sides) {
+            return part.mount().isEmpty()
+                    && Stream.of(sides.one, sides.other)
+                            .noneMatch(pin -> design.wiresAt(part.terminal(pin)).isEmpty());
+        }
+
         private void also(PartId part, Action action, Why why) {
             var before = changes.get(part);
-            var figures = before == null ? List.<Quantity>of() : before.figures();
             if (before == null || before.action() == Action.STAYS) {
-                note(part, action, why, figures);
+                note(part, action, why, List.of());
             }
         }
 
-        /** The pins whose wires change places with the poles; empty for what has its own side. */
-        private static Optional<List<String>> poles(Kind kind) {
+        /** The pins whose wires change places, and why. */
+        private record Sides(String one, String other, Action action, Why why) {
+            static Optional<Sides> of(String one, String other, Why why) {
+                return Optional.of(new Sides(one, other, Action.EXCHANGE, why));
+            }
+        }
+
+        /** The sides of what has a plus of its own; empty for what is the same both ways. */
+        private static Optional<Sides> sides(Kind kind) {
             return switch (kind) {
-                case SourceKind.Battery _ -> Optional.of(List.of("+", "-"));
-                case LoadKind.Ammeter _ -> Optional.of(List.of("A", "B"));
+                case SourceKind.Battery _ ->
+                        Optional.of(new Sides("+", "-", Action.TURN, Why.OTHER_POLE));
+                case SourceKind.BenchSupply _ -> Sides.of("+", "-", Why.DIES_REVERSED);
+                case SourceKind.RegulatorRectifier _ -> Sides.of("B+", "B-", Why.DIES_REVERSED);
+                case LoadKind.Ammeter _ -> Sides.of("A", "B", Why.READS_BACKWARDS);
+                case LoadKind.Voltmeter _ -> Sides.of("+", "31", Why.READS_BACKWARDS);
+                case LoadKind.LedLamp _, LoadKind.Buzzer _ ->
+                        Sides.of("+", "31", Why.DIES_REVERSED);
+                case LoadKind.Motor motor when motor.hasMagnet() ->
+                        Sides.of("+", "31", Why.TURNS_BACK);
+                case LoadKind.IgnitionCoil _ -> Sides.of("15", "1", Why.SPARK);
+                case ControlKind.Relay relay when isDiode(relay) ->
+                        Sides.of("86", "85", Why.DIES_REVERSED);
+                case JoinKind.Diode diode ->
+                        Sides.of(diode.pins().get(0), diode.pins().get(1), Why.DIES_REVERSED);
                 case SourceKind _, GuardKind _, ControlKind _, LoadKind _, JoinKind _ ->
                         Optional.empty();
             };
         }
 
-        private static Action action(Kind kind) {
-            return kind instanceof SourceKind.Battery ? Action.TURN : Action.EXCHANGE;
-        }
-
-        private static Why why(Kind kind) {
-            return kind instanceof SourceKind.Battery ? Why.OTHER_POLE : Why.READS_BACKWARDS;
+        private static boolean isDiode(ControlKind.Relay relay) {
+            return relay.suppression()
+                    .filter(how -> how != ControlKind.Suppression.RESISTOR)
+                    .isPresent();
         }
 
         /** Mends what is found now and was not before, by the remedies that do no harm. */

@@ -29,8 +29,8 @@ public record Plan(List<Task> tasks, Pace pace) {
     /** Longer evenings are not planned. */
     public static final double LONGEST_EVENING = 16 * 60;
 
-    /** An evening's rest that is shorter than that is not filled, minutes. */
-    private static final double SCRAP = 0.5;
+    /** Of what does not fit by so little, it is the rounding that does not, minutes. */
+    private static final double SCRAP = 1e-6;
 
     public Plan {
         tasks = List.copyOf(tasks);

@@ -71,15 +71,19 @@ public final class JobCodec {
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
-            Map.of(
-                    "circuits", 1_000,
-                    "parts", 5_000,
-                    "wires", 25_000,
-                    "body/stations", 1_000,
-                    "body/runs", 2_000,
-                    "work/survey/leads", 2_000,
-                    "work/survey/photographs", 20_000,
-                    "work/diary/entries", 50_000);
+            Map.ofEntries(
+                    Map.entry("circuits", 1_000),
+                    Map.entry("parts", 5_000),
+                    Map.entry("wires", 25_000),
+                    Map.entry("body/stations", 1_000),
+                    Map.entry("body/runs", 2_000),
+                    Map.entry("work/survey/found/parts", 5_000),
+                    Map.entry("work/survey/found/wires", 25_000),
+                    Map.entry("work/survey/leads", 2_000),
+                    Map.entry("work/survey/boxes", 1_000),
+                    Map.entry("work/survey/kits", 1_000),
+                    Map.entry("work/survey/photographs", 20_000),
+                    Map.entry("work/diary/entries", 50_000));
 
     /** What the parser says about its own source, which helps nobody at a bench. */
     private static final Pattern KNOWN_KINDS = Pattern.compile("known type ids = (\\[[^\\]]*\\])");

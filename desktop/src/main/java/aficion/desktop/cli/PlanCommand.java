@@ -41,7 +41,7 @@ final class PlanCommand extends Commands.Printing {
                             task.key(),
                             task.kind().name().toLowerCase(Locale.ROOT),
                             words.name(task),
-                            Math.round(plan.pace().left(task)),
+                            minutes(plan.pace().left(task)),
                             words.waits(plan, task));
                 }
             }
@@ -54,7 +54,7 @@ final class PlanCommand extends Commands.Printing {
                         ++step,
                         pick.task().key(),
                         words.name(pick),
-                        Math.round(pick.minutes()),
+                        minutes(pick.minutes()),
                         pick.units(),
                         PlanWords.caution(pick.task()).orElse(""));
             }
@@ -65,6 +65,11 @@ final class PlanCommand extends Commands.Printing {
         }
         printer.flush();
         return 0;
+    }
+
+    /** Minutes with a tenth, so that those of an evening add up. */
+    private static String minutes(double minutes) {
+        return UserUnits.plain(Math.floor(10 * minutes + 1e-6) / 10);
     }
 
     private static double hours(String text) {

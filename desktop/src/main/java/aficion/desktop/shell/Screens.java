@@ -4,6 +4,7 @@ import aficion.desktop.bench.BenchScreen;
 import aficion.desktop.board.BoardScreen;
 import aficion.desktop.log.LogScreen;
 import aficion.desktop.make.MakeScreen;
+import aficion.desktop.power.PowerScreen;
 import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.trace.TraceScreen;
@@ -17,6 +18,7 @@ final class Screens {
         return List.of(
                 new TraceScreen(surroundings),
                 new BoardScreen(surroundings),
+                new PowerScreen(surroundings),
                 new MakeScreen(surroundings),
                 new BenchScreen(surroundings),
                 new LogScreen(surroundings));

@@ -116,7 +116,7 @@ public final class Shots {
 
     private void showOnce() throws IOException, InterruptedException {
         var open = open();
-        for (var screen : List.of("trace", "board", "make", "bench", "log")) {
+        for (var screen : List.of("trace", "board", "power", "make", "bench", "log")) {
             stand(open.bench, open.scene, screen, design.circuits().getLast());
         }
         open.bench.close();
@@ -136,6 +136,7 @@ public final class Shots {
             picture(bench, scene, "board", small.get(), "board");
             picture(bench, scene, "make", small.get(), "make");
             picture(bench, scene, "bench", small.get(), "bench");
+            picture(bench, scene, "power", small.get(), "power");
             picture(bench, scene, "log", small.get(), "log");
             onScreen(() -> {
                 Theme.setDark(scene, true);
