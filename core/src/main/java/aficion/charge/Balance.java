@@ -38,6 +38,15 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
     private static final double MOTORCYCLE = 8000;
     private static final double TRACTOR = 2500;
 
+    /** What a car's battery holds, Ah; a motorcycle's 12, a tractor's 90 (typical). */
+    private static final double CAR_HOURS = 55;
+
+    private static final double MOTORCYCLE_HOURS = 12;
+    private static final double TRACTOR_HOURS = 90;
+
+    /** By which power a battery lasts less the faster it is drawn (typical). */
+    private static final double USUAL_PEUKERT = 1.2;
+
     /** Below that a battery is not said to be drained, amps. */
     private static final double NOTHING = 0.001;
 
@@ -51,8 +60,12 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
      */
     public record Point(Rpm engine, Amps source, Amps load, Amps net, Volts battery) {}
 
-    /** What the battery holds, and how it shrinks when it is drawn faster. */
-    public record Capacity(AmpereHours hours, double peukert) {}
+    /**
+     * What the battery holds, and how it shrinks when it is drawn faster.
+     *
+     * @param stated whether the job says so; else it is what is typical
+     */
+    public record Capacity(AmpereHours hours, double peukert, boolean stated) {}
 
     public Balance {
         points = List.copyOf(points);
@@ -92,8 +105,23 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
         return design.parts().stream()
                 .filter(part -> part.kind() instanceof SourceKind.Battery)
                 .findFirst()
-                .flatMap(part -> ((SourceKind.Battery) part.kind()).capacity())
-                .map(kept -> new Capacity(kept.hours(), kept.peukert().value()));
+                .map(part ->
+                        ((SourceKind.Battery) part.kind())
+                                .capacity()
+                                .map(kept ->
+                                        new Capacity(kept.hours(), kept.peukert().value(), true))
+                                .orElseGet(() -> usual(design.vehicle())));
+    }
+
+    /** What the battery of a vehicle of a sort mostly holds. */
+    private static Capacity usual(Vehicle vehicle) {
+        double hours =
+                switch (vehicle.sort().orElse(Vehicle.Sort.CAR)) {
+                    case CAR -> CAR_HOURS;
+                    case MOTORCYCLE -> MOTORCYCLE_HOURS;
+                    case TRACTOR -> TRACTOR_HOURS;
+                };
+        return new Capacity(new AmpereHours(hours), USUAL_PEUKERT, false);
     }
 
     /**

@@ -96,7 +96,7 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
             var found = new ArrayList<Situation>();
             var ready = ready();
             found.add(new Situation(DAY, ready, shares(ready), true));
-            var heavy = OperatingStates.heaviest(design, ready, this::drawn);
+            var heavy = released(OperatingStates.heaviest(design, ready, this::drawn));
             found.add(new Situation(WET_NIGHT, heavy, shares(heavy), true));
             cranking(ready)
                     .ifPresent(
@@ -143,6 +143,17 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
                 }
             }
             return best;
+        }
+
+        /** What is worked for a share of the time is at rest in between. */
+        private Conditions released(Conditions state) {
+            var released = state;
+            for (var control : controls.controls()) {
+                if (share(control.name()) > 0) {
+                    released = released.with(control.name(), control.rest());
+                }
+            }
+            return released;
         }
 
         private List<Share> shares(Conditions state) {

@@ -168,7 +168,7 @@ final class PowerView extends VBox {
                             .orElse(Words.of("power.none")));
         }
         loads(made.drawn());
-        battery.setText(fares(made));
+        battery.setText((fares(made) + " " + held(made.balance())).strip());
         beside(made);
         mark(made);
     }
@@ -282,6 +282,14 @@ final class PowerView extends VBox {
         return idle.map(point -> fares(balance, "power.idle", point)).orElse("")
                 + " "
                 + road.map(point -> fares(balance, "power.road", point)).orElse("");
+    }
+
+    /** What the battery is taken to hold, where the job does not say. */
+    private String held(Balance balance) {
+        return balance.battery()
+                .filter(kept -> !kept.stated())
+                .map(kept -> Words.of("power.taken", print(kept.hours())))
+                .orElse("");
     }
 
     private static String fares(Balance balance, String where, Balance.Point point) {

@@ -1,6 +1,7 @@
 package aficion.desktop.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import aficion.files.DemoJobs;
 import aficion.files.JobCodec;
@@ -129,16 +130,14 @@ class CommandsTest {
                 .filter(row -> row.get("kind").equals("wire"))
                 .forEach(row -> amps.put(row.get("name"), Double.valueOf(row.get("amps"))));
 
-        assertThat(amps.get("5.11") + amps.get("5.13"))
-                .isCloseTo(amps.get("5.17"), org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(amps.get("5.11") + amps.get("5.13")).isCloseTo(amps.get("5.17"), within(1e-6));
         var lost =
                 rows.stream()
                         .filter(row -> row.get("name").equals("5.11"))
                         .mapToDouble(row -> Double.parseDouble(row.get("volts")))
                         .findFirst()
                         .orElseThrow();
-        assertThat(volts.get("K1.87") - volts.get("H1.56b"))
-                .isCloseTo(lost, org.assertj.core.api.Assertions.within(1e-12));
+        assertThat(volts.get("K1.87") - volts.get("H1.56b")).isCloseTo(lost, within(1e-12));
     }
 
     @Test
@@ -342,6 +341,49 @@ class CommandsTest {
                                 .sum())
                 .isBetween(60.0, 120.0);
         assertThat(evening.err()).contains("battery off, nothing half joined");
+    }
+
+    @Test
+    void powerPrintsTheBalanceOfASituation() {
+        var ran = run("power", "demo:roadster", "--situation", "wet-night");
+        var rows = rows(ran.out());
+
+        assertThat(ran.out()).startsWith("rpm,source_amps,load_amps,net_amps,battery_volts");
+        assertThat(rows).hasSizeGreaterThan(10);
+        for (var row : rows) {
+            assertThat(
+                            Double.parseDouble(row.get("source_amps"))
+                                    - Double.parseDouble(row.get("load_amps")))
+                    .isCloseTo(Double.parseDouble(row.get("net_amps")), within(1e-9));
+        }
+        assertThat(ran.err()).contains("The source carries the loads from");
+        assertThat(rows(run("power", "demo:roadster", "--situation", "parked").out())).hasSize(1);
+        var unknown = run("power", "demo:roadster", "--situation", "flying");
+        assertThat(unknown.code()).isEqualTo(2);
+        assertThat(unknown.err()).contains("day, wet-night, cranking, parked");
+    }
+
+    @Test
+    void convertWritesTheJobAndPrintsWhatIsDone() throws Exception {
+        var out = folder.resolve("negative.aficion");
+        var ran = run("convert", "demo:motorcycle", out.toString(), "--earth", "negative");
+        var before = DemoJobs.find("motorcycle").orElseThrow();
+
+        assertThat(ran.code()).isZero();
+        assertThat(rows(ran.out())).hasSameSizeAs(before.design().parts());
+        assertThat(rows(ran.out()).getFirst().get("action")).isEqualTo("turn");
+        var now = JobStore.open(out).job();
+        assertThat(now.design().vehicle().livePin()).isEqualTo("+");
+        assertThat(now.work().found()).contains(before.design());
+        assertThat(run("convert", "demo:motorcycle", out.toString()).code()).isEqualTo(2);
+        assertThat(run("convert", "demo:tractor", out.toString(), "--volts", "7").code())
+                .isEqualTo(2);
+        assertThat(
+                        run("convert", "demo:motorcycle", folder.toString(), "--earth", "negative")
+                                .code())
+                .isEqualTo(2);
+        assertThat(run("convert", "demo:roadster", out.toString(), "--earth", "positive").err())
+                .contains("alternator is minus");
     }
 
     @Test
