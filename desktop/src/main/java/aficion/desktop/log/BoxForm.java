@@ -3,6 +3,7 @@ package aficion.desktop.log;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.CsvFile;
 import aficion.files.ProbeList;
@@ -18,7 +19,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -36,7 +36,7 @@ final class BoxForm extends VBox {
     private final ComboBox<FoundBox.Sort> sort =
             Choices.of(List.of(FoundBox.Sort.values()), each -> Words.of("box", each));
     private final TextArea ways = new TextArea();
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
 
     BoxForm(Surroundings with) {
         super(7);
@@ -55,7 +55,6 @@ final class BoxForm extends VBox {
         ways.setId("box-ways");
         ways.setPromptText(Words.of("box.ways"));
         ways.setPrefRowCount(5);
-        trouble.setManaged(false);
         var note = Texts.button(Words.of("box.note"), "outline-button", this::note);
         note.setId("box-note");
         var read = Texts.button(Words.of("box.read"), "plain-button", this::read);
@@ -115,11 +114,11 @@ final class BoxForm extends VBox {
     private void note() {
         try {
             var box = new FoundBox(name.getText().strip(), sort.getValue(), seats());
-            say("");
+            trouble.say("");
             bench.perform(new WorkEdit.NoteSurvey(WorkEdit.About.BOX, survey -> survey.with(box)));
             all.setValue(Optional.of(box));
         } catch (IllegalArgumentException e) {
-            say(Words.of("box.refused", e.getMessage()));
+            trouble.say(Words.of("box.refused", e.getMessage()));
         }
     }
 
@@ -186,9 +185,9 @@ final class BoxForm extends VBox {
                                                                 way.proves())))
                                         .collect(Collectors.joining("\n")));
                         sort.setValue(FoundBox.Sort.PLUG);
-                        say("");
+                        trouble.say("");
                     } catch (IllegalArgumentException | IOException e) {
-                        say(Words.of("cli.list", path.getFileName(), e.getMessage()));
+                        trouble.say(Words.of("cli.list", path.getFileName(), e.getMessage()));
                     }
                 });
     }
@@ -200,10 +199,5 @@ final class BoxForm extends VBox {
                         bench.perform(
                                 new WorkEdit.NoteSurvey(
                                         WorkEdit.About.BOX, survey -> survey.without(box))));
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
     }
 }

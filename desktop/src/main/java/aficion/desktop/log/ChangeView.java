@@ -22,12 +22,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What comes off, stays, moves and is new; another plug; a bought kit; one thing to change. */
-final class ChangeView extends Pages implements LogTab {
+final class ChangeView extends Pages {
     private final Workbench bench;
     private final TableView<Change> table = new TableView<>();
     private final CheckBox staying = new CheckBox(Words.of("change.staying"));
     private final Label state = Texts.wrapped("", "quiet");
-    private final VBox beside = new VBox(7);
 
     ChangeView(Surroundings with) {
         this.bench = with.bench();
@@ -36,13 +35,6 @@ final class ChangeView extends Pages implements LogTab {
         add("change-plug", Words.of("change.plug"), new PlugPage(with));
         add("change-kit", Words.of("change.kit"), new KitPage(bench));
         add("change-one", Words.of("change.one"), new OneThingForm(bench));
-        beside.getStyleClass().add("inspector-body");
-        beside.getChildren()
-                .addAll(
-                        Texts.wrapped(Words.of("change.title"), "inspector-title"),
-                        Texts.wrapped(Words.of("task.caution.COMES_OFF"), "log-caution"),
-                        Texts.rule(),
-                        Texts.wrapped(Words.of("change.help"), "quiet"));
         bench.history().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
@@ -147,13 +139,10 @@ final class ChangeView extends Pages implements LogTab {
                 .select(Math.clamp(at, 0, Math.max(0, table.getItems().size() - 1)));
     }
 
-    @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public Node aside() {
-        return beside;
+    Node aside() {
+        return Asides.of(
+                Words.of("change.title"),
+                Words.of("task.caution.COMES_OFF"),
+                Words.of("change.help"));
     }
 }

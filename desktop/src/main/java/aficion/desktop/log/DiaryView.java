@@ -6,6 +6,7 @@ import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Heads;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.sheet.WorkListings;
 import aficion.job.Circuit;
@@ -25,7 +26,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -37,7 +37,7 @@ import javafx.scene.layout.VBox;
  * What was written as the work went, the latest first. Space closes what was open, Delete takes an
  * entry away, undo brings it back.
  */
-final class DiaryView extends VBox implements LogTab {
+final class DiaryView extends VBox {
     private final Workbench bench;
     private final Clockwork clock;
     private final TableView<Entry> table = new TableView<>();
@@ -50,7 +50,7 @@ final class DiaryView extends VBox implements LogTab {
     private final TextField minutes;
     private final TextField words;
     private final TextField why;
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
     private final VBox beside = new VBox(7);
     private final Button start;
     private final PhotoStrip photographs;
@@ -66,7 +66,6 @@ final class DiaryView extends VBox implements LogTab {
         why = Fields.of("diary-why", Words.of("diary.why"), 20, this::note);
         sort.setId("diary-sort");
         circuit.setId("diary-circuit");
-        trouble.setManaged(false);
         table.setId("diary-table");
         Tables.dress(table, Words.of("diary.none"));
         Tables.column(table, Words.of("list.when"), each -> WorkListings.when(each.at()));
@@ -145,20 +144,15 @@ final class DiaryView extends VBox implements LogTab {
                             why.getText().strip(),
                             List.of(),
                             false);
-            say("");
+            trouble.say("");
             diary(About.ENTRY, diary -> diary.with(entry));
             for (var field : List.of(minutes, words, why)) {
                 field.clear();
             }
             words.requestFocus();
         } catch (IllegalArgumentException e) {
-            say(Words.of("diary.refused", e.getMessage()));
+            trouble.say(Words.of("diary.refused", e.getMessage()));
         }
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
     }
 
     private void refresh() {
@@ -188,14 +182,8 @@ final class DiaryView extends VBox implements LogTab {
                         : Words.of("clock.start"));
     }
 
-    @Override
-    public Node node() {
-        return this;
-    }
-
     /** The clock, the price of an hour, and the photographs of the chosen entry. */
-    @Override
-    public Node aside() {
+    Node aside() {
         refreshClock();
         var diary = bench.job().work().diary();
         var rate =

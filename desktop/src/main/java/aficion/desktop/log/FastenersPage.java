@@ -4,6 +4,7 @@ import aficion.catalogue.Threads;
 import aficion.desktop.theme.Heads;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Diary;
 import aficion.job.Diary.Fastener;
@@ -33,7 +34,7 @@ final class FastenersPage extends VBox {
     private final TextField torque;
     private final TextField with;
     private final Label typical = Texts.wrapped("", "quiet");
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
     private final TableView<Fastener> table = new TableView<>();
 
     FastenersPage(Workbench bench, Consumer<String> command) {
@@ -45,7 +46,6 @@ final class FastenersPage extends VBox {
         torque = Fields.of("fastener-torque", Words.of("list.newtonMetres"), 6, this::note);
         with = Fields.of("fastener-with", Words.of("fastener.with"), 22, this::note);
         thread.textProperty().addListener((_, _, _) -> hint());
-        trouble.setManaged(false);
         table.setId("fastener-table");
         Tables.dress(table, Words.of("fastener.none"));
         Tables.column(table, Words.of("list.fastener"), Fastener::name);
@@ -109,20 +109,15 @@ final class FastenersPage extends VBox {
                             thread.getText().strip(),
                             ProbePage.number(torque, Words.of("list.newtonMetres")),
                             with.getText().strip());
-            say("");
+            trouble.say("");
             write(diary -> diary.with(fastener));
             name.clear();
             torque.clear();
             with.clear();
             name.requestFocus();
         } catch (IllegalArgumentException e) {
-            say(Words.of("identify.refused", e.getMessage()));
+            trouble.say(Words.of("identify.refused", e.getMessage()));
         }
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
     }
 
     private void refresh() {

@@ -14,12 +14,11 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** What goes into the book that is handed over, what is still missing in it, and its print. */
-final class HandOverView extends VBox implements LogTab {
+final class HandOverView extends VBox {
     private final Workbench bench;
     private final Surroundings with;
     private final VBox holds = new VBox(6);
     private final VBox lacks = new VBox(6);
-    private final VBox beside = new VBox(7);
 
     HandOverView(Surroundings with) {
         super(12);
@@ -41,13 +40,6 @@ final class HandOverView extends VBox implements LogTab {
                         new FlowPane(10, 8, print, card, tests),
                         holds,
                         lacks);
-        beside.getStyleClass().add("inspector-body");
-        beside.getChildren()
-                .addAll(
-                        Texts.wrapped(Words.of("handover.title"), "inspector-title"),
-                        Texts.wrapped(Words.of("sheet.caution"), "log-caution"),
-                        Texts.rule(),
-                        Texts.wrapped(Words.of("handover.help"), "quiet"));
         bench.history().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
@@ -112,13 +104,8 @@ final class HandOverView extends VBox implements LogTab {
         return String.valueOf(number);
     }
 
-    @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public Node aside() {
-        return beside;
+    Node aside() {
+        return Asides.of(
+                Words.of("handover.title"), Words.of("sheet.caution"), Words.of("handover.help"));
     }
 }

@@ -1,13 +1,10 @@
 package aficion.desktop.log;
 
-import aficion.catalogue.Zone;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.identify.KeySwitch;
 import aficion.job.Probed;
 import aficion.job.Probed.KeyVolts;
-import aficion.job.edit.NewNames;
-import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.words.IdentifyWords;
@@ -34,24 +31,17 @@ final class KeyPage extends ProbePage {
         terminal = Fields.of("key-terminal", Words.of("list.terminal"), 6, this::note);
         position = Fields.of("key-position", Words.of("identify.position"), 7, this::note);
         volts = Fields.of("key-volts", Words.of("identify.volts"), 6, this::note);
-        var note = Texts.button(Words.of("identify.note"), "main-button", this::note);
-        note.setId("key-note");
-        form.getChildren().addAll(terminal, position, volts, note);
-        keep = Texts.button(Words.of("identify.key.keep"), "outline-button", this::keep);
-        keep.setId("key-keep");
-        var forget =
+        asks("key", this::note, terminal, position, volts);
+        keep =
                 Texts.button(
-                        Words.of("identify.forget"),
-                        "plain-button",
-                        () ->
-                                note(read ->
-                                        new Probed(
-                                                List.of(),
-                                                read.contacts(),
-                                                read.leads(),
-                                                read.pairs())));
-        forget.setId("key-forget");
-        acts.getChildren().addAll(keep, forget);
+                        Words.of("identify.key.keep"),
+                        "outline-button",
+                        () -> keep(KeySwitch.of(probed().key()).part(CONTROL, RATING)));
+        keep.setId("key-keep");
+        does(
+                "key",
+                read -> new Probed(List.of(), read.contacts(), read.leads(), read.pairs()),
+                keep);
     }
 
     @Override
@@ -69,15 +59,6 @@ final class KeyPage extends ProbePage {
         volts.clear();
         position.requestFocus();
         position.selectAll();
-    }
-
-    private void keep() {
-        KeySwitch.of(probed().key())
-                .part(CONTROL, RATING)
-                .ifPresent(kind ->
-                        bench.perform(
-                                new PartEdit.AddPart(
-                                        NewNames.part(bench.design(), "S", Zone.CABIN, kind))));
     }
 
     @Override

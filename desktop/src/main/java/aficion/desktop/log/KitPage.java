@@ -7,6 +7,7 @@ import aficion.change.PlugFit;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.JoinKind;
 import aficion.job.Kit;
@@ -54,7 +55,7 @@ final class KitPage extends VBox {
     private final TextField into;
     private final VBox misfits = new VBox(3);
     private final Label settings = Texts.wrapped("", "quiet");
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
 
     KitPage(Workbench bench) {
         super(10);
@@ -75,7 +76,6 @@ final class KitPage extends VBox {
         gender.setId("kit-gender");
         misfits.setId("kit-misfits");
         how.setId("kit-how");
-        trouble.setManaged(false);
         table.setId("kit-table");
         Tables.dress(table, Words.of("kit.none"));
         Tables.column(table, Words.of("list.lead"), KitLead::name);
@@ -146,11 +146,11 @@ final class KitPage extends VBox {
                     now().orElseGet(() ->
                             new Kit(kit.getText().strip(), List.of(), List.of(), Optional.empty()));
             var after = change.apply(before);
-            say("");
+            trouble.say("");
             UnaryOperator<Survey> edit = survey -> survey.with(after);
             bench.perform(new WorkEdit.NoteSurvey(WorkEdit.About.KIT, edit));
         } catch (IllegalArgumentException e) {
-            say(Words.of("kit.refused", e.getMessage()));
+            trouble.say(Words.of("kit.refused", e.getMessage()));
         }
     }
 
@@ -195,7 +195,7 @@ final class KitPage extends VBox {
     private void send() {
         var at = bench.design().terminal(goes.getText().strip());
         if (at.isEmpty()) {
-            say(Words.of("cli.reading.where", goes.getText()));
+            trouble.say(Words.of("cli.reading.where", goes.getText()));
             return;
         }
         chosen().ifPresent(each -> change(before -> before.with(each.to(at.get()))));
@@ -222,17 +222,12 @@ final class KitPage extends VBox {
                         .named(name)
                         .filter(part -> part.kind() instanceof JoinKind.Connector);
         if (ours.isEmpty()) {
-            say(Words.of("kit.into.refused", name));
+            trouble.say(Words.of("kit.into.refused", name));
             return;
         }
         change(before ->
                 before.with(
                         new Kit.Plug(body.getValue().key(), gender.getValue(), ours.get().id())));
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
     }
 
     private void refresh() {

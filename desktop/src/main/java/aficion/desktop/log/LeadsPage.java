@@ -43,22 +43,8 @@ final class LeadsPage extends ProbePage {
         volts.setText("12.6");
         amps = Fields.of("lead-amps", Words.of("identify.amps"), 5, this::note);
         ohms = Fields.of("lead-ohms", Words.of("identify.ohms"), 6, this::note);
-        var note = Texts.button(Words.of("identify.note"), "main-button", this::note);
-        note.setId("lead-note");
-        form.getChildren().addAll(lead, colour, volts, amps, ohms, note);
-        var forget =
-                Texts.button(
-                        Words.of("identify.forget"),
-                        "plain-button",
-                        () ->
-                                note(read ->
-                                        new Probed(
-                                                read.key(),
-                                                read.contacts(),
-                                                List.of(),
-                                                read.pairs())));
-        forget.setId("lead-forget");
-        acts.getChildren().add(forget);
+        asks("lead", this::note, lead, colour, volts, amps, ohms);
+        does("lead", read -> new Probed(read.key(), read.contacts(), List.of(), read.pairs()));
     }
 
     @Override

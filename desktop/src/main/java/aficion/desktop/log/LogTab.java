@@ -1,19 +1,18 @@
 package aficion.desktop.log;
 
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 
-/** One of the tabs of the log. */
-interface LogTab {
-
-    /** What it shows. */
-    Node node();
-
-    /** What stands beside it. */
-    Node aside();
-
-    /** The key of the task that is chosen on it; empty where none is. */
-    default Optional<String> task() {
-        return Optional.empty();
+/**
+ * One of the tabs of the log.
+ *
+ * @param aside what stands beside it
+ * @param task the key of the task that is chosen on it; empty where none is
+ */
+record LogTab(Node node, Node aside, Supplier<Optional<String>> task) {
+    /** A tab on which no task is chosen. */
+    LogTab(Node node, Node aside) {
+        this(node, aside, Optional::empty);
     }
 }

@@ -38,14 +38,19 @@ final class LogView extends VBox {
         middle.setMinSize(0, 0);
         VBox.setVgrow(middle, Priority.ALWAYS);
         head.setAlignment(Pos.CENTER_LEFT);
+        var survey = new SurveyView(with);
+        var identify = new IdentifyView(with);
+        var change = new ChangeView(with);
         var plan = new PlanView(with, clock, hours::setText);
-        tab("survey", new SurveyView(with));
-        tab("identify", new IdentifyView(with));
-        tab("change", new ChangeView(with));
-        var first =
-                tab("plan", new PlanPages(plan, new FastenersPage(with.bench(), with.command())));
-        tab("diary", new DiaryView(with, clock));
-        tab("handover", new HandOverView(with));
+        var pages = new PlanPages(plan, new FastenersPage(with.bench(), with.command()));
+        var diary = new DiaryView(with, clock);
+        var handOver = new HandOverView(with);
+        tab("survey", new LogTab(survey, survey.aside()));
+        tab("identify", new LogTab(identify, identify.aside()));
+        tab("change", new LogTab(change, change.aside()));
+        var first = tab("plan", new LogTab(pages, plan.aside(), plan::task));
+        tab("diary", new LogTab(diary, diary.aside()));
+        tab("handover", new LogTab(handOver, handOver.aside()));
         hours.setId("log-hours");
         hours.setMinWidth(USE_PREF_SIZE);
         head.getChildren().addAll(Texts.spring(), hours);
@@ -90,6 +95,6 @@ final class LogView extends VBox {
         views.entrySet().stream()
                 .filter(each -> each.getKey().isSelected())
                 .findFirst()
-                .ifPresent(each -> clock.turn(each.getValue().task()));
+                .ifPresent(each -> clock.turn(each.getValue().task().get()));
     }
 }

@@ -4,6 +4,7 @@ import aficion.catalogue.WireSize;
 import aficion.change.OneThing;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Vehicle;
 import aficion.quantity.Amps;
@@ -16,7 +17,6 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -40,7 +40,7 @@ final class OneThingForm extends VBox {
     private final TextField lead = field("lead", 6);
     private final TextField toSwitch = field("toSwitch", 6);
     private final TextField toLamp = field("toLamp", 6);
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
     private int row;
 
     OneThingForm(Workbench bench) {
@@ -60,7 +60,6 @@ final class OneThingForm extends VBox {
         add("lead", lead, "1.5");
         add("toSwitch", toSwitch, "1.2");
         add("toLamp", toLamp, "2.5");
-        trouble.setManaged(false);
         var make = Texts.button(Words.of("one.make"), "main-button", this::make);
         make.setId("one-make");
         getChildren().addAll(Texts.wrapped(Words.of("one.how"), "quiet"), grid, trouble, make);
@@ -85,7 +84,7 @@ final class OneThingForm extends VBox {
 
     private void make() {
         if (bench.isUnsaved()) {
-            say(Words.of("one.unsaved"));
+            trouble.say(Words.of("one.unsaved"));
             return;
         }
         try {
@@ -108,10 +107,10 @@ final class OneThingForm extends VBox {
                             length(toSwitch),
                             length(toLamp));
             var job = thing.job();
-            say("");
+            trouble.say("");
             bench.take(job);
         } catch (IllegalArgumentException e) {
-            say(Words.of("one.refused", e.getMessage()));
+            trouble.say(Words.of("one.refused", e.getMessage()));
         }
     }
 
@@ -135,10 +134,5 @@ final class OneThingForm extends VBox {
         return WireSize.parse(text.matches("[0-9.,]+") ? text.replace(',', '.') + "mm2" : text)
                 .orElseThrow(
                         () -> new IllegalArgumentException(Words.of("kit.size.refused", text)));
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
     }
 }

@@ -2,6 +2,7 @@ package aficion.desktop.log;
 
 import aficion.desktop.screen.Papers;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Photograph;
 import aficion.job.edit.WorkEdit;
@@ -13,7 +14,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.Clipboard;
@@ -38,7 +38,7 @@ final class PhotoStrip extends VBox {
     private final Workbench bench;
     private final Papers pictures;
     private final FlowPane small = new FlowPane(8, 8);
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
     private Consumer<Photograph> taken = _ -> {};
 
     PhotoStrip(Workbench bench, Papers pictures) {
@@ -46,7 +46,6 @@ final class PhotoStrip extends VBox {
         this.bench = bench;
         this.pictures = pictures;
         setId("photographs");
-        trouble.setManaged(false);
         var add = Texts.button(Words.of("photograph.add"), "outline-button", this::choose);
         add.setId("photograph-add");
         var paste = Texts.button(Words.of("photograph.paste"), "plain-button", this::paste);
@@ -89,7 +88,7 @@ final class PhotoStrip extends VBox {
      */
     void show(List<String> files, Consumer<Photograph> more) {
         taken = more;
-        say("");
+        trouble.say("");
         small.getChildren().setAll(files.stream().map(this::small).toList());
     }
 
@@ -125,9 +124,9 @@ final class PhotoStrip extends VBox {
         try {
             add(pictures.take(file, plain(file.getFileName().toString())));
         } catch (IllegalArgumentException e) {
-            say(Words.of("photograph.refused", file.getFileName(), e.getMessage()));
+            trouble.say(Words.of("photograph.refused", file.getFileName(), e.getMessage()));
         } catch (IOException e) {
-            say(Words.of("photograph.unread", file.getFileName(), e.getMessage()));
+            trouble.say(Words.of("photograph.unread", file.getFileName(), e.getMessage()));
         }
     }
 
@@ -144,7 +143,7 @@ final class PhotoStrip extends VBox {
         if (image == null) {
             var files = Clipboard.getSystemClipboard().getFiles();
             if (files.isEmpty()) {
-                say(Words.of("photograph.nothing"));
+                trouble.say(Words.of("photograph.nothing"));
             }
             files.forEach(file -> take(file.toPath()));
             return;
@@ -152,7 +151,8 @@ final class PhotoStrip extends VBox {
         try {
             add(pictures.take(coded(image), Words.of("photograph.pasted")));
         } catch (IllegalArgumentException | IOException e) {
-            say(Words.of("photograph.unread", Words.of("photograph.pasted"), e.getMessage()));
+            trouble.say(
+                    Words.of("photograph.unread", Words.of("photograph.pasted"), e.getMessage()));
         }
     }
 
@@ -172,15 +172,10 @@ final class PhotoStrip extends VBox {
     }
 
     private void add(Photograph photograph) {
-        say("");
+        trouble.say("");
         bench.perform(
                 new WorkEdit.NoteSurvey(
                         WorkEdit.About.PHOTOGRAPH, survey -> survey.with(photograph)));
         taken.accept(photograph);
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
     }
 }

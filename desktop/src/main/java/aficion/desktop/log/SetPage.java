@@ -25,22 +25,8 @@ final class SetPage extends ProbePage {
         one = Fields.of("set-one", Words.of("identify.one"), 8, this::note);
         other = Fields.of("set-other", Words.of("identify.other"), 8, this::note);
         ohms = Fields.of("set-ohms", Words.of("identify.ohms"), 6, this::note);
-        var note = Texts.button(Words.of("identify.note"), "main-button", this::note);
-        note.setId("set-note");
-        form.getChildren().addAll(one, other, ohms, note);
-        var forget =
-                Texts.button(
-                        Words.of("identify.forget"),
-                        "plain-button",
-                        () ->
-                                note(read ->
-                                        new Probed(
-                                                read.key(),
-                                                read.contacts(),
-                                                read.leads(),
-                                                List.of())));
-        forget.setId("set-forget");
-        acts.getChildren().add(forget);
+        asks("set", this::note, one, other, ohms);
+        does("set", read -> new Probed(read.key(), read.contacts(), read.leads(), List.of()));
     }
 
     @Override

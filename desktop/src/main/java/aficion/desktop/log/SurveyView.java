@@ -8,6 +8,7 @@ import aficion.desktop.theme.ColourChoices;
 import aficion.desktop.theme.Heads;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
+import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.OldLoom;
 import aficion.files.sheet.WorkListings;
@@ -29,7 +30,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -42,7 +42,7 @@ import javafx.scene.layout.VBox;
  * The old loom lead by lead: how it is at its ends and along it, and what becomes of it. Enter
  * notes a lead; in the table K keeps, T trims, C condemns, Enter brings a lead back to be changed.
  */
-final class SurveyView extends VBox implements LogTab {
+final class SurveyView extends VBox {
     private final Workbench bench;
     private final TableView<OldLead> table = new TableView<>();
     private final TextField name = field("name", 8);
@@ -58,7 +58,7 @@ final class SurveyView extends VBox implements LogTab {
     private final ConditionChips first = new ConditionChips("first");
     private final ConditionChips along = new ConditionChips("along");
     private final ConditionChips last = new ConditionChips("last");
-    private final Label trouble = Texts.wrapped("", "danger-text");
+    private final Trouble trouble = new Trouble();
     private final PhotoStrip photographs;
     private final VBox beside = new VBox(7);
     private final BoxForm boxes;
@@ -72,7 +72,6 @@ final class SurveyView extends VBox implements LogTab {
         colour.setId("survey-colour");
         cover.setId("survey-cover");
         added.setId("survey-added");
-        trouble.setManaged(false);
         beside.getStyleClass().add("inspector-body");
         table.setId("survey-table");
         columns();
@@ -150,13 +149,7 @@ final class SurveyView extends VBox implements LogTab {
                 .orElse("");
     }
 
-    @Override
-    public Node node() {
-        return this;
-    }
-
-    @Override
-    public Node aside() {
+    Node aside() {
         return beside;
     }
 
@@ -239,7 +232,7 @@ final class SurveyView extends VBox implements LogTab {
                             before.flatMap(OldLead::verdict),
                             before.map(OldLead::photographs).orElse(List.of()),
                             words.getText().strip());
-            say("");
+            trouble.say("");
             survey(survey -> survey.with(lead));
             clear();
             table.getItems().stream()
@@ -248,7 +241,7 @@ final class SurveyView extends VBox implements LogTab {
                     .ifPresent(each -> table.getSelectionModel().select(each));
             name.requestFocus();
         } catch (IllegalArgumentException e) {
-            say(Words.of("survey.refused", e.getMessage()));
+            trouble.say(Words.of("survey.refused", e.getMessage()));
         }
     }
 
@@ -282,19 +275,19 @@ final class SurveyView extends VBox implements LogTab {
                         .filter(lead -> lead.verdict().filter(Verdict.CONDEMN::equals).isEmpty())
                         .toList();
         if (leads.isEmpty()) {
-            say(Words.of("survey.take.none"));
+            trouble.say(Words.of("survey.take.none"));
             return;
         }
         var plan = OldLoom.plan(leads, bench.design(), bench.units(), Words.of("survey.circuit"));
         bench.perform(plan.edit());
-        say(Words.of("survey.taken", plan.wires()));
+        trouble.say(Words.of("survey.taken", plan.wires()));
     }
 
     /** Every lead is kept as a job of its own, that this one is compared with. */
     private void found() {
         var survey = bench.job().work().survey();
         if (survey.leads().isEmpty()) {
-            say(Words.of("survey.take.none"));
+            trouble.say(Words.of("survey.take.none"));
             return;
         }
         Design was =
@@ -302,12 +295,7 @@ final class SurveyView extends VBox implements LogTab {
                         survey.leads(), bench.design(), bench.units(), Words.of("survey.circuit"));
         bench.perform(
                 new WorkEdit.NoteSurvey(WorkEdit.About.FOUND, each -> each.with(Optional.of(was))));
-        say(Words.of("survey.kept", was.wires().size()));
-    }
-
-    private void say(String text) {
-        trouble.setText(text);
-        trouble.setManaged(!text.isEmpty());
+        trouble.say(Words.of("survey.kept", was.wires().size()));
     }
 
     private void refresh() {

@@ -1,14 +1,11 @@
 package aficion.desktop.log;
 
-import aficion.catalogue.Zone;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.identify.ContactTable;
 import aficion.job.Action;
 import aficion.job.Probed;
 import aficion.job.Probed.Closed;
-import aficion.job.edit.NewNames;
-import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.words.IdentifyWords;
 import aficion.words.Words;
@@ -44,22 +41,14 @@ final class SwitchPage extends ProbePage {
         positions = Fields.of("switch-positions", Words.of("identify.positions"), 18, this::show);
         var begin = Texts.button(Words.of("identify.begin"), "main-button", this::show);
         begin.setId("switch-begin");
-        form.getChildren().addAll(terminals, positions, begin);
-        keep = Texts.button(Words.of("identify.switch.keep"), "outline-button", this::keep);
-        keep.setId("switch-keep");
-        var forget =
+        begins(terminals, positions, begin);
+        keep =
                 Texts.button(
-                        Words.of("identify.forget"),
-                        "plain-button",
-                        () ->
-                                note(read ->
-                                        new Probed(
-                                                read.key(),
-                                                List.of(),
-                                                read.leads(),
-                                                read.pairs())));
-        forget.setId("switch-forget");
-        acts.getChildren().addAll(keep, forget);
+                        Words.of("identify.switch.keep"),
+                        "outline-button",
+                        () -> keep(table().part(Action.LEVER, CONTROL, RATING)));
+        keep.setId("switch-keep");
+        does("switch", read -> new Probed(read.key(), List.of(), read.leads(), read.pairs()), keep);
     }
 
     @Override
@@ -88,14 +77,6 @@ final class SwitchPage extends ProbePage {
                         .distinct()
                         .toList();
         return ContactTable.of(all, places, read);
-    }
-
-    private void keep() {
-        table().part(Action.LEVER, CONTROL, RATING)
-                .ifPresent(kind ->
-                        bench.perform(
-                                new PartEdit.AddPart(
-                                        NewNames.part(bench.design(), "S", Zone.CABIN, kind))));
     }
 
     /** Keeps what the pair showed in every position. */

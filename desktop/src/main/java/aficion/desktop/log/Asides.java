@@ -1,0 +1,22 @@
+package aficion.desktop.log;
+
+import aficion.desktop.theme.Texts;
+import javafx.scene.layout.VBox;
+
+/** What stands beside a tab on which nothing is chosen. */
+final class Asides {
+    private Asides() {}
+
+    /** What a tab is, what can hurt there, and how it is used. */
+    static VBox of(String title, String caution, String help) {
+        var aside =
+                new VBox(
+                        7,
+                        Texts.wrapped(title, "inspector-title"),
+                        Texts.wrapped(caution, "log-caution"),
+                        Texts.rule(),
+                        Texts.wrapped(help, "quiet"));
+        aside.getStyleClass().add("inspector-body");
+        return aside;
+    }
+}
