@@ -37,11 +37,15 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** From the old loom to the signed sheet, by keys and presses. */
 class LogTest extends WindowTest {
+    /** What a real window would show no otherwise, and so is not repeated in one. */
+    private static final String OFF_SCREEN = "off-screen";
+
     @TempDir private Path folder;
 
     private void log(String tab) {
@@ -161,6 +165,7 @@ class LogTest extends WindowTest {
 
     /** What is not condemned becomes wires of the job at one press, and undo takes them back. */
     @Test
+    @Tag(OFF_SCREEN)
     void aSurveyedLoomBecomesWires() {
         log("survey");
         lead("a", "sound");
@@ -179,6 +184,7 @@ class LogTest extends WindowTest {
     }
 
     @Test
+    @Tag(OFF_SCREEN)
     void badInputInTheSurveyIsToldAndChangesNothing() {
         log("survey");
         enter("survey-name", "x");
@@ -195,6 +201,7 @@ class LogTest extends WindowTest {
 
     /** Nine readings of three terminals name the switch, which is then a part. */
     @Test
+    @Tag(OFF_SCREEN)
     void aKeySwitchIsNamedFromNineReadings() {
         log("identify");
         var volts =
@@ -222,6 +229,7 @@ class LogTest extends WindowTest {
 
     /** The page asks for one pair after the other until the switch is known. */
     @Test
+    @Tag(OFF_SCREEN)
     void aSwitchIsFoundPairByPair() {
         log("identify");
         chip("identify-switch");
@@ -241,6 +249,7 @@ class LogTest extends WindowTest {
 
     /** Main 60 W, dip 55 W, tail 5 W at 12.6 V, and an 18 W lamp for 6 V. */
     @Test
+    @Tag(OFF_SCREEN)
     void fourLampLeadsAreToldApart() {
         log("identify");
         chip("identify-leads");
@@ -259,6 +268,7 @@ class LogTest extends WindowTest {
 
     /** Fourteen ways, three of which go round in a circle: one of them waits in the spare place. */
     @Test
+    @Tag(OFF_SCREEN)
     void aDashPlugIsMoved() {
         var was = "a b c d e f g h i j k l m n".split(" ");
         var wants = "b c a d e f g h i j k l n m".split(" ");
@@ -285,6 +295,7 @@ class LogTest extends WindowTest {
 
     /** A line of a plug says what a function is given and whether its lamp proves out. */
     @Test
+    @Tag(OFF_SCREEN)
     void aPlugSaysWhatEachWayIsGiven() {
         box("was", new String[] {"1, oil, white, oil lamp, live, silent"});
         box("wants", new String[] {"A, oil lamp, , , earth, proves"});
@@ -302,6 +313,7 @@ class LogTest extends WindowTest {
     }
 
     @Test
+    @Tag(OFF_SCREEN)
     void boltsAreNoted() {
         log("plan");
         chip("plan-torque");
@@ -457,6 +469,7 @@ class LogTest extends WindowTest {
 
     /** A diary of years stays usable: written to and read within the time of a press. */
     @Test
+    @Tag(OFF_SCREEN)
     void aDiaryOfFiveThousandEntriesIsShown() {
         var entries = new ArrayList<Diary.Entry>();
         var at = Instant.parse("2020-01-01T08:00:00Z");
@@ -493,6 +506,7 @@ class LogTest extends WindowTest {
 
     /** Of a kit every lead goes somewhere or is unused, and its settings are kept. */
     @Test
+    @Tag(OFF_SCREEN)
     void aKitIsNoted() {
         log("change");
         chip("change-kit");
