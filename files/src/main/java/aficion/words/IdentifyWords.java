@@ -81,6 +81,23 @@ public final class IdentifyWords {
         };
     }
 
+    /** Those that no position tells apart so far: two leads of one colour are proved by another. */
+    public static List<String> alike(KeySwitch found) {
+        var said = new ArrayList<String>();
+        var terminals = found.terminals();
+        for (int i = 0; i < terminals.size(); i++) {
+            for (int j = i + 1; j < terminals.size(); j++) {
+                var one = terminals.get(i);
+                var other = terminals.get(j);
+                boolean read = one.unread().isEmpty() && other.unread().isEmpty();
+                if (read && found.apart(one.terminal(), other.terminal()).isEmpty()) {
+                    said.add(Words.of("key.alike", one.terminal(), other.terminal()));
+                }
+            }
+        }
+        return said;
+    }
+
     /** What a terminal of a switch is joined to, position by position. */
     public static String why(ContactTable.Named terminal) {
         return terminal.joined().isEmpty()

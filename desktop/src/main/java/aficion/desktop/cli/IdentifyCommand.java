@@ -63,6 +63,7 @@ final class IdentifyCommand extends Commands.Printing {
                     IdentifyWords.why(found, terminal));
         }
         found.troubles().forEach(trouble -> err().println(IdentifyWords.trouble(trouble)));
+        IdentifyWords.alike(found).forEach(err()::println);
     }
 
     private void contacts(CSVPrinter printer, Probed read) throws IOException {

@@ -10,6 +10,7 @@ import aficion.quantity.Volts;
 import aficion.words.IdentifyWords;
 import aficion.words.Words;
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 
@@ -73,9 +74,12 @@ final class KeyPage extends ProbePage {
                                         IdentifyWords.why(found, each)))
                         .toList());
         tell(
-                found.troubles().stream()
-                        .map(IdentifyWords::trouble)
-                        .map(text -> Texts.wrapped(text, "danger-text"))
+                Stream.concat(
+                                found.troubles().stream()
+                                        .map(IdentifyWords::trouble)
+                                        .map(text -> Texts.wrapped(text, "danger-text")),
+                                IdentifyWords.alike(found).stream()
+                                        .map(text -> Texts.wrapped(text, "brass-text")))
                         .toList());
         keep.setDisable(found.part(CONTROL, RATING).isEmpty());
     }

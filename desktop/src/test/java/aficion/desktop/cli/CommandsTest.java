@@ -268,6 +268,18 @@ class CommandsTest {
                         "B accessory that drops in start (15a/75)",
                         "C unknown");
         assertThat(key.err()).contains("C is to be read in start");
+        var alike =
+                run(
+                        "identify",
+                        table(
+                                "terminal,position,volts",
+                                "X,off,0",
+                                "X,on,12",
+                                "Y,off,0",
+                                "Y,on,12",
+                                "Z,off,12",
+                                "Z,on,12"));
+        assertThat(alike.err()).contains("X and Y are alike in every position");
         var hand =
                 run(
                         "identify",

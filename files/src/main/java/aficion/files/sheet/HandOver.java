@@ -6,6 +6,7 @@ import aficion.check.Findings;
 import aficion.diagram.Diagram;
 import aficion.files.sheet.Listings.Kind;
 import aficion.files.sheet.Typefaces.Face;
+import aficion.harness.Dress;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.Diary;
@@ -14,6 +15,7 @@ import aficion.job.Photograph;
 import aficion.job.Work.Stage;
 import aficion.plan.Plan;
 import aficion.quantity.UserUnits;
+import aficion.route.RunLength;
 import aficion.size.Assessment;
 import aficion.stock.Shopping;
 import aficion.stock.Stock;
@@ -24,6 +26,7 @@ import java.io.IOException;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -71,7 +74,10 @@ public final class HandOver {
             list(paper, Kind.SURVEY);
             paper.section(Words.of("sheet.schedule"));
             Sheets.schedule(paper, assessment, units);
+            body(paper);
             list(paper, Kind.TESTS);
+            paper.section(Words.of("sheet.findings"));
+            new FindingSheet(paper, speech).findings(assessment, job.work());
             if (!diagrams.isEmpty()) {
                 paper.section(Words.of("sheet.paths"));
                 Sheets.paths(paper, design, diagrams);
@@ -105,6 +111,34 @@ public final class HandOver {
                 Words.of("rules.law"),
                 job.design().rules().law().orElseGet(() -> Words.of("rules.law.unknown")));
         prose.entry("", Words.of("sheet.caution"));
+    }
+
+    /** The harness as it lies: every run that is ridden, its length, bundle and sleeve. */
+    private void body(Paper paper) throws IOException {
+        var ridden =
+                job.design().riders().entrySet().stream()
+                        .filter(each -> !each.getValue().isEmpty())
+                        .map(Map.Entry::getKey)
+                        .toList();
+        if (ridden.isEmpty()) {
+            return;
+        }
+        paper.section(Words.of("handover.body"));
+        var prose = new Prose(paper);
+        var plan = job.design().body().orElseThrow().plan();
+        for (var run : ridden) {
+            var dress = Dress.of(job.design(), run);
+            var length = plan.length(plan.run(run));
+            prose.entry(
+                    speech.run(run),
+                    Words.of(
+                            length instanceof RunLength.Measured
+                                    ? "handover.run"
+                                    : "handover.run.assumed",
+                            speech.say(length.metres()),
+                            dress.riders().size(),
+                            speech.say(dress.diameter())));
+        }
     }
 
     private void vehicle(Prose prose) throws IOException {

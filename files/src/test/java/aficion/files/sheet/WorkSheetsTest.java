@@ -91,6 +91,8 @@ class WorkSheetsTest {
                 .contains("the boot (the file is missing)")
                 .contains("Survey of the old loom")
                 .contains("Card for the glove box")
+                .contains("The harness as it lies")
+                .contains("assumed, ")
                 .contains("page 1 of ");
     }
 
