@@ -67,7 +67,7 @@ final class KitPage extends VBox {
         size = Fields.of("kit-size", Words.of("list.size"), 6, this::note);
         fuse = Fields.of("kit-fuse", Words.of("kit.fuse"), 5, this::note);
         goes = Fields.of("kit-goes", Words.of("kit.goes"), 8, this::send);
-        setting = Fields.of("kit-setting", Words.of("kit.setting"), 10, this::set);
+        setting = Fields.of("kit-setting", Words.of("kit.setting"), 15, this::set);
         value = Fields.of("kit-value", Words.of("kit.value"), 10, this::set);
         into = Fields.of("kit-into", Words.of("kit.into"), 7, this::plugIn);
         var plugIn = Texts.button(Words.of("kit.plugIn"), "plain-button", this::plugIn);

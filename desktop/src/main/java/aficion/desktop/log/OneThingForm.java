@@ -24,9 +24,10 @@ import javafx.scene.layout.VBox;
 /** Change one thing: what there is around one lamp circuit, and the job that comes of it. */
 final class OneThingForm extends VBox {
     private static final int THIS_LONG_AGO = 1965;
+    private static final int ROWS = 6;
 
     private final Workbench bench;
-    private final GridPane grid = new GridPane(12, 8);
+    private final GridPane grid = new GridPane(14, 8);
     private final TextField vehicle = field("vehicle", 18);
     private final ComboBox<Double> volts =
             Choices.of(List.of(12.0, 6.0, 24.0), each -> Words.of("one.volts", Math.round(each)));
@@ -71,7 +72,11 @@ final class OneThingForm extends VBox {
     }
 
     private void add(String key, Node node, String usual) {
-        grid.addRow(row++, Texts.label(Words.of("one." + key), "figure-name"), node);
+        var name = Texts.label(Words.of("one." + key), "figure-name");
+        int column = 2 * (row / ROWS);
+        grid.add(name, column, row % ROWS);
+        grid.add(node, column + 1, row % ROWS);
+        row++;
         if (node instanceof TextField field) {
             field.setText(usual);
         }
