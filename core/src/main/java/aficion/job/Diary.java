@@ -155,6 +155,11 @@ public record Diary(
         return entries.stream().mapToInt(Entry::minutes).sum();
     }
 
+    /** What the hours cost, in the user's money; empty where no price of an hour is said. */
+    public Optional<Double> cost() {
+        return rate.map(hour -> hour * minutes() / 60);
+    }
+
     /** The minutes that a task took. */
     public int minutes(String task) {
         return entries.stream()

@@ -1,7 +1,9 @@
 package aficion.plan;
 
+import aficion.job.Diary;
 import aficion.job.Job;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -13,6 +15,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.DirectedAcyclicGraph;
 import org.jgrapht.traverse.TopologicalOrderIterator;
@@ -20,11 +23,8 @@ import org.jgrapht.traverse.TopologicalOrderIterator;
 /**
  * The tasks of a job and what they wait for. What can be done now, the longest chain of what is
  * left, and what fits an evening and leaves the vehicle safe.
- *
- * @param tasks in an order in which each comes after all that it waits for
- * @param pace how long each kind takes
  */
-public record Plan(List<Task> tasks, Pace pace) {
+public final class Plan {
 
     /** Longer evenings are not planned. */
     public static final double LONGEST_EVENING = 16 * 60;
@@ -32,14 +32,32 @@ public record Plan(List<Task> tasks, Pace pace) {
     /** Of what does not fit by so little, it is the rounding that does not, minutes. */
     private static final double SCRAP = 1e-6;
 
-    public Plan {
-        tasks = List.copyOf(tasks);
+    private final Map<String, Task> tasks;
+    private final Map<String, List<Task>> following = new HashMap<>();
+    private final Pace pace;
+
+    private Plan(List<Task> ordered, Diary diary) {
+        tasks =
+                ordered.stream()
+                        .collect(
+                                Collectors.toMap(
+                                        Task::key,
+                                        task -> task,
+                                        (one, _) -> one,
+                                        LinkedHashMap::new));
+        for (var task : ordered) {
+            task.after()
+                    .forEach(before ->
+                            following
+                                    .computeIfAbsent(before.key(), _ -> new ArrayList<>())
+                                    .add(task));
+        }
+        pace = Pace.of(ordered, diary);
     }
 
     /** The plan of a job. */
     public static Plan of(Job job) {
-        var tasks = ordered(new TaskList(job).tasks());
-        return new Plan(tasks, Pace.of(tasks, job.work().diary()));
+        return new Plan(ordered(new TaskList(job).tasks()), job.work().diary());
     }
 
     /**
@@ -48,90 +66,89 @@ public record Plan(List<Task> tasks, Pace pace) {
      *
      * @throws IllegalArgumentException when tasks wait for each other in a circle
      */
-    static List<Task> ordered(List<Task> tasks) {
+    private static List<Task> ordered(List<Task> tasks) {
         var place = new HashMap<String, Integer>();
         tasks.forEach(task -> place.put(task.key(), place.size()));
-        var graph = new DirectedAcyclicGraph<String, DefaultEdge>(null, DefaultEdge::new, false);
-        tasks.forEach(task -> graph.addVertex(task.key()));
-        var known =
-                tasks.stream()
-                        .map(task ->
-                                new Task(
-                                        task.key(),
-                                        task.kind(),
-                                        task.of(),
-                                        task.units(),
-                                        task.left(),
-                                        task.after().stream()
-                                                .filter(before -> place.containsKey(before.key()))
-                                                .distinct()
-                                                .toList()))
-                        .toList();
-        known.forEach(
-                task -> task.after().forEach(before -> graph.addEdge(before.key(), task.key())));
-        var byKey = known.stream().collect(Collectors.toMap(Task::key, task -> task));
+        var graph = new DirectedAcyclicGraph<Task, DefaultEdge>(null, DefaultEdge::new, false);
+        var known = new LinkedHashMap<String, Task>();
+        for (var task : tasks) {
+            var there =
+                    task.after().stream()
+                            .filter(before -> place.containsKey(before.key()))
+                            .distinct()
+                            .toList();
+            known.put(task.key(), task.after(there));
+        }
+        known.values().forEach(graph::addVertex);
+        known.values()
+                .forEach(task ->
+                        task.after()
+                                .forEach(before ->
+                                        graph.addEdge(
+                                                Objects.requireNonNull(known.get(before.key())),
+                                                task)));
         var order = new ArrayList<Task>();
         new TopologicalOrderIterator<>(
-                        graph, Comparator.comparingInt(key -> place.getOrDefault(key, 0)))
-                .forEachRemaining(key -> order.add(Objects.requireNonNull(byKey.get(key))));
+                        graph, Comparator.comparingInt(task -> place.getOrDefault(task.key(), 0)))
+                .forEachRemaining(order::add);
         return order;
+    }
+
+    /** In an order in which each comes after all that it waits for. */
+    public List<Task> tasks() {
+        return List.copyOf(tasks.values());
+    }
+
+    /** How long each kind takes. */
+    public Pace pace() {
+        return pace;
     }
 
     /** A task by its key. */
     public Optional<Task> find(String key) {
-        return tasks.stream().filter(task -> task.key().equals(key)).findFirst();
-    }
-
-    private Map<String, Task> byKey() {
-        return tasks.stream()
-                .collect(
-                        Collectors.toMap(
-                                Task::key, task -> task, (one, _) -> one, LinkedHashMap::new));
+        return Optional.ofNullable(tasks.get(key));
     }
 
     /** What a task still waits for, each with why. */
     public List<Task.Before> waits(Task task) {
-        var byKey = byKey();
-        return task.after().stream().filter(before -> !isDone(byKey, before.key())).toList();
+        return task.after().stream()
+                .filter(before -> find(before.key()).filter(each -> !each.isDone()).isPresent())
+                .toList();
     }
 
-    private static boolean isDone(Map<String, Task> tasks, String key) {
-        return Optional.ofNullable(tasks.get(key)).map(Task::isDone).orElse(true);
+    private Stream<Task> open() {
+        return tasks.values().stream().filter(task -> !task.isDone());
     }
 
     /** What is not done and waits for nothing, in order. */
     public List<Task> now() {
-        var byKey = byKey();
-        return tasks.stream()
-                .filter(task -> !task.isDone())
-                .filter(task ->
-                        task.after().stream().allMatch(before -> isDone(byKey, before.key())))
-                .toList();
+        return open().filter(task -> waits(task).isEmpty()).toList();
     }
 
     /** What waits, in order. */
     public List<Task> waiting() {
-        var now = new HashSet<>(now());
-        return tasks.stream().filter(task -> !task.isDone() && !now.contains(task)).toList();
+        return open().filter(task -> !waits(task).isEmpty()).toList();
     }
 
     /** What comes after a task. */
     public List<Task> next(Task task) {
-        return tasks.stream()
-                .filter(each ->
-                        each.after().stream().anyMatch(before -> before.key().equals(task.key())))
-                .toList();
+        return List.copyOf(following.getOrDefault(task.key(), List.of()));
     }
 
     /** Minutes of all that is left. */
     public double left() {
-        return tasks.stream().mapToDouble(pace::left).sum();
+        return left(tasks.values());
+    }
+
+    /** Minutes that are left of some tasks. */
+    public double left(Collection<Task> some) {
+        return some.stream().mapToDouble(pace::left).sum();
     }
 
     /** Minutes of the longest chain from each task on, itself included. */
     private Map<String, Double> chains() {
         var chains = new HashMap<String, Double>();
-        for (var task : tasks.reversed()) {
+        for (var task : tasks().reversed()) {
             double onwards =
                     next(task).stream()
                             .mapToDouble(each -> chains.getOrDefault(each.key(), 0.0))
@@ -148,7 +165,7 @@ public record Plan(List<Task> tasks, Pace pace) {
         var chain = new ArrayList<Task>();
         Comparator<Task> byLength =
                 Comparator.comparingDouble(task -> chains.getOrDefault(task.key(), 0.0));
-        var at = tasks.stream().max(byLength);
+        var at = tasks.values().stream().max(byLength);
         while (at.isPresent()) {
             chain.add(at.get());
             at = next(at.get()).stream().max(byLength);
@@ -164,16 +181,28 @@ public record Plan(List<Task> tasks, Pace pace) {
      */
     public record Pick(Task task, int units, boolean whole, double minutes) {}
 
+    /** How an evening leaves the battery. */
+    public enum Battery {
+        /** On, and all proved that it feeds. */
+        ON,
+        OFF,
+        /** As it was: nothing on the vehicle was touched. */
+        AS_IT_WAS
+    }
+
     /**
      * An evening.
      *
      * @param picks in the order of the work
-     * @param powered whether the vehicle ends with its battery on and all proved that was begun;
-     *     else it ends with the battery off
+     * @param battery as it is left
      */
-    public record Evening(List<Pick> picks, double minutes, boolean powered) {
+    public record Evening(List<Pick> picks, double minutes, Battery battery) {
         public Evening {
             picks = List.copyOf(picks);
+        }
+
+        public boolean powered() {
+            return battery == Battery.ON;
         }
     }
 
@@ -198,7 +227,7 @@ public record Plan(List<Task> tasks, Pace pace) {
         EveningPicker(Plan plan, Map<String, Double> chains) {
             this.plan = plan;
             this.chains = chains;
-            plan.tasks.stream().filter(Task::isDone).map(Task::key).forEach(done::add);
+            plan.tasks.values().stream().filter(Task::isDone).map(Task::key).forEach(done::add);
         }
 
         Evening pick(double minutes) {
@@ -212,13 +241,20 @@ public record Plan(List<Task> tasks, Pace pace) {
                     done.add(pick.task().key());
                 }
             }
-            boolean powered =
-                    picks.stream().anyMatch(pick -> pick.task().kind() == Task.Kind.POWER);
-            return new Evening(picks, minutes - left, powered);
+            return new Evening(picks, minutes - left, battery());
+        }
+
+        private Battery battery() {
+            if (picks.stream().anyMatch(pick -> pick.task().kind() == Task.Kind.POWER)) {
+                return Battery.ON;
+            }
+            return done.contains(Task.BATTERY_OFF) && !done.contains(Task.POWER)
+                    ? Battery.OFF
+                    : Battery.AS_IT_WAS;
         }
 
         private Optional<Pick> next() {
-            return plan.tasks.stream()
+            return plan.tasks.values().stream()
                     .filter(task -> !done.contains(task.key()))
                     .filter(task -> picks.stream().noneMatch(pick -> pick.task().equals(task)))
                     .filter(task -> isReady(task))
@@ -232,9 +268,7 @@ public record Plan(List<Task> tasks, Pace pace) {
         }
 
         private boolean isReady(Task task) {
-            return task.after().stream()
-                    .allMatch(before ->
-                            done.contains(before.key()) || plan.find(before.key()).isEmpty());
+            return task.after().stream().allMatch(before -> done.contains(before.key()));
         }
 
         private Optional<Pick> fitting(Task task) {
@@ -252,10 +286,10 @@ public record Plan(List<Task> tasks, Pace pace) {
         /** With the battery on, all that it feeds is proved in the same evening. */
         private double proving(Task task) {
             return task.kind() == Task.Kind.POWER
-                    ? plan.next(task).stream()
-                            .filter(each -> each.kind() == Task.Kind.PROVE)
-                            .mapToDouble(plan.pace::left)
-                            .sum()
+                    ? plan.left(
+                            plan.next(task).stream()
+                                    .filter(each -> each.kind() == Task.Kind.PROVE)
+                                    .toList())
                     : 0;
         }
     }
@@ -263,9 +297,7 @@ public record Plan(List<Task> tasks, Pace pace) {
     /** Minutes that are left, by kind, in the order of the kinds. */
     public Map<Task.Kind, Double> leftByKind() {
         var left = new EnumMap<Task.Kind, Double>(Task.Kind.class);
-        tasks.stream()
-                .filter(task -> !task.isDone())
-                .forEach(task -> left.merge(task.kind(), pace.left(task), Double::sum));
+        open().forEach(task -> left.merge(task.kind(), pace.left(task), Double::sum));
         return Collections.unmodifiableMap(left);
     }
 }

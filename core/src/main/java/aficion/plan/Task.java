@@ -2,8 +2,10 @@ package aficion.plan;
 
 import aficion.catalogue.TaskTable;
 import aficion.job.CircuitId;
+import aficion.job.Diary;
 import aficion.job.PartId;
 import aficion.job.Work.Stage;
+import aficion.job.edit.WorkEdit;
 import aficion.quantity.Metres;
 import aficion.route.RunId;
 import aficion.route.StationId;
@@ -20,6 +22,12 @@ import java.util.Optional;
  * @param after the tasks that come before it, each with why
  */
 public record Task(String key, Kind kind, Of of, int units, int left, List<Before> after) {
+
+    /** The key of the task that takes the battery off. */
+    static final String BATTERY_OFF = "battery-off";
+
+    /** The key of the task that connects it again. */
+    static final String POWER = "power";
 
     /** Kinds of work, in their usual order. */
     public enum Kind {
@@ -141,6 +149,33 @@ public record Task(String key, Kind kind, Of of, int units, int left, List<Befor
 
     public boolean isDone() {
         return left == 0;
+    }
+
+    /** The same, with nothing of it done. */
+    Task open() {
+        return new Task(key, kind, of, units, units, after);
+    }
+
+    /** The same, after others. */
+    Task after(List<Before> others) {
+        return new Task(key, kind, of, units, left, others);
+    }
+
+    /**
+     * Notes that it is done, or that it is not: the stage of its circuit where it finishes one. A
+     * battery that is taken off is no longer on.
+     */
+    public WorkEdit noted(boolean done) {
+        var circuit = circuit();
+        var stage = kind.stage();
+        return circuit.isPresent() && stage.isPresent()
+                ? new WorkEdit.SetStage(circuit.get(), stage.get(), done)
+                : new WorkEdit.Write(WorkEdit.About.TICK, diary -> noted(diary, done));
+    }
+
+    private Diary noted(Diary diary, boolean done) {
+        var noted = diary.with(key, done);
+        return done && kind == Kind.BATTERY_OFF ? noted.with(POWER, false) : noted;
     }
 
     /** The circuit it is about; empty where it is about more, or none. */

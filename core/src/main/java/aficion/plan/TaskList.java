@@ -2,7 +2,6 @@ package aficion.plan;
 
 import aficion.bench.PartTest;
 import aficion.change.Change;
-import aficion.change.ChangeList;
 import aficion.forming.Loom;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
@@ -11,11 +10,8 @@ import aficion.job.Design;
 import aficion.job.Diary;
 import aficion.job.GuardKind;
 import aficion.job.Job;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.SourceKind;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.job.Work;
@@ -24,12 +20,10 @@ import aficion.make.Making;
 import aficion.plan.Task.Before;
 import aficion.plan.Task.Kind;
 import aficion.plan.Task.Of;
-import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.route.RunId;
 import aficion.route.StationId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -40,72 +34,41 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** The tasks of a job, made from its design, its looms, its changes and what is done of them. */
+/** The tasks of a job, made from what is worked of it and what is done of that. */
 final class TaskList {
-    /** A load that takes more waits for what gives it, amps (typical). */
-    private static final double LARGE = 8;
-
     private final Design design;
     private final Work work;
-    private final List<Circuit> circuits;
-    private final List<Loom> looms;
-    private final List<Change> changes;
+    private final Workload load;
     private final Map<WireId, Making.WireWork> making = new HashMap<>();
-    private final Map<CircuitId, List<Part>> parts = new LinkedHashMap<>();
-    private final Map<CircuitId, List<Wire>> wires = new LinkedHashMap<>();
     private final List<Task> tasks = new ArrayList<>();
 
     TaskList(Job job) {
         this.design = job.design();
         this.work = job.work();
-        this.circuits =
-                design.circuits().stream()
-                        .sorted(Comparator.comparingInt(Circuit::number))
-                        .toList();
-        this.looms = Loom.of(design);
-        this.changes = ChangeList.of(job);
+        this.load = new Workload(job);
         Making.of(design).wires().forEach(each -> making.put(each.wire().id(), each));
-        share();
-    }
-
-    /** What stays as it was found is not worked; a part is fitted with its first circuit. */
-    private void share() {
-        var staying = new HashSet<>();
-        changes.stream()
-                .filter(change -> change.sort() == Change.Sort.STAYS)
-                .forEach(change ->
-                        staying.add(
-                                switch (change) {
-                                    case Change.OfPart part -> part.part().id();
-                                    case Change.OfWire wire -> wire.wire().id();
-                                    case Change.OfLead lead -> lead.lead().name();
-                                }));
-        var given = new HashSet<PartId>();
-        for (var circuit : circuits) {
-            wires.put(
-                    circuit.id(),
-                    design.wiresOf(circuit.id()).stream()
-                            .filter(wire -> !staying.contains(wire.id()))
-                            .toList());
-            parts.put(
-                    circuit.id(),
-                    design.partsOf(circuit.id()).stream()
-                            .filter(part -> !(part.kind() instanceof JoinKind.Splice))
-                            .filter(part -> !staying.contains(part.id()))
-                            .filter(part -> given.add(part.id()))
-                            .toList());
-        }
     }
 
     List<Task> tasks() {
         survey();
         measure();
         holes();
-        circuits.forEach(this::bench);
-        looms.forEach(this::lay);
+        load.circuits().forEach(this::bench);
+        load.looms().forEach(this::lay);
         vehicle();
         open();
-        return tasks;
+        return isLiveWithWorkLeft() ? tasks.stream().map(TaskList::reopened).toList() : tasks;
+    }
+
+    /** Whether the battery was connected, and something is left to do on the vehicle. */
+    private boolean isLiveWithWorkLeft() {
+        return diary().isDone(Task.POWER)
+                && tasks.stream().anyMatch(task -> task.kind().isOnVehicle() && !task.isDone());
+    }
+
+    /** That the battery was off once, and on again, counts no longer. */
+    private static Task reopened(Task task) {
+        return task.kind() == Kind.BATTERY_OFF || task.kind() == Kind.POWER ? task.open() : task;
     }
 
     private Diary diary() {
@@ -140,8 +103,11 @@ final class TaskList {
         add("survey", Kind.SURVEY, new Of.OfVehicle(), new Count(leads.size(), left), List.of());
     }
 
+    /** The strands that something new rides. */
     private Stream<Loom.Strand> strands() {
-        return looms.stream().flatMap(loom -> loom.strands().stream());
+        return load.looms().stream()
+                .flatMap(loom -> loom.strands().stream())
+                .filter(strand -> strand.dress().riders().stream().anyMatch(load::isWorked));
     }
 
     private static String key(RunId run) {
@@ -152,7 +118,6 @@ final class TaskList {
         var seen = new HashSet<RunId>();
         strands()
                 .filter(strand -> seen.add(strand.run()))
-                .filter(strand -> isWorked(strand))
                 .forEach(strand ->
                         add(
                                 key(strand.run()),
@@ -162,16 +127,9 @@ final class TaskList {
                                 List.of()));
     }
 
-    /** Whether something new rides a strand. */
-    private boolean isWorked(Loom.Strand strand) {
-        return strand.dress().riders().stream()
-                .anyMatch(wire -> wires.getOrDefault(wire.circuit(), List.of()).contains(wire));
-    }
-
     private void holes() {
         var bores = new LinkedHashMap<StationId, Metres>();
         strands()
-                .filter(this::isWorked)
                 .forEach(strand ->
                         strand.holes()
                                 .forEach((at, bore) ->
@@ -188,20 +146,19 @@ final class TaskList {
                         Kind.HOLE,
                         new Of.OfHole(at, bore),
                         Count.one(false),
-                        List.of(after("battery-off", Why.BATTERY_OFF_FIRST))));
+                        List.of(after(Task.BATTERY_OFF, Why.BATTERY_OFF_FIRST))));
     }
 
     /** What a circuit needs until it is tested on the bench. */
     private void bench(Circuit circuit) {
         var id = circuit.id();
-        var ours = wires.getOrDefault(id, List.of());
+        var ours = load.wires(id);
         var stages = work.done(id);
         tryOut(id, stages);
         label(id, ours, stages);
         make(id, ours, stages);
         var laid =
-                looms.stream()
-                        .filter(loom -> circuitsOf(loom).contains(id))
+                load.loomsOf(id).stream()
                         .map(loom -> after(key("lay", loom.number()), Why.LAID_BEFORE_TEST));
         boolean tested = stages.contains(Stage.TESTED);
         add(
@@ -215,7 +172,7 @@ final class TaskList {
 
     private void tryOut(CircuitId id, Set<Stage> stages) {
         var tried =
-                parts.getOrDefault(id, List.of()).stream()
+                load.parts(id).stream()
                         .filter(part -> !PartTest.of(design, part).isEmpty())
                         .toList();
         var open =
@@ -274,30 +231,10 @@ final class TaskList {
         return wires.stream().map(Wire::number).toList();
     }
 
-    private Set<CircuitId> circuitsOf(Loom loom) {
-        var ids = new LinkedHashSet<CircuitId>();
-        loom.strands()
-                .forEach(strand ->
-                        strand.dress().riders().stream()
-                                .filter(wire ->
-                                        wires.getOrDefault(wire.circuit(), List.of())
-                                                .contains(wire))
-                                .forEach(wire -> ids.add(wire.circuit())));
-        return ids;
-    }
-
     /** Laying, sleeving and putting in of a loom. */
     private void lay(Loom loom) {
-        var ids = circuitsOf(loom);
-        int riders =
-                (int)
-                        loom.strands().stream()
-                                .flatMap(strand -> strand.dress().riders().stream())
-                                .filter(wire ->
-                                        wires.getOrDefault(wire.circuit(), List.of())
-                                                .contains(wire))
-                                .distinct()
-                                .count();
+        var ids = load.circuitsOf(loom);
+        int riders = load.riders(loom);
         if (riders == 0) {
             return;
         }
@@ -318,7 +255,7 @@ final class TaskList {
                 ids.stream().map(id -> after(key("bench", id), Why.SLEEVE_AFTER_TEST)).toList());
         var before = new ArrayList<Before>();
         before.add(after(key("sleeve", loom.number()), Why.SLEEVE_AFTER_TEST));
-        before.add(after("battery-off", Why.BATTERY_OFF_FIRST));
+        before.add(after(Task.BATTERY_OFF, Why.BATTERY_OFF_FIRST));
         before.add(after("comes-off", Why.OLD_OUT_FIRST));
         loom.strands()
                 .forEach(strand ->
@@ -336,32 +273,31 @@ final class TaskList {
 
     /** What is worked on the vehicle. */
     private void vehicle() {
-        boolean anything = wires.values().stream().anyMatch(list -> !list.isEmpty());
-        if (!anything && changes.isEmpty()) {
+        if (load.isEmpty()) {
             return;
         }
-        add("battery-off", Kind.BATTERY_OFF, new Of.OfVehicle(), Count.one(false), List.of());
+        add(Task.BATTERY_OFF, Kind.BATTERY_OFF, new Of.OfVehicle(), Count.one(false), List.of());
         comesOff();
-        circuits.forEach(this::fit);
+        load.circuits().forEach(this::fit);
         var fitted =
-                circuits.stream()
+                load.circuits().stream()
                         .flatMap(circuit ->
                                 Stream.of(
                                         after(key("fit", circuit.id()), Why.EARTH_LAST),
                                         after(key("guards", circuit.id()), Why.EARTH_LAST)))
                         .toList();
-        add("power", Kind.POWER, new Of.OfVehicle(), Count.one(false), fitted);
-        for (var circuit : circuits) {
-            boolean touched = !wires.getOrDefault(circuit.id(), List.of()).isEmpty();
+        add(Task.POWER, Kind.POWER, new Of.OfVehicle(), Count.one(false), fitted);
+        for (var circuit : load.circuits()) {
+            boolean touched = !load.wires(circuit.id()).isEmpty();
             add(
                     key("prove", circuit.id()),
                     Kind.PROVE,
                     new Of.OfCircuit(circuit.id(), List.of(), List.of()),
                     touched ? Count.one(isProved(circuit.id())) : new Count(0, 0),
-                    List.of(after("power", Why.POWER_BEFORE_TEST)));
+                    List.of(after(Task.POWER, Why.POWER_BEFORE_TEST)));
         }
         var proved =
-                circuits.stream()
+                load.circuits().stream()
                         .map(circuit -> after(key("prove", circuit.id()), Why.TRIM_LAST))
                         .toList();
         add("trim", Kind.TRIM, new Of.OfVehicle(), Count.one(false), proved);
@@ -383,23 +319,24 @@ final class TaskList {
 
     private void comesOff() {
         var off =
-                changes.stream()
+                load.changes().stream()
                         .filter(change ->
                                 change.sort() == Change.Sort.OFF
                                         || change.sort() == Change.Sort.SEALED)
                         .toList();
         int left = (int) off.stream().filter(change -> !diary().isDone(change.key())).count();
         var before = new ArrayList<Before>();
-        before.add(after("battery-off", Why.BATTERY_OFF_FIRST));
-        circuits.forEach(
-                circuit -> before.add(after(key("bench", circuit.id()), Why.OLD_UNTIL_TESTED)));
+        before.add(after(Task.BATTERY_OFF, Why.BATTERY_OFF_FIRST));
+        load.circuits()
+                .forEach(circuit ->
+                        before.add(after(key("bench", circuit.id()), Why.OLD_UNTIL_TESTED)));
         add("comes-off", Kind.COMES_OFF, new Of.OfVehicle(), new Count(off.size(), left), before);
     }
 
     /** Guards and relays first, then all else of a circuit. */
     private void fit(Circuit circuit) {
         var id = circuit.id();
-        var all = parts.getOrDefault(id, List.of());
+        var all = load.parts(id);
         var first =
                 all.stream()
                         .filter(part ->
@@ -409,19 +346,13 @@ final class TaskList {
         var rest = all.stream().filter(part -> !first.contains(part)).toList();
         boolean done = work.done(id).contains(Stage.FITTED);
         var before = new ArrayList<Before>();
-        before.add(after("battery-off", Why.BATTERY_OFF_FIRST));
+        before.add(after(Task.BATTERY_OFF, Why.BATTERY_OFF_FIRST));
         before.add(after(key("bench", id), Why.SLEEVE_AFTER_TEST));
-        looms.stream()
-                .filter(loom -> circuitsOf(loom).contains(id))
+        load.loomsOf(id)
                 .forEach(loom ->
                         before.add(after(key("loom", loom.number()), Why.LOOM_BEFORE_PARTS)));
-        if (takesMuch(all) && !givesCurrent(all)) {
-            circuits.stream()
-                    .filter(each -> givesCurrent(parts.getOrDefault(each.id(), List.of())))
-                    .filter(each -> !each.id().equals(id))
-                    .forEach(each ->
-                            before.add(after(key("fit", each.id()), Why.SOURCE_BEFORE_LOAD)));
-        }
+        load.givers(id)
+                .forEach(each -> before.add(after(key("fit", each), Why.SOURCE_BEFORE_LOAD)));
         add(
                 key("guards", id),
                 Kind.GUARDS,
@@ -430,7 +361,7 @@ final class TaskList {
                 before);
         var later = new ArrayList<>(before);
         later.add(after(key("guards", id), Why.RELAY_BEFORE_SWITCH));
-        boolean touched = !rest.isEmpty() || !wires.getOrDefault(id, List.of()).isEmpty();
+        boolean touched = !rest.isEmpty() || !load.wires(id).isEmpty();
         int units = touched ? Math.max(1, rest.size()) : 0;
         add(
                 key("fit", id),
@@ -442,20 +373,6 @@ final class TaskList {
 
     private static List<PartId> ids(List<Part> parts) {
         return parts.stream().map(Part::id).toList();
-    }
-
-    private static boolean givesCurrent(List<Part> parts) {
-        return parts.stream()
-                .anyMatch(part ->
-                        part.kind() instanceof SourceKind && part.kind().chargingPin().isPresent());
-    }
-
-    private static boolean takesMuch(List<Part> parts) {
-        return parts.stream()
-                .filter(part -> !(part.kind() instanceof LoadKind.Starter))
-                .flatMap(part -> part.kind().turning().values().stream())
-                .mapToDouble(Amps::value)
-                .anyMatch(amps -> amps >= LARGE);
     }
 
     private void open() {

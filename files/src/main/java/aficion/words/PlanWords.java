@@ -3,11 +3,13 @@ package aficion.words;
 import aficion.catalogue.TaskTable;
 import aficion.change.Change;
 import aficion.job.Design;
+import aficion.job.Diary;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.make.Making;
 import aficion.make.StudStack;
+import aficion.plan.Pace;
 import aficion.plan.Plan;
 import aficion.plan.Task;
 import aficion.quantity.UserUnits;
@@ -24,11 +26,9 @@ public final class PlanWords {
 
     private final Design design;
     private final Speech speech;
-    private final UserUnits units;
 
     public PlanWords(Design design, UserUnits units) {
         this.design = design;
-        this.units = units;
         this.speech = new Speech(design, units);
     }
 
@@ -126,6 +126,41 @@ public final class PlanWords {
         return hand;
     }
 
+    /** What is to hand for all of an evening, each once, what its first tasks need first. */
+    public List<String> toHand(Plan.Evening evening) {
+        return evening.picks().stream()
+                .flatMap(pick -> toHand(pick.task()).stream())
+                .distinct()
+                .toList();
+    }
+
+    /** How an evening ends: how long it takes, and how it leaves the vehicle. */
+    public static String ends(Plan.Evening evening) {
+        return Words.of(
+                "plan.all", time(evening.minutes()), Words.of("plan.ends", evening.battery()));
+    }
+
+    /** How long has been worked, and how long is left. */
+    public static String summary(Plan plan, Diary diary) {
+        return Words.of(
+                "plan.summary", Math.round(diary.minutes() / 60.0), Math.round(plan.left() / 60));
+    }
+
+    /** The user's own pace, of each kind that has been timed. */
+    public static String pace(Pace pace) {
+        return pace.own().isEmpty()
+                ? Words.of("plan.pace.typical")
+                : pace.own().entrySet().stream()
+                        .map(own ->
+                                Words.of(
+                                        "plan.pace",
+                                        Words.of("plan.kind", own.getKey()),
+                                        UserUnits.plain(Math.round(10 * own.getValue()) / 10.0),
+                                        pace.units().getOrDefault(own.getKey(), 0),
+                                        UserUnits.plain(own.getKey().minutes())))
+                        .collect(Collectors.joining(" "));
+    }
+
     /** How tight the nuts on the studs of its parts are made. */
     private Stream<String> torques(Task task) {
         boolean bolted = task.kind() == Task.Kind.FIT || task.kind() == Task.Kind.GUARDS;
@@ -194,10 +229,5 @@ public final class PlanWords {
         return design.find(part.id()).isPresent()
                 ? speech.standing(part)
                 : Words.of("zone", part.zone());
-    }
-
-    /** The units that it says things in. */
-    public UserUnits units() {
-        return units;
     }
 }

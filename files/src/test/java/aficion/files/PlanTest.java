@@ -204,4 +204,47 @@ class PlanTest {
         assertThat(Plan.of(demo("roadster")).evening(0).picks()).isEmpty();
         assertThat(Plan.of(demo("roadster")).evening(-5).minutes()).isZero();
     }
+
+    /** Once more is left to do on the vehicle, a battery that was connected comes off again. */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void nothingOnTheVehicleIsBegunWhileTheBatteryIsOn(String name) {
+        var job = demo(name);
+        for (var task : Plan.of(job).tasks()) {
+            job = task.noted(true).apply(job);
+        }
+        var finished = Plan.of(job);
+        assertThat(finished.tasks()).filteredOn(task -> !task.isDone()).isEmpty();
+
+        for (var task : finished.tasks()) {
+            if (!task.kind().isOnVehicle()) {
+                continue;
+            }
+            var again = task.noted(false).apply(job);
+            var plan = Plan.of(again);
+            if (plan.find(task.key()).orElseThrow().isDone()) {
+                continue;
+            }
+            assertThat(plan.now())
+                    .extracting(Task::kind)
+                    .as(task.key())
+                    .contains(Kind.BATTERY_OFF)
+                    .noneMatch(Kind::isOnVehicle);
+            assertThat(plan.find("power").orElseThrow().isDone()).isFalse();
+            var off = plan.find("battery-off").orElseThrow().noted(true).apply(again);
+            assertThat(Plan.of(off).now()).extracting(Task::key).contains(task.key());
+            var on = task.noted(true).apply(off);
+            assertThat(Plan.of(on).now()).extracting(Task::kind).contains(Kind.POWER);
+        }
+    }
+
+    @Test
+    void anEveningSaysHowItLeavesTheBattery() {
+        var plan = Plan.of(demo("roadster"));
+        assertThat(plan.evening(60).battery()).isEqualTo(Plan.Battery.AS_IT_WAS);
+
+        var off = plan.find("battery-off").orElseThrow().noted(true).apply(demo("roadster"));
+        assertThat(Plan.of(off).evening(60).battery()).isEqualTo(Plan.Battery.OFF);
+        assertThat(plan.evening(Plan.LONGEST_EVENING).battery()).isNotEqualTo(Plan.Battery.ON);
+    }
 }

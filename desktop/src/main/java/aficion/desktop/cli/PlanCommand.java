@@ -58,10 +58,8 @@ final class PlanCommand extends Commands.Printing {
                         pick.units(),
                         PlanWords.caution(pick.task()).orElse(""));
             }
-            err().println(
-                            Words.of(
-                                    evening.powered() ? "plan.powered" : "plan.safe",
-                                    PlanWords.time(evening.minutes())));
+            err().println(PlanWords.ends(evening));
+            err().println(Words.of("plan.hand", String.join(", ", words.toHand(evening))));
         }
         printer.flush();
         return 0;

@@ -4,13 +4,11 @@ import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Design;
-import aficion.job.edit.WorkEdit;
 import aficion.plan.Plan;
 import aficion.plan.Plan.Pick;
 import aficion.plan.Task;
 import aficion.words.PlanWords;
 import aficion.words.Words;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -52,6 +50,7 @@ final class PlanView extends ScrollPane {
     private final Slider hours = new Slider(0.5, MOST_HOURS, USUAL_HOURS);
     private final Label asked = Texts.label("", "log-hours");
     private final Label safe = Texts.label("", "quiet");
+    private final Label hand = Texts.wrapped("", "quiet");
     private final ListView<Pick> tonight = new ListView<>();
     private final ListView<Task> now = new ListView<>();
     private final ListView<Task> waiting = new ListView<>();
@@ -90,6 +89,7 @@ final class PlanView extends ScrollPane {
         asked.setId("plan-asked");
         asked.setMinWidth(Region.USE_PREF_SIZE);
         safe.setId("plan-safe");
+        hand.setId("plan-hand");
         list(tonight, "plan-tonight", _ -> new PickCell());
         list(now, "plan-now", _ -> new TaskCell(false));
         list(waiting, "plan-waits", _ -> new TaskCell(true));
@@ -113,7 +113,7 @@ final class PlanView extends ScrollPane {
         title.setMinWidth(Region.USE_PREF_SIZE);
         var head = new HBox(12, title, asked, hours, Texts.spring(), safe);
         head.setAlignment(Pos.CENTER_LEFT);
-        var evening = new VBox(6, head, tonight);
+        var evening = new VBox(6, head, tonight, hand);
         evening.getStyleClass().add("log-card");
         var begun = new VBox(6, Texts.caption(Words.of("plan.now")), now);
         var later = new VBox(6, Texts.caption(Words.of("plan.waits")), waiting);
@@ -183,14 +183,7 @@ final class PlanView extends ScrollPane {
 
     /** A task is done, or not: its stage with it, where it has one. */
     private void turn(Task task) {
-        boolean done = isDone(task);
-        var circuit = task.circuit();
-        var stage = task.kind().stage();
-        bench.perform(
-                circuit.isPresent() && stage.isPresent()
-                        ? new WorkEdit.SetStage(circuit.get(), stage.get(), !done)
-                        : new WorkEdit.Write(
-                                WorkEdit.About.TICK, diary -> diary.with(task.key(), !done)));
+        bench.perform(task.noted(!isDone(task)));
     }
 
     private boolean isDone(Task task) {
@@ -216,11 +209,7 @@ final class PlanView extends ScrollPane {
         fill(waiting, found.waiting());
         chosen.ifPresent(key -> card.show(found, found.find(key)));
         chain(found);
-        summary.accept(
-                Words.of(
-                        "plan.summary",
-                        Math.round(bench.job().work().diary().minutes() / 60.0),
-                        Math.round(found.left() / 60)));
+        summary.accept(PlanWords.summary(found, bench.job().work().diary()));
     }
 
     /** Fills a list anew; what was chosen in it stays chosen. */
@@ -239,7 +228,12 @@ final class PlanView extends ScrollPane {
                     var evening = found.evening(60 * wanted);
                     picked = Optional.of(bench.design());
                     asked.setText(Words.of("plan.asked", wanted));
-                    safe.setText(Words.of(evening.powered() ? "plan.on" : "plan.off"));
+                    safe.setText(Words.of("plan.ends", evening.battery()));
+                    var toHand = words().toHand(evening);
+                    hand.setText(
+                            toHand.isEmpty()
+                                    ? ""
+                                    : Words.of("plan.hand", String.join(", ", toHand)));
                     tonight.getItems().setAll(evening.picks());
                     int rows = Math.clamp(evening.picks().size(), 1, SHOWN);
                     tonight.setPrefHeight(rows * ROW + 4);
@@ -251,8 +245,8 @@ final class PlanView extends ScrollPane {
     private void chain(Plan found) {
         var words = words();
         var longest = found.longest();
-        double all = longest.stream().mapToDouble(found.pace()::left).sum();
-        chainHead.setText(Words.of("plan.chain", PlanWords.time(all)).toUpperCase(Locale.ROOT));
+        var time = PlanWords.time(found.left(longest));
+        chainHead.setText(Words.of("plan.chain", time).toUpperCase(Locale.ROOT));
         chain.getChildren().clear();
         for (var task : longest) {
             var box =
@@ -267,7 +261,7 @@ final class PlanView extends ScrollPane {
             }
             chain.getChildren().add(box);
         }
-        pace.setText(pace(found));
+        pace.setText(PlanWords.pace(found.pace()));
         left.getChildren().clear();
         found.leftByKind()
                 .forEach((kind, minutes) ->
@@ -279,21 +273,6 @@ final class PlanView extends ScrollPane {
                                                         Words.of("plan.kind." + kind.name()),
                                                         PlanWords.time(minutes)),
                                                 "condensed")));
-    }
-
-    private static String pace(Plan found) {
-        var said = new ArrayList<String>();
-        found.pace()
-                .own()
-                .forEach((kind, minutes) ->
-                        said.add(
-                                Words.of(
-                                        "plan.pace",
-                                        Words.of("plan.kind." + kind.name()),
-                                        Math.round(10 * minutes) / 10.0,
-                                        found.pace().units().getOrDefault(kind, 0),
-                                        kind.minutes())));
-        return said.isEmpty() ? Words.of("plan.pace.typical") : String.join(" ", said);
     }
 
     private static Label time(double minutes) {

@@ -289,13 +289,12 @@ public final class HandOver {
         var diary = job.work().diary();
         prose.head(Words.of("handover.costs"));
         prose.entry(Words.of("handover.time"), PlanWords.time(diary.minutes()));
-        if (diary.rate().isPresent()) {
+        var cost = diary.cost();
+        if (cost.isPresent()) {
+            var rate = diary.rate().orElseThrow();
             prose.entry(
                     Words.of("handover.work"),
-                    Words.of(
-                            "handover.rate",
-                            money(diary.rate().get() * diary.minutes() / 60),
-                            money(diary.rate().get())));
+                    Words.of("handover.rate", money(cost.get()), money(rate)));
         }
         var priced =
                 Shopping.of(job.design(), job.work(), Stock.EMPTY).stream()
