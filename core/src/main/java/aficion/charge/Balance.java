@@ -126,41 +126,42 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
 
     /**
      * A speed, with what is on for a share of the time counted for that share. What the source can
-     * give is what it gives into a flat battery, which takes all there is.
+     * give is what it gives into a flat battery, which takes all there is. Empty where one of the
+     * states cannot be solved.
      */
     private static Optional<Point> at(Solver solver, Situation situation, Rpm rpm) {
         var base = situation.conditions().withEngine(rpm);
         var plain = supply(solver, base);
-        if (plain.isEmpty()) {
+        var source = situation.turns() ? supply(solver, base.withCharge(FLAT)) : plain;
+        if (plain.isEmpty() || source.isEmpty()) {
             return Optional.empty();
         }
-        double load = plain.get().drawn().value();
-        double battery = plain.get().volts().map(Volts::value).orElse(0.0);
+        double load = drawn(plain.get());
+        double battery = volts(plain.get());
         for (var share : situation.shares()) {
             var worked = supply(solver, base.with(share.control(), share.position()));
-            if (worked.isPresent()) {
-                load +=
-                        share.share()
-                                * (worked.get().drawn().value() - plain.get().drawn().value());
-                battery +=
-                        share.share()
-                                * (worked.get().volts().map(Volts::value).orElse(battery)
-                                        - plain.get().volts().map(Volts::value).orElse(battery));
+            if (worked.isEmpty()) {
+                return Optional.empty();
             }
+            load += share.share() * (drawn(worked.get()) - drawn(plain.get()));
+            battery += share.share() * (volts(worked.get()) - volts(plain.get()));
         }
-        double source =
-                situation.turns()
-                        ? supply(solver, base.withCharge(FLAT))
-                                .map(flat -> flat.generated().value())
-                                .orElse(0.0)
-                        : plain.get().generated().value();
+        double gives = source.get().generated().value();
         return Optional.of(
                 new Point(
                         rpm,
-                        new Amps(source),
+                        new Amps(gives),
                         new Amps(load),
-                        new Amps(source - load),
+                        new Amps(gives - load),
                         new Volts(battery)));
+    }
+
+    private static double drawn(Supply supply) {
+        return supply.drawn().value();
+    }
+
+    private static double volts(Supply supply) {
+        return supply.volts().map(Volts::value).orElse(0.0);
     }
 
     private static Optional<Supply> supply(Solver solver, Conditions conditions) {

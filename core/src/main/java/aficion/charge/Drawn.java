@@ -13,7 +13,9 @@ import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What a load draws in a situation.
@@ -29,40 +31,48 @@ public record Drawn(PartId part, Amps amps, double share) {
         return new Amps(amps.value() * share);
     }
 
-    /** Every load that draws something in a situation, at an engine speed, the largest first. */
+    /**
+     * Every load that draws something in a situation, at an engine speed, the largest first. One
+     * that draws more for a share of the time is there twice: with what it always draws, and with
+     * what it draws more.
+     */
     public static List<Drawn> of(Design design, Situation situation, Rpm engine) {
         var solver = new Solver(Netlist.of(design));
         var state =
                 situation.turns()
                         ? situation.conditions().withEngine(engine)
                         : situation.conditions();
-        var drawn = new ArrayList<>(drawn(solver, design, state, 1));
+        var plain = drawn(solver, design, state);
+        var drawn = new ArrayList<Drawn>();
+        plain.forEach((part, amps) -> add(drawn, part, amps, 1));
         for (var share : situation.shares()) {
-            var worked = state.with(share.control(), share.position());
-            drawn(solver, design, worked, share.share()).stream()
-                    .filter(each ->
-                            drawn.stream().noneMatch(other -> other.part().equals(each.part())))
-                    .toList()
-                    .forEach(drawn::add);
+            drawn(solver, design, state.with(share.control(), share.position()))
+                    .forEach((part, amps) ->
+                            add(drawn, part, amps - plain.getOrDefault(part, 0.0), share.share()));
         }
         drawn.sort(Comparator.comparingDouble((Drawn each) -> each.mean().value()).reversed());
         return drawn;
     }
 
-    private static List<Drawn> drawn(Solver solver, Design design, Conditions state, double share) {
-        if (!(solver.solve(state) instanceof Outcome.Solved(var point))) {
-            return List.of();
+    private static void add(List<Drawn> drawn, PartId part, double amps, double share) {
+        if (amps > SOME) {
+            drawn.add(new Drawn(part, new Amps(amps), share));
         }
-        return design.parts().stream()
-                .filter(part -> part.kind() instanceof LoadKind)
-                .filter(part -> !(part.kind() instanceof LoadKind.Ammeter))
-                .map(part -> new Drawn(part.id(), into(design, point, part), share))
-                .filter(each -> each.amps().value() > SOME)
-                .toList();
+    }
+
+    private static Map<PartId, Double> drawn(Solver solver, Design design, Conditions state) {
+        var drawn = new LinkedHashMap<PartId, Double>();
+        if (solver.solve(state) instanceof Outcome.Solved(var point)) {
+            design.parts().stream()
+                    .filter(part -> part.kind() instanceof LoadKind)
+                    .filter(part -> !(part.kind() instanceof LoadKind.Ammeter))
+                    .forEach(part -> drawn.put(part.id(), into(design, point, part)));
+        }
+        return drawn;
     }
 
     /** What wires bring to a part; where its case returns it, that is all there is to see. */
-    private static Amps into(Design design, OperatingPoint point, Part part) {
+    private static double into(Design design, OperatingPoint point, Part part) {
         double in = 0;
         double out = 0;
         for (var terminal : part.terminals()) {
@@ -73,6 +83,6 @@ public record Drawn(PartId part, Amps amps, double share) {
                 out += Math.max(0, -towards);
             }
         }
-        return new Amps(Math.max(in, out));
+        return Math.max(in, out);
     }
 }

@@ -72,7 +72,7 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
 
     /** The situations of a vehicle, those it knows by its own switches. */
     public static List<Situation> of(Design design) {
-        return new Finding(design).situations();
+        return new Search(design).situations();
     }
 
     /** A situation by its name. */
@@ -81,12 +81,12 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
     }
 
     /** One looking for them. */
-    private static final class Finding {
+    private static final class Search {
         private final Design design;
         private final Controls controls;
         private final Solver solver;
 
-        Finding(Design design) {
+        Search(Design design) {
             this.design = design;
             this.controls = Controls.of(design);
             this.solver = new Solver(Netlist.of(design));
@@ -195,12 +195,13 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
         }
 
         private Optional<Conditions> work(Conditions ready) {
+            var idling = ready.withEngine(OperatingStates.IDLE);
             return controls.controls().stream()
                     .filter(control ->
                             control.name().contains("work") || control.name().contains("plough"))
                     .findFirst()
-                    .map(control -> heaviest(ready.withEngine(OperatingStates.IDLE), control))
-                    .filter(state -> !state.equals(ready));
+                    .map(control -> heaviest(idling, control))
+                    .filter(state -> !state.equals(idling));
         }
     }
 }

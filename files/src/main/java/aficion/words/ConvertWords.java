@@ -1,16 +1,47 @@
 package aficion.words;
 
+import aficion.change.Change;
 import aficion.convert.Conversion.PartChange;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Says what is done with each part of a conversion, and why. */
 public final class ConvertWords {
     private final Design design;
+    private final PlanWords words;
+    private final Speech speech;
 
+    /**
+     * @param design as it becomes
+     */
     public ConvertWords(Design design) {
         this.design = design;
+        this.words = new PlanWords(design, UserUnits.METRIC);
+        this.speech = new Speech(design, UserUnits.METRIC);
+    }
+
+    /** What else is another: what it was, or from where it goes to where. */
+    public String besides(Change change) {
+        return Words.of(
+                "convert.besides",
+                words.what(change),
+                Words.of("change", change.sort()),
+                was(change).orElseGet(() -> way(change)));
+    }
+
+    private Optional<String> was(Change change) {
+        return change instanceof Change.OfWire wire && wire.sort() == Change.Sort.REPLACED
+                ? wire.was().map(before -> Words.of("convert.was", speech.size(before.size())))
+                : Optional.empty();
+    }
+
+    private String way(Change change) {
+        return Stream.of(words.from(change), words.to(change))
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining(" \u2192 "));
     }
 
     /** Why, with what the part becomes or what its resistor is. */

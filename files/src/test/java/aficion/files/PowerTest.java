@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.change.Change;
 import aficion.charge.Balance;
+import aficion.charge.Drawn;
 import aficion.charge.Situation;
 import aficion.check.Findings;
 import aficion.check.finding.Finding;
@@ -19,6 +21,7 @@ import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,6 +29,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Source against loads, and conversions, of the demos. */
 class PowerTest {
+    /** What the field of a source and the coils of relays take at most, amps. */
+    private static final double FIELD = 3;
+
     private static Design demo(String name) {
         return DemoJobs.find(name).orElseThrow().design();
     }
@@ -75,6 +81,40 @@ class PowerTest {
         assertThat(Situation.find(demo("roadster"), "flying")).isEmpty();
     }
 
+    /**
+     * What the loads take one by one is what the balance says they take, but for coils of relays.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void theLoadsOneByOneAddUp(String demo) {
+        for (var name : List.of(Situation.DAY, Situation.WET_NIGHT)) {
+            var situation = Situation.find(demo(demo), name).orElseThrow();
+            var drawn = Drawn.of(demo(demo), situation, OperatingStates.ROAD);
+            double all = drawn.stream().mapToDouble(each -> each.mean().value()).sum();
+            double load = balance(demo, name).at(OperatingStates.ROAD).orElseThrow().load().value();
+
+            assertThat(load - all).as("%s, %s", demo, name).isBetween(-0.02 * load, FIELD);
+        }
+    }
+
+    /** The stop filament of a lamp whose tail filament burns anyway is told with its share. */
+    @Test
+    void whatIsDrawnMoreForAShareOfTheTimeIsToldToo() {
+        var night = Situation.find(demo("roadster"), Situation.WET_NIGHT).orElseThrow();
+        var twice =
+                Drawn.of(demo("roadster"), night, OperatingStates.ROAD).stream()
+                        .collect(Collectors.groupingBy(Drawn::part))
+                        .values()
+                        .stream()
+                        .filter(each -> each.size() > 1)
+                        .toList();
+
+        assertThat(twice)
+                .isNotEmpty()
+                .allSatisfy(
+                        each -> assertThat(each).filteredOn(one -> one.share() < 1).isNotEmpty());
+    }
+
     private static List<Finding> severe(Design design) {
         return Findings.of(Assessment.of(design)).stream()
                 .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
@@ -112,6 +152,29 @@ class PowerTest {
         assertThat(now.changes())
                 .extracting(Conversion.PartChange::action)
                 .contains(Action.REPLACE, Action.STAYS);
+    }
+
+    /** Whoever exchanges leads by the list has the design: no wire is another unsaid. */
+    @ParameterizedTest
+    @CsvSource({"motorcycle, 12, NEGATIVE", "motorcycle, 12, POSITIVE", "tractor, 12, POSITIVE"})
+    void aConversionSaysWhichWiresAreOthers(String demo, double volts, Pole pole) {
+        var before = demo(demo);
+        if (before.vehicle().system().value() == volts && before.vehicle().earthed() == pole) {
+            return;
+        }
+        var conversion = Conversion.of(before, new Volts(volts), pole);
+        var said =
+                conversion.besides().stream()
+                        .flatMap(change ->
+                                change instanceof Change.OfWire wire
+                                        ? Stream.of(wire.wire().id())
+                                        : Stream.of())
+                        .toList();
+
+        for (var wire : conversion.design().wires()) {
+            boolean same = before.find(wire.id()).filter(wire::equals).isPresent();
+            assertThat(said.contains(wire.id())).as(wire.number()).isEqualTo(!same);
+        }
     }
 
     @Test

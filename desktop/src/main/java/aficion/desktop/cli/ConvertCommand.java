@@ -21,7 +21,8 @@ import picocli.CommandLine.Parameters;
 
 /**
  * Takes a job to other volts or to the other earthed pole: writes the job that it becomes, which
- * keeps the one before as found, and prints what is done with each part.
+ * keeps the one before as found, and prints what is done with each part. Wires that follow go to
+ * the error output.
  */
 @Command(name = "convert", description = "Takes a job to other volts or to the other earthed pole.")
 final class ConvertCommand extends Commands.Printing {
@@ -51,7 +52,7 @@ final class ConvertCommand extends Commands.Printing {
             throw new Commands.BadInput(Words.of("cli.convert", e.getMessage()));
         }
         write(loaded, conversion);
-        var words = new ConvertWords(loaded.design());
+        var words = new ConvertWords(conversion.design());
         var printer = printer();
         printer.printRecord("part", "action", "why");
         for (var change : conversion.changes()) {
@@ -59,6 +60,9 @@ final class ConvertCommand extends Commands.Printing {
                     change.part(), Words.of("convert", change.action()), words.why(change));
         }
         printer.flush();
+        for (var change : conversion.besides()) {
+            err().println(words.besides(change));
+        }
         return 0;
     }
 

@@ -4,6 +4,7 @@ import aficion.charge.Balance;
 import aficion.charge.Situation;
 import aficion.job.Design;
 import aficion.quantity.UserUnits;
+import aficion.words.PowerWords;
 import aficion.words.Words;
 import java.io.IOException;
 import java.util.stream.Collectors;
@@ -42,20 +43,11 @@ final class PowerCommand extends Commands.Printing {
                     point.battery().value());
         }
         printer.flush();
+        var words = new PowerWords(UserUnits.METRIC);
         if (balance.situation().turns()) {
-            err().println(
-                            balance.breaksEven()
-                                    .map(rpm -> Words.of("power.even", UserUnits.METRIC.print(rpm)))
-                                    .orElse(Words.of("power.never")));
+            err().println(words.even(balance));
         }
-        balance.points().stream()
-                .findFirst()
-                .flatMap(balance::lasts)
-                .ifPresent(lasts ->
-                        err().println(
-                                        Words.of(
-                                                "power.lasts",
-                                                Math.round(10 * lasts.value() / 3600) / 10.0)));
+        err().println((words.fares(balance) + " " + words.held(balance)).strip());
         return 0;
     }
 

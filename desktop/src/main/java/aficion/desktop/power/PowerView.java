@@ -11,9 +11,9 @@ import aficion.quantity.Amps;
 import aficion.quantity.Quantity;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
+import aficion.words.PowerWords;
 import aficion.words.Words;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.collections.FXCollections;
@@ -42,8 +42,6 @@ final class PowerView extends VBox {
     private static final int SHOWN = 12;
     private static final double BAR = 120;
     private static final double LEAST_BAR = 3;
-    private static final double HOUR = 3600;
-    private static final double DAY = 24;
 
     private final Workbench bench;
     private final HBox chips = new HBox(6);
@@ -157,18 +155,11 @@ final class PowerView extends VBox {
         if (turns) {
             plot(made.balance());
         } else {
-            still.setText(
-                    made.balance().points().stream()
-                            .findFirst()
-                            .map(point ->
-                                    Words.of(
-                                            "power.still",
-                                            print(point.load()),
-                                            bench.units().print(point.battery())))
-                            .orElse(Words.of("power.none")));
+            still.setText(words().still(made.balance()));
         }
         loads(made.drawn());
-        battery.setText((fares(made) + " " + held(made.balance())).strip());
+        var balance = made.balance();
+        battery.setText((words().fares(balance) + " " + words().held(balance)).strip());
         beside(made);
         mark(made);
     }
@@ -246,16 +237,7 @@ final class PowerView extends VBox {
             bar.setMaxSize(Math.max(LEAST_BAR, BAR * each.mean().value() / most), 9);
             bar.setPrefSize(bar.getMaxWidth(), 9);
             var name = Texts.label(bench.design().part(each.part()).name());
-            var figure =
-                    Texts.label(
-                            each.share() < 1
-                                    ? Words.of(
-                                            "power.share",
-                                            print(each.amps()),
-                                            each.share(),
-                                            print(each.mean()))
-                                    : print(each.amps()),
-                            "condensed");
+            var figure = Texts.label(words().drawn(each), "condensed");
             int column = 3 * (i / Math.max(1, rows));
             loads.add(name, column, i % rows);
             loads.add(bar, column + 1, i % rows);
@@ -263,53 +245,12 @@ final class PowerView extends VBox {
         }
     }
 
+    private PowerWords words() {
+        return new PowerWords(bench.units());
+    }
+
     private String print(Quantity quantity) {
         return bench.units().print(quantity);
-    }
-
-    /** How the battery fares over an hour at idle and on the road; how long it lasts. */
-    private String fares(Found made) {
-        var balance = made.balance();
-        if (!balance.situation().turns()) {
-            return balance.points().stream()
-                    .findFirst()
-                    .flatMap(balance::lasts)
-                    .map(lasts -> Words.of("power.flat", span(lasts)))
-                    .orElse(Words.of("power.holds"));
-        }
-        var idle = balance.at(OperatingStates.IDLE);
-        var road = balance.at(OperatingStates.ROAD);
-        return idle.map(point -> fares(balance, "power.idle", point)).orElse("")
-                + " "
-                + road.map(point -> fares(balance, "power.road", point)).orElse("");
-    }
-
-    /** What the battery is taken to hold, where the job does not say. */
-    private String held(Balance balance) {
-        return balance.battery()
-                .filter(kept -> !kept.stated())
-                .map(kept -> Words.of("power.taken", print(kept.hours())))
-                .orElse("");
-    }
-
-    private static String fares(Balance balance, String where, Balance.Point point) {
-        double net = point.net().value();
-        if (net >= 0) {
-            return Words.of(where + ".gains", Math.round(10 * net) / 10.0);
-        }
-        return balance.lasts(point)
-                .map(lasts -> Words.of(where + ".flat", Math.round(-10 * net) / 10.0, span(lasts)))
-                .orElse(Words.of(where + ".loses", Math.round(-10 * net) / 10.0));
-    }
-
-    private static String span(Seconds time) {
-        double hours = time.value() / HOUR;
-        if (hours < 1) {
-            return Words.of("power.minutes", Math.round(60 * hours));
-        }
-        return hours > 2 * DAY
-                ? Words.of("power.days", Math.round(hours / DAY))
-                : Words.of("power.hours", String.format(Locale.ROOT, "%.1f", hours));
     }
 
     private void beside(Found made) {
@@ -321,23 +262,18 @@ final class PowerView extends VBox {
                                 "inspector-title"),
                         Texts.rule());
         if (balance.situation().turns()) {
-            var even = balance.breaksEven();
             beside.getChildren()
                     .add(
                             Texts.wrapped(
-                                    even.map(rpm -> Words.of("power.even", print(rpm)))
-                                            .orElse(Words.of("power.never")),
-                                    even.isPresent() ? "good-text" : "danger-text"));
+                                    words().even(balance),
+                                    balance.breaksEven().isPresent()
+                                            ? "good-text"
+                                            : "danger-text"));
             figures(balance, "power.at.idle", OperatingStates.IDLE);
             figures(balance, "power.at.road", OperatingStates.ROAD);
         }
         beside.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("power.standing")));
-        beside.getChildren()
-                .add(
-                        Texts.wrapped(
-                                made.standing()
-                                        .map(lasts -> Words.of("power.stands", span(lasts)))
-                                        .orElse(Words.of("power.holds"))));
+        beside.getChildren().add(Texts.wrapped(words().stands(made.standing())));
         beside.getChildren()
                 .addAll(Texts.rule(), Texts.wrapped(Words.of("power.caution"), "log-caution"));
     }
