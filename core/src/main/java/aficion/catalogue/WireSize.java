@@ -17,6 +17,8 @@ public record WireSize(Standard standard, String designation) {
             Pattern.compile("([0-9]{1,4}(?:\\.[0-9]{1,4})?)\\s*mm(?:2|²)?");
     private static final Pattern GAUGE = Pattern.compile("([0-9]{1,3}(?:/0)?)\\s*(awg|ga)");
 
+    private static final Pattern PLAIN = Pattern.compile("[0-9.,]+");
+
     /** The ways wire is sized. */
     public enum Standard {
         METRIC,
@@ -42,6 +44,12 @@ public record WireSize(Standard standard, String designation) {
         }
         var standard = gauge.group(2).equals("awg") ? Standard.AWG : Standard.GAUGE;
         return known(new WireSize(standard, gauge.group(1)));
+    }
+
+    /** The same; a number alone, with a point or a comma, is square millimetres. */
+    public static Optional<WireSize> parseLoosely(String text) {
+        String plain = text.strip();
+        return parse(PLAIN.matcher(plain).matches() ? plain.replace(',', '.') + "mm2" : plain);
     }
 
     private static Optional<WireSize> known(WireSize size) {

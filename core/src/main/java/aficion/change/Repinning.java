@@ -1,6 +1,7 @@
 package aficion.change;
 
 import aficion.job.FoundBox.Fed;
+import aficion.job.FoundBox.Seat;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -21,9 +22,9 @@ public final class Repinning {
     /** Where a pin waits. */
     public static final String SPARE = "spare";
 
-    private final List<PlugWay> from;
-    private final List<PlugWay> to;
-    private final Map<PlugWay, PlugWay> goes = new LinkedHashMap<>();
+    private final List<Seat> from;
+    private final List<Seat> to;
+    private final Map<Seat, Seat> goes = new LinkedHashMap<>();
     private final List<Step> steps = new ArrayList<>();
 
     /** What is done with a way. */
@@ -80,7 +81,7 @@ public final class Repinning {
         }
     }
 
-    private Repinning(List<PlugWay> from, List<PlugWay> to) {
+    private Repinning(List<Seat> from, List<Seat> to) {
         this.from = from;
         this.to = to;
     }
@@ -90,7 +91,7 @@ public final class Repinning {
      *
      * @throws IllegalArgumentException when a way stands twice in one of them, or none is there
      */
-    public static Found of(List<PlugWay> from, List<PlugWay> to) {
+    public static Found of(List<Seat> from, List<Seat> to) {
         requireOnce(from);
         requireOnce(to);
         var repinning = new Repinning(from, to);
@@ -102,7 +103,7 @@ public final class Repinning {
                 repinning.steps.stream().anyMatch(step -> step.to().equals(SPARE)) ? 1 : 0);
     }
 
-    private static void requireOnce(List<PlugWay> ways) {
+    private static void requireOnce(List<Seat> ways) {
         if (ways.isEmpty()) {
             throw new IllegalArgumentException("a plug has at least one way");
         }
@@ -116,7 +117,7 @@ public final class Repinning {
 
     /** What stays where it is first, then each function in the order of its ways. */
     private void match() {
-        var taken = new HashSet<PlugWay>();
+        var taken = new HashSet<Seat>();
         for (var wanted : to) {
             from.stream()
                     .filter(pin -> pin.way().equals(wanted.way()) && pin.isFor(wanted))
@@ -150,8 +151,8 @@ public final class Repinning {
                 .filter(way -> way.isUsed() && !fed.contains(way))
                 .forEach(way -> step(Action.NEW, way.function(), "", way.way(), ""));
         to.stream()
-                .filter(way -> !way.isUsed() && !way.blocked())
-                .filter(way -> find(from, way.way()).filter(PlugWay::blocked).isEmpty())
+                .filter(way -> !way.isUsed() && !way.isBlocked())
+                .filter(way -> find(from, way.way()).filter(Seat::isBlocked).isEmpty())
                 .forEach(way -> step(Action.BLANK, "", "", way.way(), ""));
         goes.forEach((pin, way) -> {
             if (pin.way().equals(way.way())) {
@@ -162,20 +163,20 @@ public final class Repinning {
 
     private void open() {
         to.stream()
-                .filter(PlugWay::isUsed)
-                .filter(way -> find(from, way.way()).filter(PlugWay::blocked).isPresent())
+                .filter(Seat::isUsed)
+                .filter(way -> find(from, way.way()).filter(Seat::isBlocked).isPresent())
                 .forEach(way -> step(Action.OPEN, way.function(), "", way.way(), ""));
     }
 
     private void move() {
-        var left = new ArrayList<PlugWay>();
+        var left = new ArrayList<Seat>();
         goes.forEach((pin, way) -> {
             if (!pin.way().equals(way.way())) {
                 left.add(pin);
             }
         });
         while (!left.isEmpty()) {
-            var full = left.stream().map(PlugWay::way).collect(Collectors.toSet());
+            var full = left.stream().map(Seat::way).collect(Collectors.toSet());
             var free = left.stream().filter(pin -> !full.contains(target(pin))).findFirst();
             if (free.isPresent()) {
                 left.remove(free.get());
@@ -187,7 +188,7 @@ public final class Repinning {
     }
 
     /** A circle: the first waits, each of the others follows into the way that became free. */
-    private void round(List<PlugWay> left) {
+    private void round(List<Seat> left) {
         var first = left.removeFirst();
         move(first, first.way(), SPARE);
         var free = first.way();
@@ -202,11 +203,11 @@ public final class Repinning {
         move(first, SPARE, free);
     }
 
-    private String target(PlugWay pin) {
+    private String target(Seat pin) {
         return Objects.requireNonNull(goes.get(pin)).way();
     }
 
-    private void move(PlugWay pin, String out, String into) {
+    private void move(Seat pin, String out, String into) {
         step(
                 Action.MOVE,
                 Objects.requireNonNull(goes.get(pin)).function(),
@@ -219,7 +220,7 @@ public final class Repinning {
         steps.add(new Step(action, function, out, into, colour));
     }
 
-    private static Optional<PlugWay> find(List<PlugWay> ways, String way) {
+    private static Optional<Seat> find(List<Seat> ways, String way) {
         return ways.stream().filter(each -> each.way().equals(way)).findFirst();
     }
 

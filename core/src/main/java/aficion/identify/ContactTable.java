@@ -34,7 +34,7 @@ public final class ContactTable {
     private final List<String> terminals;
     private final List<String> positions;
     private final List<Groups> groups = new ArrayList<>();
-    private final List<Contradiction> contradictions = new ArrayList<>();
+    private final List<Closed> contradictions = new ArrayList<>();
 
     /** What a terminal is to the others. */
     public enum Role {
@@ -65,9 +65,6 @@ public final class ContactTable {
 
     /** Two terminals to try. */
     public record Pair(String one, String other) {}
-
-    /** A reading that what was read before rules out. */
-    public record Contradiction(Closed reading) {}
 
     private ContactTable(List<String> terminals, List<String> positions) {
         this.terminals = List.copyOf(terminals);
@@ -109,7 +106,7 @@ public final class ContactTable {
         }
         var known = groups.get(at);
         if (known.told(one, other).filter(told -> told != reading.closed()).isPresent()) {
-            contradictions.add(new Contradiction(reading));
+            contradictions.add(reading);
         } else {
             known.note(one, other, reading.closed());
         }
@@ -120,7 +117,7 @@ public final class ContactTable {
     }
 
     /** The readings that others rule out. */
-    public List<Contradiction> contradictions() {
+    public List<Closed> contradictions() {
         return List.copyOf(contradictions);
     }
 

@@ -186,8 +186,7 @@ public record Diary(
 
     /** The same without an entry. */
     public Diary without(Entry entry) {
-        var left = new ArrayList<>(entries);
-        left.remove(entry);
+        var left = Listed.without(entries, entry::equals);
         return new Diary(left, ticked, running, rate, fasteners);
     }
 
@@ -215,19 +214,13 @@ public record Diary(
 
     /** The same with a fastener in the place of the one of its name. */
     public Diary with(Fastener fastener) {
-        var others = new ArrayList<>(fasteners);
-        others.removeIf(each -> each.name().equals(fastener.name()));
-        others.add(fastener);
-        return new Diary(entries, ticked, running, rate, others);
+        var changed = Listed.in(fasteners, fastener, each -> each.name().equals(fastener.name()));
+        return new Diary(entries, ticked, running, rate, changed);
     }
 
     /** The same without a fastener. */
     public Diary without(Fastener fastener) {
-        return new Diary(
-                entries,
-                ticked,
-                running,
-                rate,
-                fasteners.stream().filter(each -> !each.equals(fastener)).toList());
+        var left = Listed.without(fasteners, fastener::equals);
+        return new Diary(entries, ticked, running, rate, left);
     }
 }

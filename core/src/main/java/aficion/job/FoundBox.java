@@ -1,6 +1,7 @@
 package aficion.job;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -57,9 +58,41 @@ public record FoundBox(String name, Sort sort, List<Seat> seats) {
             this(way, what, colour, Optional.empty(), Optional.empty(), Optional.empty());
         }
 
+        /** One that is closed. */
+        public static Seat blocked(String way) {
+            return new Seat(way, BLOCKED, "");
+        }
+
         /** Whether it is closed, so that no pin goes in. */
         public boolean isBlocked() {
             return what.equalsIgnoreCase(BLOCKED);
+        }
+
+        /** What it is for; empty where nothing is in it. */
+        public String function() {
+            return isBlocked() ? "" : what;
+        }
+
+        /** Whether something is in it. */
+        public boolean isUsed() {
+            return !function().isBlank();
+        }
+
+        /** Whether both are for the same, whatever the books call it. */
+        public boolean isFor(Seat other) {
+            return isUsed()
+                    && other.isUsed()
+                    && (isSame(what, other.what)
+                            || other.alias.filter(text -> isSame(what, text)).isPresent()
+                            || alias.filter(text -> isSame(text, other.what)).isPresent());
+        }
+
+        private static boolean isSame(String one, String other) {
+            return !plain(one).isEmpty() && plain(one).equals(plain(other));
+        }
+
+        private static String plain(String text) {
+            return text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}+-]+", " ").strip();
         }
     }
 

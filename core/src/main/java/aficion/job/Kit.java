@@ -103,17 +103,8 @@ public record Kit(String name, List<KitLead> leads, List<Setting> settings, Opti
 
     /** The same with a lead in place of the one of its name, or at the end. */
     public Kit with(KitLead lead) {
-        var others = leads.stream().filter(each -> !each.name().equals(lead.name()));
-        boolean there = leads.stream().anyMatch(each -> each.name().equals(lead.name()));
-        return new Kit(
-                name,
-                there
-                        ? leads.stream()
-                                .map(each -> each.name().equals(lead.name()) ? lead : each)
-                                .toList()
-                        : Stream.concat(others, Stream.of(lead)).toList(),
-                settings,
-                plug);
+        var changed = Listed.in(leads, lead, each -> each.name().equals(lead.name()));
+        return new Kit(name, changed, settings, plug);
     }
 
     /** The same, plugged in so. */
@@ -123,8 +114,8 @@ public record Kit(String name, List<KitLead> leads, List<Setting> settings, Opti
 
     /** The same with a setting in the place of the one of its name. */
     public Kit with(Setting setting) {
-        var others = settings.stream().filter(each -> !each.name().equals(setting.name()));
-        return new Kit(name, leads, Stream.concat(others, Stream.of(setting)).toList(), plug);
+        var changed = Listed.in(settings, setting, each -> each.name().equals(setting.name()));
+        return new Kit(name, leads, changed, plug);
     }
 
     /** Those of its leads that nothing needs, as they are listed. */

@@ -3,10 +3,8 @@ package aficion.job;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 
 /**
  * What a meter showed of switches and leads that nobody knows yet, kept until they are known.
@@ -105,7 +103,7 @@ public record Probed(
     /** The same with volts read, in place of those read there before. */
     public Probed with(KeyVolts read) {
         return new Probed(
-                and(
+                Listed.in(
                         key,
                         read,
                         each ->
@@ -120,7 +118,7 @@ public record Probed(
     public Probed with(Closed tried) {
         return new Probed(
                 key,
-                and(
+                Listed.in(
                         contacts,
                         tried,
                         each ->
@@ -133,7 +131,10 @@ public record Probed(
     /** The same with a lead read, in place of what was read of it before. */
     public Probed with(OfLead read) {
         return new Probed(
-                key, contacts, and(leads, read, each -> each.lead().equals(read.lead())), pairs);
+                key,
+                contacts,
+                Listed.in(leads, read, each -> each.lead().equals(read.lead())),
+                pairs);
     }
 
     /** The same with ohms read between two leads, in place of those read before. */
@@ -142,7 +143,7 @@ public record Probed(
                 key,
                 contacts,
                 leads,
-                and(
+                Listed.in(
                         pairs,
                         read,
                         each -> isSamePair(each.one(), each.other(), read.one(), read.other())));
@@ -151,12 +152,5 @@ public record Probed(
     private static boolean isSamePair(String one, String other, String first, String second) {
         return one.equals(first) && other.equals(second)
                 || one.equals(second) && other.equals(first);
-    }
-
-    private static <T> List<T> and(List<T> all, T added, Predicate<T> replaced) {
-        var list = new ArrayList<>(all);
-        list.removeIf(replaced);
-        list.add(added);
-        return list;
     }
 }

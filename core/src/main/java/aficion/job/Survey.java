@@ -1,9 +1,7 @@
 package aficion.job;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 
 /**
  * What was found before anything was done.
@@ -43,7 +41,7 @@ public record Survey(
     public Survey with(OldLead lead) {
         return new Survey(
                 found,
-                in(leads, lead, each -> each.name().equals(lead.name())),
+                Listed.in(leads, lead, each -> each.name().equals(lead.name())),
                 boxes,
                 kits,
                 probed,
@@ -52,7 +50,8 @@ public record Survey(
 
     /** The same without a lead. */
     public Survey without(OldLead lead) {
-        return new Survey(found, gone(leads, lead), boxes, kits, probed, photographs);
+        return new Survey(
+                found, Listed.without(leads, lead::equals), boxes, kits, probed, photographs);
     }
 
     /** The same with a box, in the place of the one of its name. */
@@ -60,7 +59,7 @@ public record Survey(
         return new Survey(
                 found,
                 leads,
-                in(boxes, box, each -> each.name().equals(box.name())),
+                Listed.in(boxes, box, each -> each.name().equals(box.name())),
                 kits,
                 probed,
                 photographs);
@@ -68,7 +67,8 @@ public record Survey(
 
     /** The same without a box. */
     public Survey without(FoundBox box) {
-        return new Survey(found, leads, gone(boxes, box), kits, probed, photographs);
+        return new Survey(
+                found, leads, Listed.without(boxes, box::equals), kits, probed, photographs);
     }
 
     /** The same with a kit, in the place of the one of its name. */
@@ -77,14 +77,15 @@ public record Survey(
                 found,
                 leads,
                 boxes,
-                in(kits, kit, each -> each.name().equals(kit.name())),
+                Listed.in(kits, kit, each -> each.name().equals(kit.name())),
                 probed,
                 photographs);
     }
 
     /** The same without a kit. */
     public Survey without(Kit kit) {
-        return new Survey(found, leads, boxes, gone(kits, kit), probed, photographs);
+        return new Survey(
+                found, leads, boxes, Listed.without(kits, kit::equals), probed, photographs);
     }
 
     /** The same with other readings. */
@@ -100,7 +101,7 @@ public record Survey(
                 boxes,
                 kits,
                 probed,
-                in(photographs, photograph, each -> each.file().equals(photograph.file())));
+                Listed.in(photographs, photograph, each -> each.file().equals(photograph.file())));
     }
 
     /** What a photograph shows, by its file. */
@@ -119,26 +120,5 @@ public record Survey(
                         kits.stream().map(kit -> kit.in(design)).toList(),
                         probed,
                         photographs);
-    }
-
-    private static <T> List<T> in(List<T> all, T added, Predicate<T> replaced) {
-        var list = new ArrayList<T>();
-        boolean put = false;
-        for (var each : all) {
-            if (!replaced.test(each)) {
-                list.add(each);
-            } else if (!put) {
-                list.add(added);
-                put = true;
-            }
-        }
-        if (!put) {
-            list.add(added);
-        }
-        return list;
-    }
-
-    private static <T> List<T> gone(List<T> all, T removed) {
-        return all.stream().filter(each -> !each.equals(removed)).toList();
     }
 }

@@ -1,7 +1,6 @@
 package aficion.job;
 
 import aficion.job.BenchRun.Setting;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -155,7 +154,7 @@ public record Work(
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
-        var runs = without(bench, run::isSame);
+        var runs = Listed.without(bench, run::isSame);
         runs.add(run);
         return new Work(done, runs, accepted, made, unused, fitted, tried, survey, diary);
     }
@@ -163,7 +162,8 @@ public record Work(
     /** The same with a finding that stands, in place of what was said of it before. */
     public Work with(Acceptance acceptance) {
         var others =
-                without(accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
+                Listed.without(
+                        accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
         return new Work(done, bench, others, made, unused, fitted, tried, survey, diary);
     }
@@ -173,7 +173,7 @@ public record Work(
         return new Work(
                 done,
                 bench,
-                without(accepted, acceptance::equals),
+                Listed.without(accepted, acceptance::equals),
                 made,
                 unused,
                 fitted,
@@ -184,7 +184,7 @@ public record Work(
 
     /** The same with a lead that nothing needs, in place of what was said of it before. */
     public Work with(UnusedLead lead) {
-        var leads = without(unused, other -> other.name().equals(lead.name()));
+        var leads = Listed.without(unused, other -> other.name().equals(lead.name()));
         leads.add(lead);
         return new Work(done, bench, accepted, made, leads, fitted, tried, survey, diary);
     }
@@ -196,7 +196,7 @@ public record Work(
                 bench,
                 accepted,
                 made,
-                without(unused, lead::equals),
+                Listed.without(unused, lead::equals),
                 fitted,
                 tried,
                 survey,
@@ -205,7 +205,7 @@ public record Work(
 
     /** The same with something seen to when a part was fitted, or not. */
     public Work with(Fitted line, boolean done) {
-        var lines = without(fitted, line::equals);
+        var lines = Listed.without(fitted, line::equals);
         if (done) {
             lines.add(line);
         }
@@ -222,7 +222,7 @@ public record Work(
     /** The same with what a part showed, in place of what it showed at that test before. */
     public Work with(PartId part, BenchRun.Reading reading) {
         var readings =
-                without(
+                Listed.without(
                         tried.getOrDefault(part, List.of()),
                         earlier -> earlier.step().equals(reading.step()));
         readings.add(reading);
@@ -261,19 +261,13 @@ public record Work(
         parts.keySet().removeIf(part -> design.find(part).isEmpty());
         return new Work(
                 known,
-                without(bench, run -> design.find(run.circuit()).isEmpty()),
+                Listed.without(bench, run -> design.find(run.circuit()).isEmpty()),
                 Acceptance.of(accepted, design),
                 wires,
                 unused,
-                without(fitted, line -> design.find(line.part()).isEmpty()),
+                Listed.without(fitted, line -> design.find(line.part()).isEmpty()),
                 parts,
                 survey.of(design),
                 diary);
-    }
-
-    private static <T> List<T> without(List<T> all, Predicate<T> gone) {
-        var left = new ArrayList<>(all);
-        left.removeIf(gone);
-        return left;
     }
 }

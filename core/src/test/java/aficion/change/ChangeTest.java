@@ -11,6 +11,7 @@ import aficion.job.Cut;
 import aficion.job.DesignBuilder;
 import aficion.job.End;
 import aficion.job.FoundBox.Fed;
+import aficion.job.FoundBox.Seat;
 import aficion.job.JoinKind;
 import aficion.job.Kit;
 import aficion.job.OldLead;
@@ -41,16 +42,16 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class ChangeTest {
-    private static List<PlugWay> plug(String... ways) {
+    private static List<Seat> plug(String... ways) {
         return IntStream.range(0, ways.length)
                 .mapToObj(i ->
                         ways[i].equals("blocked")
-                                ? PlugWay.blocked(String.valueOf(i + 1))
-                                : PlugWay.of(String.valueOf(i + 1), ways[i], ways[i] + " wire"))
+                                ? Seat.blocked(String.valueOf(i + 1))
+                                : new Seat(String.valueOf(i + 1), ways[i], ways[i] + " wire"))
                 .toList();
     }
 
-    private static List<String> said(List<PlugWay> from, List<PlugWay> to) {
+    private static List<String> said(List<Seat> from, List<Seat> to) {
         return Repinning.of(from, to).steps().stream()
                 .map(step -> step.action() + " " + step.from() + ">" + step.to())
                 .toList();
@@ -108,14 +109,14 @@ class ChangeTest {
         }
     }
 
-    private static List<PlugWay> any(Random random) {
+    private static List<Seat> any(Random random) {
         var functions = new ArrayList<>(List.of("a", "b", "c", "d", "e", "f", "", "", "blocked"));
         Collections.shuffle(functions, random);
         return plug(functions.toArray(String[]::new));
     }
 
     /** A move for each pin that is not home, and one more for each circle. */
-    private static long movesAtLeast(List<PlugWay> from, List<PlugWay> to) {
+    private static long movesAtLeast(List<Seat> from, List<Seat> to) {
         Map<String, String> next = new HashMap<>();
         for (var pin : from) {
             to.stream()
@@ -141,15 +142,14 @@ class ChangeTest {
 
     @Test
     void booksCallOneFunctionDifferently() {
-        var from = List.of(PlugWay.of("1", "Tach. signal", "white/black"));
+        var from = List.of(new Seat("1", "Tach. signal", "white/black"));
         var to =
                 List.of(
-                        new PlugWay(
+                        new Seat(
                                 "A",
                                 "rev counter",
-                                "tach signal",
                                 "",
-                                false,
+                                Optional.of("tach signal"),
                                 Optional.empty(),
                                 Optional.empty()));
 
@@ -160,24 +160,36 @@ class ChangeTest {
     @Test
     void whatIsFedOtherwiseIsTold() {
         var was =
-                new PlugWay("1", "oil", "", "w", false, Optional.of(Fed.LIVE), Optional.of(false));
+                new Seat(
+                        "1",
+                        "oil",
+                        "w",
+                        Optional.empty(),
+                        Optional.of(Fed.LIVE),
+                        Optional.of(false));
         var wants =
-                new PlugWay("1", "oil", "", "", false, Optional.of(Fed.EARTH), Optional.of(true));
+                new Seat(
+                        "1",
+                        "oil",
+                        "",
+                        Optional.empty(),
+                        Optional.of(Fed.EARTH),
+                        Optional.of(true));
 
         assertThat(Repinning.of(List.of(was), List.of(wants)).notes())
                 .containsExactly(
                         new Repinning.Note.OtherSide("oil", Fed.LIVE, Fed.EARTH),
                         new Repinning.Note.ProvesOtherwise("oil", true),
                         new Repinning.Note.Diode("oil"));
-        var alike = List.of(PlugWay.of("1", "a", "black"), PlugWay.of("2", "b", "black"));
-        var turned = List.of(PlugWay.of("1", "b", ""), PlugWay.of("2", "a", ""));
+        var alike = List.of(new Seat("1", "a", "black"), new Seat("2", "b", "black"));
+        var turned = List.of(new Seat("1", "b", ""), new Seat("2", "a", ""));
         assertThat(Repinning.of(alike, turned).notes())
                 .containsExactly(new Repinning.Note.Alike("black", List.of("2", "1")));
     }
 
     @Test
     void aWayThatStandsTwiceIsRefused() {
-        var twice = List.of(PlugWay.of("1", "a", ""), PlugWay.of("1", "b", ""));
+        var twice = List.of(new Seat("1", "a", ""), new Seat("1", "b", ""));
 
         assertThatThrownBy(() -> Repinning.of(twice, twice)).hasMessageContaining("way 1");
         assertThatThrownBy(() -> Repinning.of(List.of(), twice)).hasMessageContaining("one way");

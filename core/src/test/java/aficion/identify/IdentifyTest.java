@@ -236,7 +236,7 @@ class IdentifyTest {
                                 new Closed("B", "C", "on", true)));
 
         assertThat(table.contradictions())
-                .extracting(each -> each.reading().one() + each.reading().other())
+                .extracting(each -> each.one() + each.other())
                 .containsExactly("AC");
         assertThat(table.part(Action.LEVER, "lights", RATING)).isEmpty();
         assertThatThrownBy(() ->

@@ -1,7 +1,7 @@
 package aficion.files;
 
-import aficion.change.PlugWay;
 import aficion.job.FoundBox.Fed;
+import aficion.job.FoundBox.Seat;
 import aficion.job.Probed;
 import aficion.job.WireColour;
 import aficion.quantity.Amps;
@@ -29,7 +29,6 @@ public final class ProbeList {
             Set.of("yes", "y", "true", "1", "closed", "x", "on", "beep");
     private static final Set<String> OPEN = Set.of("no", "n", "false", "0", "open", "off", "-");
     private static final Set<String> OVER = Set.of("ol", "open", "inf", "infinite", "\u221e", "1.");
-    private static final String BLOCKED = "blocked";
     private static final int MOST_ROWS = 2_000;
     private static final double MOST = 1e6;
 
@@ -67,7 +66,7 @@ public final class ProbeList {
      *
      * @throws IllegalArgumentException when the table is no such list, or a cell cannot be read
      */
-    public static List<PlugWay> plug(CsvFile file) {
+    public static List<Seat> plug(CsvFile file) {
         requireSensible(file);
         if (!file.has("way", "function")) {
             throw new IllegalArgumentException("its columns are not way,function,colour");
@@ -166,15 +165,12 @@ public final class ProbeList {
                                         "\"" + text + "\" is no reading in " + unit.symbol())));
     }
 
-    private static PlugWay way(CsvFile file, int row) {
-        var function = file.cell(row, "function");
-        boolean blocked = function.equalsIgnoreCase(BLOCKED);
-        return new PlugWay(
+    private static Seat way(CsvFile file, int row) {
+        return new Seat(
                 file.cell(row, "way"),
-                blocked ? "" : function,
-                file.cell(row, "alias"),
+                file.cell(row, "function"),
                 file.cell(row, "colour"),
-                blocked,
+                Optional.of(file.cell(row, "alias")).filter(text -> !text.isEmpty()),
                 said(file.cell(row, "fed"), "live or earth", ProbeList::fed),
                 said(file.cell(row, "proves"), "yes or no", ProbeList::yes));
     }

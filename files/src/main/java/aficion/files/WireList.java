@@ -369,8 +369,7 @@ public record WireList(List<String> headings, List<List<String>> rows) {
         }
 
         private WireSize size(int row, String text) {
-            var plain = text.matches("[0-9.,]+") ? text.replace(',', '.') + "mm2" : text;
-            var size = WireSize.parse(plain);
+            var size = WireSize.parseLoosely(text);
             if (size.isEmpty() && !text.isEmpty()) {
                 problems.add(new Problem(row, Trouble.NO_SIZE, text));
             }

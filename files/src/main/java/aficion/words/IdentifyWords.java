@@ -8,6 +8,7 @@ import aficion.identify.KeyName;
 import aficion.identify.KeySwitch;
 import aficion.identify.LeadSet;
 import aficion.identify.Leads;
+import aficion.job.Probed.Closed;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Watts;
 import java.util.ArrayList;
@@ -112,8 +113,7 @@ public final class IdentifyWords {
     }
 
     /** A reading that others rule out. */
-    public static String contradiction(ContactTable.Contradiction found) {
-        var reading = found.reading();
+    public static String contradiction(Closed reading) {
         return Words.of(
                 "contact.contradiction",
                 reading.one(),

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import aficion.catalogue.Colour;
-import aficion.change.PlugWay;
 import aficion.job.FoundBox.Fed;
+import aficion.job.FoundBox.Seat;
 import aficion.job.OldLead;
 import aficion.job.WireColour;
 import aficion.quantity.Metres;
@@ -84,16 +84,16 @@ class ProbeListTest {
 
         assertThat(plug)
                 .containsExactly(
-                        new PlugWay(
+                        new Seat(
                                 "1",
                                 "oil",
-                                "oil lamp",
                                 "white",
-                                false,
+                                Optional.of("oil lamp"),
                                 Optional.of(Fed.EARTH),
                                 Optional.of(true)),
-                        PlugWay.blocked("2"),
-                        PlugWay.of("3", "", ""));
+                        new Seat("2", "Blocked", ""),
+                        new Seat("3", "", ""));
+        assertThat(plug.get(1).isBlocked()).isTrue();
         assertThatThrownBy(() -> ProbeList.plug(file("way,function,fed", "1,oil,sideways")))
                 .hasMessage("line 2: \"sideways\" is not live or earth");
     }

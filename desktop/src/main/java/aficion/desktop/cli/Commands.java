@@ -207,9 +207,7 @@ public final class Commands implements Callable<Integer> {
         var path = path(name);
         try {
             return reading.apply(CsvFile.read(path));
-        } catch (IllegalArgumentException e) {
-            throw new BadInput(Words.of("cli.list", name, e.getMessage()));
-        } catch (IOException e) {
+        } catch (IllegalArgumentException | IOException e) {
             throw new BadInput(Words.of("cli.list", name, String.valueOf(e.getMessage())));
         }
     }

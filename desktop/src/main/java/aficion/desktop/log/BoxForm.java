@@ -169,21 +169,7 @@ final class BoxForm extends VBox {
                     try {
                         var plug = ProbeList.plug(CsvFile.read(path));
                         ways.setText(
-                                plug.stream()
-                                        .map(way ->
-                                                line(
-                                                        new Seat(
-                                                                way.way(),
-                                                                way.blocked()
-                                                                        ? "blocked"
-                                                                        : way.function(),
-                                                                way.colour(),
-                                                                Optional.of(way.alias())
-                                                                        .filter(text ->
-                                                                                !text.isEmpty()),
-                                                                way.fed(),
-                                                                way.proves())))
-                                        .collect(Collectors.joining("\n")));
+                                plug.stream().map(BoxForm::line).collect(Collectors.joining("\n")));
                         sort.setValue(FoundBox.Sort.PLUG);
                         trouble.say("");
                     } catch (IllegalArgumentException | IOException e) {

@@ -176,7 +176,7 @@ final class KitPage extends VBox {
             return Optional.empty();
         }
         return Optional.of(
-                WireSize.parse(text.matches("[0-9.,]+") ? text.replace(',', '.') + "mm2" : text)
+                WireSize.parseLoosely(text)
                         .orElseThrow(() ->
                                 new IllegalArgumentException(Words.of("kit.size.refused", text))));
     }

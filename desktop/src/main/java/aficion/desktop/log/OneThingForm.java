@@ -136,7 +136,7 @@ final class OneThingForm extends VBox {
 
     private WireSize size() {
         var text = lead.getText().strip();
-        return WireSize.parse(text.matches("[0-9.,]+") ? text.replace(',', '.') + "mm2" : text)
+        return WireSize.parseLoosely(text)
                 .orElseThrow(
                         () -> new IllegalArgumentException(Words.of("kit.size.refused", text)));
     }

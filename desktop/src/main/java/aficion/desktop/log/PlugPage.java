@@ -1,6 +1,5 @@
 package aficion.desktop.log;
 
-import aficion.change.PlugWay;
 import aficion.change.Repinning;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Choices;
@@ -136,10 +135,6 @@ final class PlugPage extends VBox {
         }
     }
 
-    private static List<PlugWay> ways(FoundBox box) {
-        return box.seats().stream().map(PlugWay::of).toList();
-    }
-
     private static Optional<FoundBox> chosen(ComboBox<Optional<FoundBox>> choice) {
         return Optional.ofNullable(choice.getValue()).flatMap(each -> each);
     }
@@ -153,7 +148,7 @@ final class PlugPage extends VBox {
             return;
         }
         try {
-            var found = Repinning.of(ways(chosen(from).get()), ways(chosen(to).get()));
+            var found = Repinning.of(chosen(from).get().seats(), chosen(to).get().seats());
             table.getItems().setAll(found.steps());
             found.notes()
                     .forEach(note ->

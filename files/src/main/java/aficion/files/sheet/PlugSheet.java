@@ -1,6 +1,5 @@
 package aficion.files.sheet;
 
-import aficion.change.PlugWay;
 import aficion.change.Repinning;
 import aficion.files.sheet.Typefaces.Face;
 import aficion.job.Design;
@@ -24,10 +23,7 @@ public final class PlugSheet {
      * @throws IllegalArgumentException when one of the plugs has no ways, or one twice
      */
     public static byte[] of(Design design, FoundBox from, FoundBox to) throws IOException {
-        var found =
-                Repinning.of(
-                        from.seats().stream().map(PlugWay::of).toList(),
-                        to.seats().stream().map(PlugWay::of).toList());
+        var found = Repinning.of(from.seats(), to.seats());
         var title = Words.of("plug.sheet", from.name(), to.name());
         try (var paper = new Paper(title, Sheets.subtitle(design))) {
             float y = face(paper, Words.of("plug.face.from"), from, Paper.TOP + 14);
