@@ -352,7 +352,9 @@ class CommandsTest {
                                 .mapToDouble(row -> Double.parseDouble(row.get("minutes")))
                                 .sum())
                 .isBetween(60.0, 120.0);
-        assertThat(evening.err()).contains("battery off, nothing half joined");
+        assertThat(evening.err())
+                .contains("nothing on the vehicle is touched")
+                .contains("To hand tonight: ");
     }
 
     @Test

@@ -428,7 +428,7 @@ class LogTest extends WindowTest {
         interact(() -> ((Slider) node("plan-hours")).setValue(4));
         assertThat(evening().getItems().size()).isGreaterThan(before);
         assertThat(((Labeled) node("plan-asked")).getText()).isEqualTo("4 h");
-        assertShows("battery off, nothing half joined");
+        assertShows(Words.of("plan.ends", Plan.of(bench.job()).evening(240).battery()));
     }
 
     private ListView<?> evening() {
