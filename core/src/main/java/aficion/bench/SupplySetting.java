@@ -11,9 +11,6 @@ import aficion.quantity.Volts;
  * @param limit what the vehicle draws most in the run, and a fifth
  */
 public record SupplySetting(Volts volts, Amps limit) {
-    /** A charged battery's volts as a multiple of its nominal: 12.6 of 12 (HANDBOOK §2). */
-    private static final double CHARGED = 12.6 / 12;
-
     private static final double MARGIN = 1.2;
 
     /** The least that is of use, amps. */
@@ -21,7 +18,7 @@ public record SupplySetting(Volts volts, Amps limit) {
 
     /** What a charged battery of the vehicle gives. */
     static Volts charged(Design design) {
-        return new Volts(CHARGED * design.vehicle().system().value());
+        return design.vehicle().rested();
     }
 
     /** For a plan of the design; a plan that does not say what is drawn gets the least limit. */

@@ -77,7 +77,7 @@ public record WarningLamps(List<Conditions> states, Map<PartId, List<Look>> rows
      *
      * @param running how everything stands while the engine runs
      */
-    static WarningLamps of(Solver solver, Conditions running) {
+    public static WarningLamps of(Solver solver, Conditions running) {
         return new Making(solver, running).made();
     }
 

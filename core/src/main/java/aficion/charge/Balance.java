@@ -2,15 +2,19 @@ package aficion.charge;
 
 import aficion.job.Design;
 import aficion.job.SourceKind;
+import aficion.job.Speeds;
+import aficion.job.Sums;
 import aficion.job.Vehicle;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.netlist.OperatingStates;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import aficion.size.Supply;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -18,25 +22,37 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 
 /**
  * What the source gives against what the loads take, over engine speed. What is on for a share of
  * the time counts for that share. A battery lasts by Peukert's law: 20 h · (C / (20 h · I))^k, of a
  * capacity stated at the twenty-hour rate.
  *
- * @param points by rising engine speed; one alone where the engine does not run
+ * @param speeds idle, cruise and top of the engine
+ * @param points by rising engine speed, those three among them; one alone where the engine does not
+ *     run
  */
-public record Balance(Situation situation, List<Point> points, Optional<Capacity> battery) {
+public record Balance(
+        Situation situation, Speeds speeds, List<Point> points, Optional<Capacity> battery) {
     private static final double STEP = 250;
     private static final double RATE_HOURS = 20;
     private static final double HOUR = 3600;
     private static final Ratio FLAT = new Ratio(0);
 
-    /** Fastest that engines of a sort are run, rpm (typical). */
-    private static final double CAR = 6000;
+    /** Fastest that a car's engine is run, rpm; a motorcycle's 8000, a tractor's 2250 (typical). */
+    private static final double CAR = 5500;
 
     private static final double MOTORCYCLE = 8000;
-    private static final double TRACTOR = 2500;
+    private static final double TRACTOR = 2250;
+
+    /** At which a motorcycle idles, rpm, and cruises at 4000; a tractor at 700, 1500 (typical). */
+    private static final double MOTORCYCLE_IDLE = 1200;
+
+    private static final double MOTORCYCLE_CRUISE = 4000;
+    private static final double TRACTOR_IDLE = 700;
+    private static final double TRACTOR_CRUISE = 1500;
 
     /** What a car's battery holds, Ah; a motorcycle's 12, a tractor's 90 (typical). */
     private static final double CAR_HOURS = 55;
@@ -58,7 +74,22 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
      * @param net what is left for the battery; less than nothing where it gives
      * @param battery volts across it
      */
-    public record Point(Rpm engine, Amps source, Amps load, Amps net, Volts battery) {}
+    public record Point(Rpm engine, Amps source, Amps load, Amps net, Volts battery) {
+        /** What the source can give, watts. */
+        public Watts gives() {
+            return new Watts(source.value() * battery.value());
+        }
+
+        /** What the loads take, watts. */
+        public Watts takes() {
+            return new Watts(load.value() * battery.value());
+        }
+
+        /** What is left for more loads, watts; less than nothing where there is none. */
+        public Watts room() {
+            return new Watts(net.value() * battery.value());
+        }
+    }
 
     /**
      * What the battery holds, and how it shrinks when it is drawn faster.
@@ -71,34 +102,57 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
         points = List.copyOf(points);
     }
 
-    /** The balance of a design in a situation. */
+    /** The balance of a design in a situation, at the speeds of its sort. */
     public static Balance of(Design design, Situation situation) {
-        var solver = new Solver(Netlist.of(design));
-        var points = new ArrayList<Point>();
-        for (var rpm : speeds(design, situation)) {
-            at(solver, situation, rpm).ifPresent(points::add);
-        }
-        return new Balance(situation, points, battery(design));
+        return of(design, situation, Sums.NONE);
     }
 
-    private static List<Rpm> speeds(Design design, Situation situation) {
-        if (!situation.turns()) {
-            return List.of(new Rpm(0));
+    /** The balance of a design in a situation, at the speeds set down for it. */
+    public static Balance of(Design design, Situation situation, Sums sums) {
+        var solver = new Solver(Netlist.of(design));
+        var turns = speeds(design.vehicle(), sums);
+        var points = new ArrayList<Point>();
+        for (var rpm : speeds(turns, situation)) {
+            at(solver, situation, rpm).ifPresent(points::add);
         }
-        double fastest = fastest(design.vehicle());
-        var speeds = new ArrayList<Rpm>();
-        for (double rpm = 2 * STEP; rpm <= fastest; rpm += STEP) {
+        return new Balance(situation, turns, points, battery(design));
+    }
+
+    /** Idle, cruise and top as they are set down, else as engines of the sort mostly have them. */
+    public static Speeds speeds(Vehicle vehicle, Sums sums) {
+        return sums.speeds()
+                .orElseGet(() ->
+                        switch (vehicle.sort().orElse(Vehicle.Sort.CAR)) {
+                            case CAR ->
+                                    new Speeds(
+                                            OperatingStates.IDLE,
+                                            OperatingStates.ROAD,
+                                            new Rpm(CAR));
+                            case MOTORCYCLE ->
+                                    new Speeds(
+                                            new Rpm(MOTORCYCLE_IDLE),
+                                            new Rpm(MOTORCYCLE_CRUISE),
+                                            new Rpm(MOTORCYCLE));
+                            case TRACTOR ->
+                                    new Speeds(
+                                            new Rpm(TRACTOR_IDLE),
+                                            new Rpm(TRACTOR_CRUISE),
+                                            new Rpm(TRACTOR));
+                        });
+    }
+
+    private static SortedSet<Rpm> speeds(Speeds turns, Situation situation) {
+        var speeds = new TreeSet<>(Comparator.comparingDouble(Rpm::value));
+        if (!situation.turns()) {
+            speeds.add(new Rpm(0));
+            return speeds;
+        }
+        speeds.addAll(List.of(turns.idle(), turns.cruise(), turns.top()));
+        double fastest = STEP * (Math.floor(turns.top().value() / STEP) + 2);
+        for (double rpm = STEP; rpm <= fastest; rpm += STEP) {
             speeds.add(new Rpm(rpm));
         }
         return speeds;
-    }
-
-    private static double fastest(Vehicle vehicle) {
-        return switch (vehicle.sort().orElse(Vehicle.Sort.CAR)) {
-            case CAR -> CAR;
-            case MOTORCYCLE -> MOTORCYCLE;
-            case TRACTOR -> TRACTOR;
-        };
     }
 
     private static Optional<Capacity> battery(Design design) {
@@ -206,6 +260,35 @@ public record Balance(Situation situation, List<Point> points, Optional<Capacity
                     double share = kept.hours().value() / (RATE_HOURS * gives);
                     return new Seconds(HOUR * RATE_HOURS * Math.pow(share, kept.peukert()));
                 });
+    }
+
+    /** The point at idle; empty where the engine does not run. */
+    public Optional<Point> idle() {
+        return situation.turns() ? at(speeds.idle()) : Optional.empty();
+    }
+
+    /** The point at cruise; empty where the engine does not run. */
+    public Optional<Point> cruise() {
+        return situation.turns() ? at(speeds.cruise()) : Optional.empty();
+    }
+
+    /**
+     * What is in the battery after a while at a point, as a share of what it holds: less where it
+     * gives, more where it is charged, by no more than it takes.
+     *
+     * @param full what is in it at first
+     */
+    public Optional<Ratio> after(Point point, Ratio full, Seconds time) {
+        return battery.map(kept -> {
+            double share =
+                    lasts(point)
+                            .map(flat -> -time.value() / flat.value())
+                            .orElse(
+                                    Math.max(0, point.net().value())
+                                            * (time.value() / HOUR)
+                                            / kept.hours().value());
+            return new Ratio(Math.clamp(full.value() + share, 0, 1));
+        });
     }
 
     /**

@@ -2,6 +2,9 @@ package aficion.charge;
 
 import aficion.job.Action;
 import aficion.job.Design;
+import aficion.job.Sums;
+import aficion.job.Usage;
+import aficion.job.Usage.Share;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
@@ -26,8 +29,10 @@ import java.util.Optional;
  * @param conditions the switches that stay
  * @param shares what is worked in between
  * @param turns whether the engine runs
+ * @param own whether it is the user's own, called as the user calls it
  */
-public record Situation(String name, Conditions conditions, List<Share> shares, boolean turns) {
+public record Situation(
+        String name, Conditions conditions, List<Share> shares, boolean turns, boolean own) {
     /** In sunshine: ignition, and signals and brakes as they come. */
     public static final String DAY = "day";
 
@@ -53,31 +58,69 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
     private static final Celsius FROST = new Celsius(-10);
     private static final Ratio NOT_QUITE = new Ratio(0.8);
 
-    /**
-     * Something that is on for a share of the time.
-     *
-     * @param share 0 to 1
-     */
-    public record Share(String control, String position, double share) {
-        public Share {
-            if (!(share >= 0 && share <= 1)) {
-                throw new IllegalArgumentException("a share is 0 to 1, not " + share);
-            }
-        }
-    }
-
     public Situation {
         shares = List.copyOf(shares);
     }
 
-    /** The situations of a vehicle, those it knows by its own switches. */
-    public static List<Situation> of(Design design) {
-        return new Search(design).situations();
+    private Situation(String name, Conditions conditions, List<Share> shares, boolean turns) {
+        this(name, conditions, shares, turns, false);
     }
 
-    /** A situation by its name. */
+    /** The situations of a vehicle, those it knows by its own switches. */
+    public static List<Situation> of(Design design) {
+        return of(design, Sums.NONE);
+    }
+
+    /** The situations of a vehicle: those it knows by its own switches, and the user's own. */
+    public static List<Situation> of(Design design, Sums sums) {
+        var all = new ArrayList<>(new Search(design).situations());
+        sums.usages().forEach(usage -> all.add(of(design, usage)));
+        return all;
+    }
+
+    /** The user's own, of those controls that the vehicle has. */
+    private static Situation of(Design design, Usage usage) {
+        var controls = Controls.of(design);
+        var state =
+                Conditions.REST
+                        .withEngine(usage.turns() ? OperatingStates.ROAD : new Rpm(0))
+                        .withAir(usage.air());
+        for (var set : usage.set().entrySet()) {
+            if (has(controls, set.getKey(), set.getValue())) {
+                state = state.with(set.getKey(), set.getValue());
+            }
+        }
+        var shares =
+                usage.shares().stream()
+                        .filter(share -> has(controls, share.control(), share.position()))
+                        .toList();
+        return new Situation(usage.name(), state, shares, usage.turns(), true);
+    }
+
+    private static boolean has(Controls controls, String control, String position) {
+        return controls.controls().stream()
+                .filter(each -> each.name().equals(control))
+                .flatMap(each -> each.positions().stream())
+                .anyMatch(each -> each.name().equals(position));
+    }
+
+    /** A situation as the user's own, to be kept by a name. */
+    public Usage kept(String called) {
+        return new Usage(called, conditions.positions(), shares, turns, conditions.air());
+    }
+
+    /** One that the vehicle knows by its own switches, by its name. */
     public static Optional<Situation> find(Design design, String name) {
-        return of(design).stream().filter(each -> each.name().equals(name)).findFirst();
+        return find(design, Sums.NONE, name);
+    }
+
+    /** A situation by its name; the user's own before those of the vehicle. */
+    public static Optional<Situation> find(Design design, Sums sums, String name) {
+        var named = of(design, sums).stream().filter(each -> each.name().equals(name)).toList();
+        return named.stream()
+                .filter(Situation::own)
+                .findFirst()
+                .or(() -> named.stream().findFirst());
     }
 
     /** One looking for them. */
@@ -117,10 +160,32 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
             var state = Conditions.REST.withEngine(OperatingStates.ROAD);
             for (var control : controls.controls()) {
                 if (isEssential(control)) {
-                    state = heaviest(state, control);
+                    state = liveliest(state, control);
                 }
             }
             return state;
+        }
+
+        /** The position that stays in which most terminals are live; of those, most is drawn. */
+        private Conditions liveliest(Conditions state, Control control) {
+            return control.positions().stream()
+                    .filter(position -> !position.springs())
+                    .map(position -> state.with(control.name(), position.name()))
+                    .max(Comparator.comparingLong(this::live).thenComparingDouble(this::drawn))
+                    .orElse(state);
+        }
+
+        private long live(Conditions conditions) {
+            double half = design.vehicle().system().value() / 2;
+            return solver.solve(conditions) instanceof Outcome.Solved(var point)
+                    ? design.parts().stream()
+                            .flatMap(part -> part.terminals().stream())
+                            .filter(at ->
+                                    point.voltsAt(at)
+                                            .filter(volts -> Math.abs(volts.value()) > half)
+                                            .isPresent())
+                            .count()
+                    : 0;
         }
 
         private static boolean isEssential(Control control) {
@@ -149,7 +214,7 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
         private Conditions released(Conditions state) {
             var released = state;
             for (var control : controls.controls()) {
-                if (share(control.name()) > 0) {
+                if (share(control) > 0) {
                     released = released.with(control.name(), control.rest());
                 }
             }
@@ -159,7 +224,7 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
         private List<Share> shares(Conditions state) {
             var shares = new ArrayList<Share>();
             for (var control : controls.controls()) {
-                double share = share(control.name());
+                double share = share(control);
                 if (share > 0) {
                     control.positions().stream()
                             .filter(position -> !position.name().equals(control.rest()))
@@ -173,11 +238,13 @@ public record Situation(String name, Conditions conditions, List<Share> shares, 
             return shares;
         }
 
-        private static double share(String control) {
-            if (control.contains("brake") || control.equals("stop")) {
+        private static double share(Control control) {
+            var name = control.name();
+            boolean stops = name.equals("stop") && control.action() == Action.PEDAL;
+            if (name.contains("brake") || stops) {
                 return BRAKE;
             }
-            return control.contains("signal") ? SIGNAL : control.contains("horn") ? HORN : 0;
+            return name.contains("signal") ? SIGNAL : name.contains("horn") ? HORN : 0;
         }
 
         /** The position of some control, held, in which by far the most is drawn. */

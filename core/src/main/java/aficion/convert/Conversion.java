@@ -2,27 +2,26 @@ package aficion.convert;
 
 import aficion.change.Change;
 import aficion.change.ChangeList;
-import aficion.check.Findings;
-import aficion.check.Mending;
+import aficion.charge.AnotherSource;
+import aficion.charge.AnotherSource.Candidate;
+import aficion.check.Settled;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Severity;
-import aficion.check.finding.Subject;
 import aficion.job.Design;
-import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Vehicle;
 import aficion.job.Vehicle.Pole;
+import aficion.job.edit.CompositeEdit;
+import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
+import aficion.job.edit.VehicleEdit;
 import aficion.quantity.Quantity;
 import aficion.quantity.Volts;
-import aficion.size.Assessment;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * A design taken to other volts, to the other earthed pole, or to both. Every part is judged: what
@@ -34,10 +33,15 @@ import java.util.stream.Collectors;
  * @param changes of every part, in the order of the design
  * @param besides what follows for all else: wires that move or are of another size, parts and wires
  *     that are there more or less than before
+ * @param left what is found then, was not found before, and no remedy mends
+ * @param edit the one step that makes the design of the one before
  */
-public record Conversion(Design design, List<PartChange> changes, List<Change> besides) {
-    /** So often what is found is mended and looked at again. */
-    private static final int ROUNDS = 10;
+public record Conversion(
+        Design design,
+        List<PartChange> changes,
+        List<Change> besides,
+        List<Finding> left,
+        Edit edit) {
 
     /** What is done with a part. */
     public enum Action {
@@ -77,6 +81,8 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
         RESIDUAL_FIELD,
         /** Its gauge is calibrated for the old volts. */
         CALIBRATED,
+        /** Another source is put in its place. */
+        OTHER_SOURCE,
         /** It was found to be wrong afterwards. */
         FOUND
     }
@@ -95,6 +101,7 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
     public Conversion {
         changes = List.copyOf(changes);
         besides = List.copyOf(besides);
+        left = List.copyOf(left);
     }
 
     /**
@@ -104,8 +111,19 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
      *     an alternator has its minus at its case
      */
     public static Conversion of(Design design, Volts system, Pole earthed) {
+        return of(design, system, earthed, Optional.empty());
+    }
+
+    /**
+     * The same with another source put in, made for the new volts.
+     *
+     * @throws IllegalArgumentException besides, when that source cannot be put in
+     */
+    public static Conversion of(
+            Design design, Volts system, Pole earthed, Optional<Candidate> source) {
         var vehicle = design.vehicle();
-        if (vehicle.system().equals(system) && vehicle.earthed() == earthed) {
+        boolean same = vehicle.system().equals(system) && vehicle.earthed() == earthed;
+        if (same && source.isEmpty()) {
             throw new IllegalArgumentException("it has those volts and that pole already");
         }
         boolean alternator =
@@ -115,7 +133,7 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
             throw new IllegalArgumentException(
                     "the case of its alternator is minus; put a dynamo in before plus is earthed");
         }
-        return new Converting(design, system, earthed).conversion();
+        return new Converting(design, system, earthed).conversion(source);
     }
 
     /** One conversion. */
@@ -124,21 +142,31 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
         private final Volts system;
         private final Pole earthed;
         private final Map<PartId, PartChange> changes = new LinkedHashMap<>();
+        private final List<Edit> edits = new ArrayList<>();
+        private Design now;
 
         Converting(Design before, Volts system, Pole earthed) {
             this.before = before;
+            this.now = before;
             this.system = system;
             this.earthed = earthed;
         }
 
-        Conversion conversion() {
-            var design = mend(turn(atOtherVolts()));
+        Conversion conversion(Optional<Candidate> source) {
+            otherVehicle();
+            otherVolts();
+            otherPole();
+            source.ifPresent(this::otherSource);
+            var settled = Settled.of(before, now);
+            settled.done().forEach(this::mended);
             return new Conversion(
-                    design,
+                    settled.design(),
                     List.copyOf(changes.values()),
-                    ChangeList.of(before, design, List.of()).stream()
+                    ChangeList.of(before, settled.design(), List.of()).stream()
                             .filter(Converting::isBesides)
-                            .toList());
+                            .toList(),
+                    settled.left(),
+                    new CompositeEdit(CompositeEdit.Reason.CONVERT, edits));
         }
 
         /** A wire that is another or goes elsewhere, and what is there more or less than before. */
@@ -150,38 +178,56 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
             };
         }
 
-        private Design atOtherVolts() {
+        private void take(Edit edit) {
+            edits.add(edit);
+            now = edit.apply(now);
+        }
+
+        private void otherVehicle() {
             var vehicle = before.vehicle();
-            var volts = new OtherVolts(vehicle.system(), system);
-            var parts = new ArrayList<Part>();
-            for (var part : before.parts()) {
-                var judged = volts.judged(part);
-                parts.add(part.withKind(judged.kind()));
-                note(judged.of(part.id()));
-            }
-            return before.withVehicle(
+            take(
+                    new VehicleEdit.SetVehicle(
                             new Vehicle(
                                     vehicle.name(),
                                     vehicle.year(),
                                     system,
                                     earthed,
-                                    vehicle.sort()))
-                    .withParts(parts);
+                                    vehicle.sort())));
         }
 
-        private Design turn(Design design) {
-            if (before.vehicle().earthed() == earthed) {
-                return design;
+        private void otherVolts() {
+            var volts = new OtherVolts(before.vehicle().system(), system);
+            for (var part : before.parts()) {
+                var judged = volts.judged(part);
+                if (!judged.kind().equals(part.kind())) {
+                    take(new PartEdit.Refit(part.id(), judged.kind()));
+                }
+                note(judged.of(part.id()));
             }
-            var all = design;
-            for (var part : design.parts()) {
-                var turned = OtherPole.turned(all, part);
+        }
+
+        private void otherPole() {
+            if (before.vehicle().earthed() == earthed) {
+                return;
+            }
+            for (var part : now.parts()) {
+                var turned = OtherPole.turned(now, part);
                 if (turned.isPresent()) {
-                    all = turned.get().design();
+                    turned.get().edit().ifPresent(this::take);
                     note(turned.get().over(said(part.id())));
                 }
             }
-            return all;
+        }
+
+        private void otherSource(Candidate candidate) {
+            var old = AnotherSource.source(now);
+            var edits = AnotherSource.swap(now, candidate);
+            if (old.isEmpty() || edits.isEmpty()) {
+                throw new IllegalArgumentException(
+                        candidate.name() + " does not go in the place of the source");
+            }
+            edits.get().forEach(this::take);
+            note(new PartChange(old.get().id(), Action.REPLACE, Why.OTHER_SOURCE, List.of()));
         }
 
         private void note(PartChange change) {
@@ -192,60 +238,10 @@ public record Conversion(Design design, List<PartChange> changes, List<Change> b
             return Optional.ofNullable(changes.get(part));
         }
 
-        /** Mends what is found now and was not before, by the remedies that do no harm. */
-        private Design mend(Design converted) {
-            var known =
-                    Findings.of(Assessment.of(before)).stream()
-                            .map(Finding::about)
-                            .collect(Collectors.toSet());
-            var design = converted;
-            for (int round = 0; round < ROUNDS; round++) {
-                var assessment = Assessment.of(design);
-                var fresh =
-                        Findings.of(assessment).stream()
-                                .filter(finding ->
-                                        finding.severity().compareTo(Severity.ADVISE) <= 0)
-                                .filter(finding -> !known.contains(finding.about()))
-                                .filter(finding -> !finding.remedies().isEmpty())
-                                .toList();
-                var next = apply(assessment, fresh);
-                if (next.equals(design)) {
-                    return design;
-                }
-                design = next;
-            }
-            return design;
-        }
-
-        /**
-         * A remedy for each that is found, at once; of those that bring a part, which all would
-         * call theirs alike, one alone, and none besides.
-         */
-        private Design apply(Assessment assessment, List<Finding> fresh) {
-            var design = assessment.design();
-            var touched = new HashSet<Subject>();
-            for (var finding : Mending.offered(assessment, fresh)) {
-                if (finding.remedies().isEmpty() || !touched.add(finding.subject())) {
-                    continue;
-                }
-                var remedy = finding.remedies().getFirst();
-                boolean brings =
-                        remedy.apply(assessment.design()).parts().size()
-                                != assessment.design().parts().size();
-                if (!brings || design == assessment.design()) {
-                    design = remedy.apply(design);
-                    mended(finding);
-                }
-                if (brings) {
-                    return design;
-                }
-            }
-            return design;
-        }
-
-        private void mended(Finding finding) {
-            if (finding instanceof Finding.AboutPart about) {
-                var why = why(finding);
+        private void mended(Settled.Mended mended) {
+            edits.add(mended.remedy());
+            if (mended.finding() instanceof Finding.AboutPart about) {
+                var why = why(mended.finding());
                 note(
                         new PartChange(
                                 about.part(),

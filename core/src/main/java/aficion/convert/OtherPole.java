@@ -12,6 +12,7 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
+import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import java.util.List;
 import java.util.Optional;
@@ -28,22 +29,28 @@ final class OtherPole {
     static Optional<Turned> turned(Design design, Part part) {
         if (part.kind() instanceof SourceKind.Dynamo) {
             return Optional.of(
-                    new Turned(design, part.id(), Action.REPOLARISE, Why.RESIDUAL_FIELD));
+                    new Turned(Optional.empty(), part.id(), Action.REPOLARISE, Why.RESIDUAL_FIELD));
         }
         return sides(part.kind())
                 .map(pins ->
                         isWired(design, part, pins)
                                 ? new Turned(
-                                        new PartEdit.Exchange(part.id(), pins.one, pins.other)
-                                                .apply(design),
+                                        Optional.of(
+                                                new PartEdit.Exchange(
+                                                        part.id(), pins.one, pins.other)),
                                         part.id(),
                                         pins.action,
                                         pins.why)
-                                : new Turned(design, part.id(), Action.REPLACE, pins.why));
+                                : new Turned(
+                                        Optional.empty(), part.id(), Action.REPLACE, pins.why));
     }
 
-    /** A design with one part turned. */
-    record Turned(Design design, PartId part, Action action, Why why) {
+    /**
+     * One part turned.
+     *
+     * @param edit exchanges its leads; empty where it stays as it is wired
+     */
+    record Turned(Optional<Edit> edit, PartId part, Action action, Why why) {
         /** Over what was said of it: another one in its place is wired the right way at once. */
         PartChange over(Optional<PartChange> said) {
             return said.filter(before -> before.action() != Action.STAYS)

@@ -60,6 +60,37 @@ public sealed interface Mark {
         };
     }
 
+    /** The same so many times as large; words keep their size. */
+    default Mark scaled(double times) {
+        return switch (this) {
+            case Line(var points, var pen) -> new Line(scaled(points, times), pen);
+            case Area(var points, var pen) -> new Area(scaled(points, times), pen);
+            case Plate(var box, var corner, var pen) ->
+                    new Plate(
+                            new Box(
+                                    box.x() * times,
+                                    box.y() * times,
+                                    box.width() * times,
+                                    box.height() * times),
+                            corner * times,
+                            pen);
+            case Ring(var at, var radius, var pen) ->
+                    new Ring(scaled(at, times), radius * times, pen);
+            case Arch(var at, var across, var up, var pen) ->
+                    new Arch(scaled(at, times), across * times, up * times, pen);
+            case Word(var at, var anchor, var phrase, var pen) ->
+                    new Word(scaled(at, times), anchor, phrase, pen);
+        };
+    }
+
+    private static List<Point> scaled(List<Point> points, double times) {
+        return points.stream().map(at -> scaled(at, times)).toList();
+    }
+
+    private static Point scaled(Point at, double times) {
+        return new Point(at.x() * times, at.y() * times);
+    }
+
     private static List<Point> moved(List<Point> points, double right, double down) {
         return points.stream().map(at -> moved(at, right, down)).toList();
     }

@@ -45,7 +45,15 @@ public record Pen(Ink ink, Look look, Optional<Colour> colour) {
         /** The name of a pin. */
         PIN,
         /** Paper behind words. */
-        BACK
+        BACK,
+        /** A curve of a plot. */
+        CURVE,
+        /** The ground between two curves: good, or wrong. */
+        GROUND,
+        /** A line of a plot's grid. */
+        GRID,
+        /** Where something stands now. */
+        MARKER
     }
 
     /** How a mark stands out. */

@@ -26,9 +26,6 @@ import java.util.stream.Stream;
  * @param scale drawing units for each metre; words keep their size
  */
 public record FormingPicture(FormingBoard board, double scale, BoardWords words) {
-    /** Drawing units for each metre at full size: half a millimetre each. */
-    public static final double FULL_SIZE = 2000;
-
     private static final double LINE = 14;
     private static final double[] NEAR = {10, 22, 40, 64, 100, 150};
 

@@ -1,5 +1,6 @@
 package aficion.ignite;
 
+import aficion.job.Damper;
 import aficion.quantity.Metres;
 
 /** Marks on what turns. */
@@ -11,15 +12,8 @@ public final class Marks {
         return new Metres(Math.PI * diameter.value() * degrees / 360);
     }
 
-    /**
-     * The straight way between two neighbours of some marks, evenly round a shaft: D·sin(π/n).
-     *
-     * @throws IllegalArgumentException when there are fewer than two
-     */
-    public static Metres chord(Metres diameter, int marks) {
-        if (marks < 2) {
-            throw new IllegalArgumentException("there are two marks at least");
-        }
-        return new Metres(diameter.value() * Math.sin(Math.PI / marks));
+    /** How far a tape reaches that goes round once: π·D. */
+    public static Metres round(Damper damper) {
+        return arc(damper.diameter(), 360);
     }
 }

@@ -75,8 +75,16 @@ public sealed interface SourceKind extends Kind {
      * @param field the resistance of its field
      * @param pulleys alternator turns for each engine turn
      * @param style how it is woken and regulated; by its warning lamp where nothing is said
+     * @param curve what it gives by the speed of its own shaft; typical for its rating where
+     *     nothing is said
      */
-    record Alternator(Volts setPoint, Amps rated, Ohms field, Ratio pulleys, Optional<Style> style)
+    record Alternator(
+            Volts setPoint,
+            Amps rated,
+            Ohms field,
+            Ratio pulleys,
+            Optional<Style> style,
+            Optional<OutputCurve> curve)
             implements SourceKind {
         public Alternator {
             Positive.require("set point", setPoint);
@@ -87,6 +95,11 @@ public sealed interface SourceKind extends Kind {
 
         public Alternator(Volts setPoint, Amps rated, Ohms field, Ratio pulleys) {
             this(setPoint, rated, field, pulleys, Optional.empty());
+        }
+
+        public Alternator(
+                Volts setPoint, Amps rated, Ohms field, Ratio pulleys, Optional<Style> style) {
+            this(setPoint, rated, field, pulleys, style, Optional.empty());
         }
 
         /** How it is woken and regulated. */
@@ -151,13 +164,19 @@ public sealed interface SourceKind extends Kind {
      * @param field resistance of the field
      * @param pulleys dynamo turns for each engine turn
      * @param cutIn dynamo speed at which it reaches its nominal volts
+     * @param curve what it gives by the speed of its own shaft; typical where nothing is said
      */
-    record Dynamo(Amps rated, Ohms field, Ratio pulleys, Rpm cutIn) implements SourceKind {
+    record Dynamo(Amps rated, Ohms field, Ratio pulleys, Rpm cutIn, Optional<OutputCurve> curve)
+            implements SourceKind {
         public Dynamo {
             Positive.require("rated output", rated);
             Positive.require("field resistance", field);
             Positive.require("pulley ratio", pulleys);
             Positive.require("cut-in speed", cutIn);
+        }
+
+        public Dynamo(Amps rated, Ohms field, Ratio pulleys, Rpm cutIn) {
+            this(rated, field, pulleys, cutIn, Optional.empty());
         }
 
         @Override
@@ -217,8 +236,14 @@ public sealed interface SourceKind extends Kind {
      * @param amps what it gives, as direct current behind a bridge, or as the mean of the lighting
      *     current
      * @param full engine speed at which it gives all
+     * @param curve what it gives by engine speed; typical where nothing is said
      */
-    record Flywheel(Winding winding, Amps amps, Rpm full) implements SourceKind {
+    record Flywheel(Winding winding, Amps amps, Rpm full, Optional<OutputCurve> curve)
+            implements SourceKind {
+        public Flywheel(Winding winding, Amps amps, Rpm full) {
+            this(winding, amps, full, Optional.empty());
+        }
+
         public Flywheel {
             Positive.require("flywheel current", amps);
             Positive.require("full speed", full);

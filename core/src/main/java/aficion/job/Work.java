@@ -24,6 +24,7 @@ import java.util.stream.Stream;
  * @param tried what each part showed that was tried before it was fitted
  * @param survey what was found before anything was done
  * @param diary what was written down as the work went
+ * @param sums what was measured and set down for sums around the design
  */
 public record Work(
         Map<CircuitId, Set<Stage>> done,
@@ -34,7 +35,8 @@ public record Work(
         List<Fitted> fitted,
         Map<PartId, List<BenchRun.Reading>> tried,
         Survey survey,
-        Diary diary) {
+        Diary diary,
+        Sums sums) {
 
     /** Nothing done yet. */
     public static final Work NONE =
@@ -47,7 +49,8 @@ public record Work(
                     List.of(),
                     Map.of(),
                     Survey.NONE,
-                    Diary.NONE);
+                    Diary.NONE,
+                    Sums.NONE);
 
     /**
      * Something that was seen to when a part was fitted.
@@ -106,7 +109,7 @@ public record Work(
     public Work with(WireId wire, int steps) {
         var changed = new LinkedHashMap<>(made);
         changed.put(wire, steps);
-        return new Work(done, bench, accepted, changed, unused, fitted, tried, survey, diary);
+        return new Work(done, bench, accepted, changed, unused, fitted, tried, survey, diary, sums);
     }
 
     private static Map<CircuitId, Set<Stage>> finished(Map<CircuitId, Set<Stage>> done) {
@@ -149,14 +152,14 @@ public record Work(
         }
         var changed = new LinkedHashMap<>(done);
         changed.put(circuit, stages);
-        return new Work(changed, bench, accepted, made, unused, fitted, tried, survey, diary);
+        return new Work(changed, bench, accepted, made, unused, fitted, tried, survey, diary, sums);
     }
 
     /** The same with a bench run, in place of what was kept of it before. */
     public Work with(BenchRun run) {
         var runs = Listed.without(bench, run::isSame);
         runs.add(run);
-        return new Work(done, runs, accepted, made, unused, fitted, tried, survey, diary);
+        return new Work(done, runs, accepted, made, unused, fitted, tried, survey, diary, sums);
     }
 
     /** The same with a finding that stands, in place of what was said of it before. */
@@ -165,7 +168,7 @@ public record Work(
                 Listed.without(
                         accepted, kept -> kept.isAbout(acceptance.finding(), acceptance.place()));
         others.add(acceptance);
-        return new Work(done, bench, others, made, unused, fitted, tried, survey, diary);
+        return new Work(done, bench, others, made, unused, fitted, tried, survey, diary, sums);
     }
 
     /** The same with a finding that stands no longer. */
@@ -179,14 +182,15 @@ public record Work(
                 fitted,
                 tried,
                 survey,
-                diary);
+                diary,
+                sums);
     }
 
     /** The same with a lead that nothing needs, in place of what was said of it before. */
     public Work with(UnusedLead lead) {
         var leads = Listed.without(unused, other -> other.name().equals(lead.name()));
         leads.add(lead);
-        return new Work(done, bench, accepted, made, leads, fitted, tried, survey, diary);
+        return new Work(done, bench, accepted, made, leads, fitted, tried, survey, diary, sums);
     }
 
     /** The same without a lead that nothing needs. */
@@ -200,7 +204,8 @@ public record Work(
                 fitted,
                 tried,
                 survey,
-                diary);
+                diary,
+                sums);
     }
 
     /** The same with something seen to when a part was fitted, or not. */
@@ -209,7 +214,8 @@ public record Work(
         if (done) {
             lines.add(line);
         }
-        return new Work(this.done, bench, accepted, made, unused, lines, tried, survey, diary);
+        return new Work(
+                this.done, bench, accepted, made, unused, lines, tried, survey, diary, sums);
     }
 
     /** What a part showed at a test before it was fitted; empty while that is open. */
@@ -228,7 +234,7 @@ public record Work(
         readings.add(reading);
         var changed = new LinkedHashMap<>(tried);
         changed.put(part, readings);
-        return new Work(done, bench, accepted, made, unused, fitted, changed, survey, diary);
+        return new Work(done, bench, accepted, made, unused, fitted, changed, survey, diary, sums);
     }
 
     /** The wiring as it was found; empty where all is new. */
@@ -238,12 +244,17 @@ public record Work(
 
     /** The same with other findings of the survey. */
     public Work with(Survey changed) {
-        return new Work(done, bench, accepted, made, unused, fitted, tried, changed, diary);
+        return new Work(done, bench, accepted, made, unused, fitted, tried, changed, diary, sums);
     }
 
     /** The same with a diary that says more. */
     public Work with(Diary changed) {
-        return new Work(done, bench, accepted, made, unused, fitted, tried, survey, changed);
+        return new Work(done, bench, accepted, made, unused, fitted, tried, survey, changed, sums);
+    }
+
+    /** The same with other sums set down. */
+    public Work with(Sums changed) {
+        return new Work(done, bench, accepted, made, unused, fitted, tried, survey, diary, changed);
     }
 
     /** Every lead that nothing needs: those noted, and those of the kits. */
@@ -268,6 +279,7 @@ public record Work(
                 Listed.without(fitted, line -> design.find(line.part()).isEmpty()),
                 parts,
                 survey.of(design),
-                diary);
+                diary,
+                sums.of(design));
     }
 }

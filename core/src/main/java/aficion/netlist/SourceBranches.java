@@ -3,6 +3,7 @@ package aficion.netlist;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Conditions.Aspect;
+import aficion.quantity.Rpm;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -295,7 +296,7 @@ final class SourceBranches {
         boolean asleep =
                 alternator.wakes() == SourceKind.Alternator.Style.ONE_WIRE
                         && rpm < SourceCurves.SELF_WAKING_RPM;
-        return asleep ? 0 : SourceCurves.alternatorAmps(alternator.rated().value(), rpm);
+        return asleep ? 0 : SourceCurves.amps(alternator, new Rpm(rpm));
     }
 
     private static void dynamo(PartBuilder part, SourceKind.Dynamo dynamo) {
@@ -326,8 +327,7 @@ final class SourceBranches {
                                         SourceCurves.dynamoVolts(
                                                 nominal, speed(dynamo, conditions))),
                                 DYNAMO_INNER,
-                                SourceCurves.dynamoAmps(
-                                        dynamo.rated().value(), speed(dynamo, conditions)),
+                                SourceCurves.amps(dynamo, shaft(dynamo, conditions)),
                                 needs,
                                 sign,
                                 Optional.empty()));
@@ -362,7 +362,11 @@ final class SourceBranches {
 
     /** The speed of a dynamo as a share of the one at which it cuts in. */
     private static double speed(SourceKind.Dynamo dynamo, Conditions conditions) {
-        return conditions.engine().value() * dynamo.pulleys().value() / dynamo.cutIn().value();
+        return shaft(dynamo, conditions).value() / dynamo.cutIn().value();
+    }
+
+    private static Rpm shaft(SourceKind.Dynamo dynamo, Conditions conditions) {
+        return new Rpm(conditions.engine().value() * dynamo.pulleys().value());
     }
 
     private static void controlBox(PartBuilder part, SourceKind.ControlBox box) {
@@ -416,7 +420,7 @@ final class SourceBranches {
                             b,
                             open * nominal * Math.min(1, speed),
                             STATOR,
-                            share * SourceCurves.flywheelAmps(flywheel.amps().value(), speed),
+                            share * SourceCurves.amps(flywheel, conditions.engine()),
                             List.of(),
                             1,
                             Optional.empty());

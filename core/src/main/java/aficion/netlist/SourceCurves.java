@@ -1,5 +1,8 @@
 package aficion.netlist;
 
+import aficion.job.SourceKind;
+import aficion.quantity.Rpm;
+
 /** What batteries and alternators give; typical figures of the trade. */
 public final class SourceCurves {
     /** The field current at which an alternator wakes, amps, typical. */
@@ -16,6 +19,12 @@ public final class SourceCurves {
 
     /** Exponent of Peukert's law for a lead-acid battery, typical (docs/SOURCES.md). */
     public static final double USUAL_PEUKERT = 1.2;
+
+    /** The fastest an alternator may turn, rpm of its own shaft (typical). */
+    public static final double ALTERNATOR_LIMIT = 18_000;
+
+    /** The fastest a dynamo may turn, rpm of its own shaft (typical). */
+    public static final double DYNAMO_LIMIT = 9_000;
 
     private static final double FALLS_PER_KELVIN = -0.007 / 14;
     private static final double[] REST_VOLTS = {11.9, 12.05, 12.2, 12.45, 12.7};
@@ -68,6 +77,33 @@ public final class SourceCurves {
                 -Math.expm1(-(rpm - CUT_IN_RPM) / RISE_RPM)
                         / -Math.expm1(-(FULL_RPM - CUT_IN_RPM) / RISE_RPM);
         return rated * Math.min(1, share);
+    }
+
+    /**
+     * The most an alternator gives at a speed of its own shaft, by its own curve where it has one.
+     */
+    public static double amps(SourceKind.Alternator alternator, Rpm shaft) {
+        return alternator
+                .curve()
+                .map(curve -> curve.at(shaft).value())
+                .orElseGet(() -> alternatorAmps(alternator.rated().value(), shaft.value()));
+    }
+
+    /** The most a dynamo gives at a speed of its own shaft, by its own curve where it has one. */
+    public static double amps(SourceKind.Dynamo dynamo, Rpm shaft) {
+        return dynamo.curve()
+                .map(curve -> curve.at(shaft).value())
+                .orElseGet(() ->
+                        dynamoAmps(dynamo.rated().value(), shaft.value() / dynamo.cutIn().value()));
+    }
+
+    /** What a flywheel alternator gives at an engine speed, by its own curve where it has one. */
+    public static double amps(SourceKind.Flywheel flywheel, Rpm engine) {
+        return flywheel.curve()
+                .map(curve -> curve.at(engine).value())
+                .orElseGet(() ->
+                        flywheelAmps(
+                                flywheel.amps().value(), engine.value() / flywheel.full().value()));
     }
 
     /**

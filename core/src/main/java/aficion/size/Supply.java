@@ -44,7 +44,7 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
                 }
                 case SourceKind.Alternator _, SourceKind.Dynamo _ ->
                         generated += Math.abs(through(point, part, "output"));
-                case SourceKind.Flywheel(var winding, _, _)
+                case SourceKind.Flywheel(var winding, _, _, _)
                         when winding == SourceKind.Flywheel.Winding.LIGHTING ->
                         generated += Math.abs(through(point, part, "output"));
                 case SourceKind.RegulatorRectifier rectifier ->

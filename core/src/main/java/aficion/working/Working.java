@@ -36,7 +36,16 @@ public record Working(
         SHORT_TIME,
         DROP,
         GUARD,
-        BUNDLE
+        BUNDLE,
+        RATIO,
+        BELT,
+        BALLAST,
+        COIL,
+        ARC,
+        CHORD,
+        PULSES,
+        NEEDLE,
+        RESISTOR
     }
 
     /** Where an input came from. */

@@ -9,10 +9,13 @@ import aficion.files.JobFileException.Trouble;
 import aficion.job.Acceptance;
 import aficion.job.BenchRun;
 import aficion.job.Body;
+import aficion.job.Cap;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
+import aficion.job.Damper;
 import aficion.job.Design;
 import aficion.job.Diary;
+import aficion.job.Fill;
 import aficion.job.FoundBox;
 import aficion.job.HouseRules;
 import aficion.job.InvalidJob;
@@ -20,12 +23,18 @@ import aficion.job.Job;
 import aficion.job.JobProblem;
 import aficion.job.Kit;
 import aficion.job.OldLead;
+import aficion.job.Panel;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Photograph;
+import aficion.job.Pickup;
 import aficion.job.Probed;
+import aficion.job.Pulleys;
+import aficion.job.Speeds;
+import aficion.job.Sums;
 import aficion.job.Survey;
 import aficion.job.UnusedLead;
+import aficion.job.Usage;
 import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -67,7 +76,7 @@ public final class JobCodec {
     static final String FORMAT = "aficion-job";
 
     /** The version this program writes, and the latest it reads. */
-    static final int VERSION = 7;
+    static final int VERSION = 8;
 
     /** No vehicle has as many. */
     static final Map<String, Integer> MOST =
@@ -147,7 +156,8 @@ public final class JobCodec {
         "fitted",
         "tried",
         "survey",
-        "diary"
+        "diary",
+        "sums"
     })
     record Done(
             Optional<List<DoneOf>> done,
@@ -158,7 +168,8 @@ public final class JobCodec {
             Optional<List<Work.Fitted>> fitted,
             Optional<List<Tried>> tried,
             Optional<Surveyed> survey,
-            Optional<Written> diary) {
+            Optional<Written> diary,
+            Optional<Summed> sums) {
         static Optional<Done> of(Job job) {
             var work = job.work();
             if (work.equals(Work.NONE)) {
@@ -188,7 +199,8 @@ public final class JobCodec {
                             some(work.fitted()),
                             some(tried),
                             Surveyed.of(work.survey()),
-                            Written.of(work.diary())));
+                            Written.of(work.diary()),
+                            Summed.of(work.sums())));
         }
 
         Work work() {
@@ -211,7 +223,8 @@ public final class JobCodec {
                     fitted.orElse(List.of()),
                     parts(),
                     survey.map(Surveyed::survey).orElse(Survey.NONE),
-                    diary.map(Written::diary).orElse(Diary.NONE));
+                    diary.map(Written::diary).orElse(Diary.NONE),
+                    sums.map(Summed::sums).orElse(Sums.NONE));
         }
 
         private Map<PartId, List<BenchRun.Reading>> parts() {
@@ -233,6 +246,10 @@ public final class JobCodec {
 
     private static <T> Optional<List<T>> some(List<T> list) {
         return Optional.of(list).filter(each -> !each.isEmpty());
+    }
+
+    private static <K, T> Optional<Map<K, T>> some(Map<K, T> map) {
+        return Optional.of(map).filter(each -> !each.isEmpty());
     }
 
     private static InvalidJob twice(String list, int at, String field, Object name) {
@@ -348,6 +365,47 @@ public final class JobCodec {
                     running,
                     rate,
                     once("work.diary.fasteners", fasteners, Diary.Fastener::name));
+        }
+    }
+
+    /** What was set down for sums, as it is kept. */
+    @JsonPropertyOrder({
+        "usages", "speeds", "pulleys", "cap", "damper", "fills", "panels", "pickup"
+    })
+    record Summed(
+            Optional<List<Usage>> usages,
+            Optional<Speeds> speeds,
+            Optional<Map<PartId, Pulleys>> pulleys,
+            Optional<Cap> cap,
+            Optional<Damper> damper,
+            Optional<Map<PartId, List<Fill>>> fills,
+            Optional<List<Panel>> panels,
+            Optional<Pickup> pickup) {
+        static Optional<Summed> of(Sums sums) {
+            return sums.equals(Sums.NONE)
+                    ? Optional.empty()
+                    : Optional.of(
+                            new Summed(
+                                    some(sums.usages()),
+                                    sums.speeds(),
+                                    some(sums.pulleys()),
+                                    sums.cap(),
+                                    sums.damper(),
+                                    some(sums.fills()),
+                                    some(sums.panels()),
+                                    sums.pickup()));
+        }
+
+        Sums sums() {
+            return new Sums(
+                    once("work.sums.usages", usages, Usage::name),
+                    speeds,
+                    pulleys.orElse(Map.of()),
+                    cap,
+                    damper,
+                    fills.orElse(Map.of()),
+                    once("work.sums.panels", panels, Panel::name),
+                    pickup);
         }
     }
 

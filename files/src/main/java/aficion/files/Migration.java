@@ -12,8 +12,9 @@ import tools.jackson.databind.node.ObjectNode;
  * Takes the tree of a job file of an earlier version to the latest, one version at a time, before
  * anything is bound; version 3 brought the body and what is made of each wire, version 4 the bodies
  * of connectors, version 5 what is seen to when parts are fitted, which earlier files just lack;
- * version 6 says of a test run where it was taken; version 7 brought the survey and the diary. What
- * a tree lacks or has too much is left for binding to say.
+ * version 6 says of a test run where it was taken; version 7 brought the survey and the diary,
+ * version 8 what is set down for sums. What a tree lacks or has too much is left for binding to
+ * say.
  */
 final class Migration {
     private static final Set<String> CUT = Set.of("size", "insulation", "colour");

@@ -44,15 +44,25 @@ public final class ConvertWords {
                 .collect(Collectors.joining(" \u2192 "));
     }
 
+    /** Why, with what the part becomes or what its resistor is, without its name. */
+    public String reason(PartChange change) {
+        var figures = figures(change);
+        var why = Words.of("convert.why", change.why());
+        return figures.isEmpty() ? why : Words.of("convert.reason", why, figures);
+    }
+
+    private static String figures(PartChange change) {
+        return change.figures().stream()
+                .map(UserUnits.METRIC::print)
+                .collect(Collectors.joining(", "));
+    }
+
     /** Why, with what the part becomes or what its resistor is. */
     public String why(PartChange change) {
         var name =
                 design.find(change.part()).map(part -> part.name()).orElse(change.part().value());
         var why = Words.of("convert.why", change.why());
-        var figures =
-                change.figures().stream()
-                        .map(UserUnits.METRIC::print)
-                        .collect(Collectors.joining(", "));
+        var figures = figures(change);
         return figures.isEmpty()
                 ? Words.of("convert.said", name, why)
                 : Words.of("convert.figures", name, why, figures);

@@ -1,11 +1,21 @@
 package aficion.words;
 
+import aficion.change.Change;
+import aficion.charge.AnotherSource.Offer;
 import aficion.charge.Balance;
 import aficion.charge.Balance.Point;
 import aficion.charge.Drawn;
-import aficion.netlist.OperatingStates;
+import aficion.charge.Situation;
+import aficion.charge.Storage;
+import aficion.job.Design;
+import aficion.job.GuardKind;
+import aficion.job.LoadKind;
+import aficion.job.SourceKind;
+import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.quantity.UserUnits;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -39,10 +49,8 @@ public final class PowerWords {
                     .orElse(Words.of("power.holds"));
         }
         return Stream.of(
-                        balance.at(OperatingStates.IDLE)
-                                .map(point -> fares(balance, "power.idle", point)),
-                        balance.at(OperatingStates.ROAD)
-                                .map(point -> fares(balance, "power.road", point)))
+                        balance.idle().map(point -> fares(balance, "power.idle", point)),
+                        balance.cruise().map(point -> fares(balance, "power.road", point)))
                 .flatMap(Optional::stream)
                 .collect(Collectors.joining(" "));
     }
@@ -92,6 +100,131 @@ public final class PowerWords {
                         load.share(),
                         units.print(load.mean()))
                 : units.print(load.amps());
+    }
+
+    /** What a situation is called. */
+    public static String name(Situation situation) {
+        return situation.own() ? situation.name() : Words.of("situation." + situation.name());
+    }
+
+    /** What the machine gives, what it needs, and what is left for more, in watts. */
+    public String room(Balance balance) {
+        return balance.cruise()
+                .map(point ->
+                        Words.of(
+                                "power.room",
+                                units.print(point.gives()),
+                                units.print(point.takes()),
+                                units.print(point.room())))
+                .orElse("");
+    }
+
+    /** What is gained or lost in the battery over an hour at idle. */
+    public String hour(Balance balance) {
+        return balance.idle()
+                .flatMap(point -> balance.after(point, new Ratio(1), new Seconds(HOUR)))
+                .map(left -> Words.of("power.hour", Math.round(100 * left.value())))
+                .orElse("");
+    }
+
+    /** A source in a few words: what it gives, and how it is woken or wound. */
+    public String brief(SourceKind kind) {
+        return switch (kind) {
+            case SourceKind.Alternator of ->
+                    Words.of("offer.brief", units.print(of.rated()), Words.of("style", of.wakes()));
+            case SourceKind.Dynamo of ->
+                    Words.of("offer.brief", units.print(of.rated()), Words.of("style.dynamo"));
+            case SourceKind.Flywheel of ->
+                    Words.of(
+                            "offer.brief",
+                            units.print(of.amps()),
+                            Words.of("winding", of.winding()));
+            case SourceKind _ -> "";
+        };
+    }
+
+    /** What must change for another source, in the order it is read. */
+    public List<String> changes(Offer offer, Design design) {
+        var words = new PlanWords(design, units);
+        var speech = new Speech(design, units);
+        return offer.changes().stream()
+                .map(change ->
+                        Words.of(
+                                "offer.change",
+                                words.what(change),
+                                Words.of("change", change.sort()),
+                                figure(change, speech)))
+                .map(String::strip)
+                .toList();
+    }
+
+    private String figure(Change change, Speech speech) {
+        return switch (change) {
+            case Change.OfWire wire ->
+                    wire.was()
+                            .filter(was -> !was.size().equals(wire.wire().size()))
+                            .map(was ->
+                                    Words.of(
+                                            "offer.size",
+                                            speech.size(was.size()),
+                                            speech.size(wire.wire().size())))
+                            .orElse("");
+            case Change.OfLead _ -> "";
+            case Change.OfPart part ->
+                    part.part().kind() instanceof GuardKind.Fuse fuse
+                            ? units.print(fuse.marking())
+                            : part.part().kind() instanceof LoadKind.Ammeter meter
+                                    ? Words.of("offer.shunt", units.print(meter.range()))
+                                    : "";
+        };
+    }
+
+    /** Whether the shaft may turn as fast as it would. */
+    public String limit(Offer offer) {
+        return offer.atTop()
+                .map(top ->
+                        Words.of(
+                                offer.isTooFast() ? "offer.tooFast" : "offer.top",
+                                units.print(top),
+                                offer.limit().map(units::print).orElse("")))
+                .orElse("");
+    }
+
+    /** How the engine is cranked in frost, and what each battery gives. */
+    public List<String> storage(Storage storage, Design design) {
+        var said = new ArrayList<String>();
+        storage.cranking()
+                .ifPresent(cranking ->
+                        said.add(
+                                Words.of(
+                                        cranking.holds() ? "storage.cranks" : "storage.weak",
+                                        units.print(cranking.amps()),
+                                        units.print(cranking.atBattery()),
+                                        units.print(cranking.wants()),
+                                        units.print(cranking.lost()),
+                                        units.print(cranking.way()))));
+        if (storage.each().size() > 1) {
+            storage.each()
+                    .forEach(each ->
+                            said.add(
+                                    Words.of(
+                                            "storage.each",
+                                            design.part(each.battery()).name(),
+                                            units.print(each.amps()),
+                                            units.print(each.volts()))));
+        }
+        storage.between()
+                .forEach(each ->
+                        said.add(
+                                Words.of(
+                                        each.isOverloaded()
+                                                ? "storage.overloaded"
+                                                : "storage.between",
+                                        each.part() + " " + design.part(each.part()).name(),
+                                        units.print(each.use()),
+                                        each.rating().map(units::print).orElse("\u2013"),
+                                        units.print(each.cranking()))));
+        return said;
     }
 
     private static String span(Seconds time) {

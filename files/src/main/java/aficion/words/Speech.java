@@ -477,6 +477,7 @@ public final class Speech {
             case WorkEdit.Try(var part, _) -> Words.of("edit.Try", part);
             case WorkEdit.NoteSurvey(var about, _) -> Words.of("edit.About", about);
             case WorkEdit.Write(var about, _) -> Words.of("edit.About", about);
+            case WorkEdit.SetDown(var about, _) -> Words.of("edit.SetDown", about);
             case WorkEdit.NoteUnused(var lead) -> Words.of("edit.NoteUnused", lead.name());
             case WorkEdit.ForgetUnused(var lead) -> Words.of("edit.ForgetUnused", lead.name());
             case WorkEdit.Make(var wire, _) -> Words.of("edit.Make", number(wire));

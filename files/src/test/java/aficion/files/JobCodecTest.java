@@ -8,6 +8,7 @@ import aficion.catalogue.Colour;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
+import aficion.charge.AnotherSource;
 import aficion.files.JobFileException.Damaged;
 import aficion.files.JobFileException.Foreign;
 import aficion.files.JobFileException.Newer;
@@ -16,11 +17,14 @@ import aficion.files.JobFileException.TooMany;
 import aficion.files.JobFileException.Trouble;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Verdict;
+import aficion.job.Cap;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
+import aficion.job.Damper;
 import aficion.job.Demand;
 import aficion.job.Design;
 import aficion.job.Diary;
+import aficion.job.Fill;
 import aficion.job.FoundBox;
 import aficion.job.GuardKind;
 import aficion.job.Job;
@@ -29,14 +33,22 @@ import aficion.job.Kind;
 import aficion.job.Kit;
 import aficion.job.LoadKind;
 import aficion.job.OldLead;
+import aficion.job.OutputCurve;
+import aficion.job.Panel;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Photograph;
+import aficion.job.Pickup;
 import aficion.job.Probed;
+import aficion.job.Pulleys;
 import aficion.job.SourceKind;
+import aficion.job.Speeds;
+import aficion.job.Sums;
 import aficion.job.Survey;
 import aficion.job.Terminal;
 import aficion.job.UnusedLead;
+import aficion.job.Usage;
+import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.Work;
 import aficion.job.edit.PartEdit;
@@ -44,6 +56,7 @@ import aficion.job.edit.WireEdit;
 import aficion.job.edit.WorkEdit;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
+import aficion.quantity.Celsius;
 import aficion.quantity.Farads;
 import aficion.quantity.Henries;
 import aficion.quantity.Metres;
@@ -64,6 +77,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -441,6 +455,70 @@ class JobCodecTest {
                 .contains("0 to 1440");
     }
 
+    /** What was set down for sums, and a curve of a source, through the file and back. */
+    @Test
+    void whatIsSetDownForSumsIsKept() throws JobFileException {
+        var source = new PartId("G1");
+        var sums =
+                Sums.NONE
+                        .with(
+                                new Usage(
+                                        "shed",
+                                        Map.of("key", "run"),
+                                        List.of(new Usage.Share("brake", "on", 0.2)),
+                                        true,
+                                        new Celsius(5)))
+                        .with(new Speeds(new Rpm(750), new Rpm(2400), new Rpm(5000)))
+                        .with(
+                                source,
+                                new Pulleys(
+                                        new Metres(0.165),
+                                        new Metres(0.06),
+                                        Optional.of(new Metres(0.3)),
+                                        true))
+                        .with(new Cap(List.of(1, 3, 4, 2), false, 2))
+                        .with(new Damper(new Metres(0.17), List.of(12.0, -5.0)))
+                        .with(new PartId("R2"), new Fill(30, new Ohms(100)))
+                        .with(new PartId("R2"), new Fill(10, new Ohms(200)))
+                        .with(
+                                new Panel(
+                                        "dash",
+                                        new Metres(0.3),
+                                        new Metres(0.1),
+                                        List.of(
+                                                new Panel.Hole(
+                                                        "horn",
+                                                        new Metres(0.05),
+                                                        new Metres(0.02),
+                                                        new Metres(0.016)))))
+                        .with(new Pickup(new Metres(0.06), 4, new Metres(0.62), new Ratio(3.9)));
+        var curve =
+                new OutputCurve(
+                        List.of(
+                                new OutputCurve.Point(new Rpm(1500), new Amps(0)),
+                                new OutputCurve.Point(new Rpm(6000), new Amps(45))),
+                        Optional.of(new Rpm(15_000)));
+        var kind =
+                AnotherSource.giving(
+                        (SourceKind) job.design().part(source).kind(), Optional.of(curve));
+        var design = new PartEdit.Refit(source, kind).apply(job.design());
+        var noted = Job.of(design);
+        noted = noted.with(noted.work().with(sums));
+
+        var written = JobCodec.write(noted);
+        assertThat(JobCodec.read(written)).isEqualTo(noted);
+        assertThat(violations(written)).isEmpty();
+        assertThat(sums.fills(new PartId("R2")))
+                .extracting(Fill::level)
+                .containsExactly(10.0, 30.0);
+        assertThat(damaged(written.replace("\"share\" : 0.2", "\"share\" : 7")).detail())
+                .contains("0 to 1");
+        assertThat(damaged(written.replace("\"first\" : 2", "\"first\" : 9")).detail())
+                .contains("no tower");
+        var gone = new PartEdit.RemovePart(new PartId("R2")).apply(noted.design());
+        assertThat(noted.with(gone).work().sums().fills()).isEmpty();
+    }
+
     /** Files of versions 3 to 6, as they were kept then, are the same jobs, body and all. */
     @ParameterizedTest
     @CsvSource({
@@ -463,6 +541,17 @@ class JobCodecTest {
                 .isEqualTo(withoutSurvey(DemoJobs.find(name).orElseThrow()));
     }
 
+    /** Version 7 has the survey and the diary as well, but nothing set down for sums. */
+    @ParameterizedTest
+    @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
+    void aFileOfTheVersionBeforeIsTheSameJob(String name) throws IOException {
+        var now = DemoJobs.find(name).orElseThrow();
+
+        assertThat(older(name, 7)).contains("\"version\" : 7");
+        assertThat(JobCodec.read(older(name, 7)))
+                .isEqualTo(withoutSort(now.with(now.work().with(Sums.NONE))));
+    }
+
     /** Files of versions 1 and 2, as they were kept then, are the same jobs. */
     @ParameterizedTest
     @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
@@ -482,9 +571,21 @@ class JobCodecTest {
                 .isEqualTo(JobCodec.read(second));
     }
 
-    /** What the demos have been given since: a survey and a diary. */
+    /** What the demos have been given since: a survey, a diary, sums, and what sort they are. */
     private static Job withoutSurvey(Job job) {
-        return job.with(job.work().with(Survey.NONE).with(Diary.NONE));
+        return withoutSort(job.with(job.work().with(Survey.NONE).with(Diary.NONE).with(Sums.NONE)));
+    }
+
+    private static Job withoutSort(Job job) {
+        var vehicle = job.design().vehicle();
+        return job.with(
+                job.design()
+                        .withVehicle(
+                                new Vehicle(
+                                        vehicle.name(),
+                                        vehicle.year(),
+                                        vehicle.system(),
+                                        vehicle.earthed())));
     }
 
     private static String older(String name) throws IOException {

@@ -3,6 +3,7 @@ package aficion.check.ignition;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
 import aficion.check.finding.SourceFinding;
+import aficion.ignite.Ignition;
 import aficion.job.ControlKind;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
@@ -24,7 +25,6 @@ import java.util.stream.Stream;
  * positions of the key; and a ballast that stays in while the starter turns.
  */
 public final class CoilRule implements Rule {
-    private static final double POINTS_STAND = 5.5;
     private static final double SAME = 0.02;
 
     @Override
@@ -44,10 +44,10 @@ public final class CoilRule implements Rule {
                 .worst()
                 .steady(coil.id(), "body")
                 .map(peak -> Math.abs(peak.amps().value()))
-                .filter(amps -> points && amps > POINTS_STAND)
+                .filter(amps -> points && amps > Ignition.POINTS_STAND)
                 .map(amps ->
                         new SourceFinding.CoilOverfed(
-                                coil.id(), new Amps(amps), new Amps(POINTS_STAND)));
+                                coil.id(), new Amps(amps), new Amps(Ignition.POINTS_STAND)));
     }
 
     private static Optional<Finding> ballastInStart(Assessment assessment, Part coil) {

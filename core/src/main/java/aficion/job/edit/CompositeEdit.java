@@ -21,7 +21,11 @@ public record CompositeEdit(Reason reason, List<Edit> edits) implements Edit {
         SECOND_STUD,
         BUS_BAR,
         LAY,
-        PLUG
+        PLUG,
+        OTHER_SOURCE,
+        CONVERT,
+        OTHER_COIL,
+        GAUGE
     }
 
     public CompositeEdit {

@@ -6,6 +6,7 @@ import aficion.job.CircuitId;
 import aficion.job.Diary;
 import aficion.job.Job;
 import aficion.job.PartId;
+import aficion.job.Sums;
 import aficion.job.Survey;
 import aficion.job.UnusedLead;
 import aficion.job.WireId;
@@ -108,6 +109,26 @@ public sealed interface WorkEdit extends Step {
         public Work apply(Work work) {
             return work.with(change.apply(work.diary()));
         }
+    }
+
+    /** Sets down something for the sums around the design. */
+    record SetDown(Asked about, UnaryOperator<Sums> change) implements WorkEdit {
+        @Override
+        public Work apply(Work work) {
+            return work.with(change.apply(work.sums()));
+        }
+    }
+
+    /** What is set down. */
+    enum Asked {
+        USAGE,
+        SPEEDS,
+        PULLEYS,
+        CAP,
+        MARKS,
+        FILL,
+        PANEL,
+        PICKUP
     }
 
     /** Lets a finding stand, in place of what was said of it before. */

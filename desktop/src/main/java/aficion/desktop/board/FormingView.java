@@ -8,8 +8,8 @@ import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Forming;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
-import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.FontWidth;
+import aficion.files.sheet.FullSizeFiles;
 import aficion.files.sheet.PaperFormat;
 import aficion.forming.Fixing;
 import aficion.forming.FormingBoard;
@@ -127,7 +127,7 @@ final class FormingView extends VBox {
                                                                 forming.loom(),
                                                                 forming.surface(),
                                                                 paper))));
-        for (var kind : BoardFiles.Kind.values()) {
+        for (var kind : FullSizeFiles.Kind.values()) {
             var save =
                     Texts.button(
                             Words.of("forming.save." + kind.key()),

@@ -2,7 +2,8 @@ package aficion.desktop.cli;
 
 import aficion.charge.Balance;
 import aficion.charge.Situation;
-import aficion.job.Design;
+import aficion.files.sheet.PowerSheet;
+import aficion.job.Job;
 import aficion.quantity.UserUnits;
 import aficion.words.PowerWords;
 import aficion.words.Words;
@@ -30,19 +31,10 @@ final class PowerCommand extends Commands.Printing {
 
     @Override
     public Integer call() throws IOException {
-        var design = job.load().design();
-        var balance = Balance.of(design, situation(design));
-        var printer = printer();
-        printer.printRecord("rpm", "source_amps", "load_amps", "net_amps", "battery_volts");
-        for (var point : balance.points()) {
-            printer.printRecord(
-                    Math.round(point.engine().value()),
-                    point.source().value(),
-                    point.load().value(),
-                    point.net().value(),
-                    point.battery().value());
-        }
-        printer.flush();
+        var loaded = job.load();
+        var sums = loaded.work().sums();
+        var balance = Balance.of(loaded.design(), situation(loaded), sums);
+        PowerSheet.writeCsv(balance, out());
         var words = new PowerWords(UserUnits.METRIC);
         if (balance.situation().turns()) {
             err().println(words.even(balance));
@@ -51,15 +43,17 @@ final class PowerCommand extends Commands.Printing {
         return 0;
     }
 
-    private Situation situation(Design design) {
+    private Situation situation(Job loaded) {
+        var design = loaded.design();
+        var sums = loaded.work().sums();
         var wanted = name == null ? Situation.WET_NIGHT : name;
-        return Situation.find(design, wanted)
+        return Situation.find(design, sums, wanted)
                 .orElseThrow(() ->
                         new Commands.BadInput(
                                 Words.of(
                                         "cli.situation",
                                         wanted,
-                                        Situation.of(design).stream()
+                                        Situation.of(design, sums).stream()
                                                 .map(Situation::name)
                                                 .collect(Collectors.joining(", ")))));
     }

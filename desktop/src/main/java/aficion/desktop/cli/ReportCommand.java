@@ -2,6 +2,8 @@ package aficion.desktop.cli;
 
 import aficion.bench.BenchPlan;
 import aficion.bench.reason.FaultTable;
+import aficion.charge.Balance;
+import aficion.charge.Situation;
 import aficion.diagram.Diagram;
 import aficion.diagram.Layout;
 import aficion.files.FileNames;
@@ -9,11 +11,14 @@ import aficion.files.Library;
 import aficion.files.Photographs;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.FontWidth;
+import aficion.files.sheet.FullSizeFiles;
 import aficion.files.sheet.HandOver;
 import aficion.files.sheet.LabelSheet;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.PaperFormat;
+import aficion.files.sheet.PowerSheet;
 import aficion.files.sheet.ScheduleTable;
+import aficion.files.sheet.ShapeFiles;
 import aficion.files.sheet.Sheets;
 import aficion.files.sheet.StepSheet;
 import aficion.forming.FormingBoard;
@@ -36,8 +41,8 @@ import java.util.List;
 import picocli.CommandLine.Command;
 
 /**
- * Writes the wire schedule, labels, cut list, ends and what is bought (PDF and CSV), and the path
- * and bench sheet of every circuit, into a folder.
+ * Writes the wire schedule, labels, cut list, ends and what is bought (PDF and CSV), the path and
+ * bench sheet of every circuit, source against loads, and shapes at full size, into a folder.
  */
 @Command(name = "report", description = "Writes every sheet of a job into a folder.")
 final class ReportCommand extends Commands.IntoFolder {
@@ -107,12 +112,28 @@ final class ReportCommand extends Commands.IntoFolder {
             written.add(Files.write(folder.resolve("path-" + name + ".pdf"), path));
             written.add(Files.write(folder.resolve("bench-" + name + ".pdf"), bench));
         }
+        written.addAll(sums(job, units, folder));
         var photographs = Photographs.usual();
         var file = job().path();
         var handOver =
                 new HandOver(job, assessment, stock, units)
                         .book(diagrams, picture -> photographs.bytes(picture, file));
         written.add(Files.write(folder.resolve("hand-over.pdf"), handOver));
+        return written;
+    }
+
+    /** Source against loads, and the shapes that were set down, at full size. */
+    private static List<Path> sums(Job job, UserUnits units, Path folder) throws IOException {
+        var written = new ArrayList<Path>();
+        var sums = job.work().sums();
+        written.add(Files.write(folder.resolve("power.pdf"), PowerSheet.of(job, units)));
+        var csv = new StringBuilder();
+        var night = Situation.find(job.design(), Situation.WET_NIGHT).orElseThrow();
+        PowerSheet.writeCsv(Balance.of(job.design(), night, sums), csv);
+        written.add(Files.writeString(folder.resolve("power.csv"), csv, StandardCharsets.UTF_8));
+        for (var shape : ShapeFiles.of(job, units)) {
+            written.addAll(write(shape.files(), folder, shape.name()));
+        }
         return written;
     }
 
@@ -129,10 +150,13 @@ final class ReportCommand extends Commands.IntoFolder {
     /** The forming board of a loom: tiles, one page, SVG and DXF, all at full size. */
     private static List<Path> board(Design design, FormingBoard board, UserUnits units, Path folder)
             throws IOException {
-        var files = new BoardFiles(design, board, units);
-        var name = "board-" + board.loom().number();
+        return write(BoardFiles.of(design, board, units), folder, "board-" + board.loom().number());
+    }
+
+    private static List<Path> write(FullSizeFiles files, Path folder, String name)
+            throws IOException {
         var written = new ArrayList<Path>();
-        for (var kind : BoardFiles.Kind.values()) {
+        for (var kind : FullSizeFiles.Kind.values()) {
             written.add(
                     Files.write(
                             folder.resolve(name + kind.ending()), kind.of(files, PaperFormat.A4)));

@@ -105,6 +105,10 @@ public final class Ink {
                     case TEXT -> "drawing-text";
                     case PIN -> "drawing-text pin";
                     case BACK -> "label-back";
+                    case CURVE -> "curve";
+                    case GROUND -> "ground";
+                    case GRID -> "grid";
+                    case MARKER -> "marker";
                 };
         return List.of((ink + look).split(" "));
     }

@@ -3,6 +3,7 @@ package aficion.desktop.log;
 import aficion.desktop.field.Field;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Heads;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;

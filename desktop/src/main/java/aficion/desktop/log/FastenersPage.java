@@ -1,6 +1,7 @@
 package aficion.desktop.log;
 
 import aficion.catalogue.Threads;
+import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Heads;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;

@@ -1,6 +1,7 @@
 package aficion.desktop.log;
 
 import aficion.desktop.screen.Surroundings;
+import aficion.desktop.theme.Asides;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.job.Diary;

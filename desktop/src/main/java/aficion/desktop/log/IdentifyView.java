@@ -1,6 +1,8 @@
 package aficion.desktop.log;
 
 import aficion.desktop.screen.Surroundings;
+import aficion.desktop.theme.Asides;
+import aficion.desktop.theme.Pages;
 import aficion.words.Words;
 import javafx.scene.Node;
 

@@ -1,5 +1,6 @@
 package aficion.desktop.log;
 
+import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.identify.KeySwitch;

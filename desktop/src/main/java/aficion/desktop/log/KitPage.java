@@ -5,6 +5,7 @@ import aficion.catalogue.Housings.Housing;
 import aficion.catalogue.WireSize;
 import aficion.change.PlugFit;
 import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Tables;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Trouble;

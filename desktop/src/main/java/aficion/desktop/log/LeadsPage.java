@@ -2,6 +2,7 @@ package aficion.desktop.log;
 
 import aficion.catalogue.Colour;
 import aficion.desktop.theme.ColourChoices;
+import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Workbench;
 import aficion.identify.Leads;

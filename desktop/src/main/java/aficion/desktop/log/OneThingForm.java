@@ -3,6 +3,7 @@ package aficion.desktop.log;
 import aficion.catalogue.WireSize;
 import aficion.change.OneThing;
 import aficion.desktop.theme.Choices;
+import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;

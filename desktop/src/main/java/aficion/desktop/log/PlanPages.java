@@ -1,5 +1,6 @@
 package aficion.desktop.log;
 
+import aficion.desktop.theme.Pages;
 import aficion.words.Words;
 
 /** The tasks, and how tight what is bolted is made. */

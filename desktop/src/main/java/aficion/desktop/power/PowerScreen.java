@@ -11,7 +11,7 @@ public final class PowerScreen implements Screen {
     private final OnceMade<PowerView> view;
 
     public PowerScreen(Surroundings with) {
-        view = new OnceMade<>(() -> new PowerView(with.bench()));
+        view = new OnceMade<>(() -> new PowerView(with));
     }
 
     @Override

@@ -1,9 +1,12 @@
 package aficion.desktop.screen;
 
+import aficion.files.PartsBook;
+import aficion.job.Design;
 import aficion.job.FoundBox;
 import aficion.job.Photograph;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 
 /** The papers of the job in the window: photographs and lists, chosen, taken in, found, shown. */
@@ -37,6 +40,30 @@ public interface Papers {
     /** A list that somebody wrote, as the user chooses it. */
     Optional<Path> chooseList();
 
+    /** Every part that may be put in: those that ship, and the user's own. */
+    List<PartsBook.Entry> shelf();
+
+    /** What makes a file of a design. */
+    @FunctionalInterface
+    interface Making {
+        /** What its file holds. */
+        byte[] of(Design design) throws IOException;
+    }
+
+    /**
+     * Shows a sheet before it is printed.
+     *
+     * @param toScale whether it is to be printed at its own size
+     */
+    void show(String name, boolean toScale, Making making);
+
+    /**
+     * Writes a file where the user wants it.
+     *
+     * @param kind the key of the words for its kind
+     */
+    void keep(String name, String kind, Making making);
+
     /** None to be had: for what is only looked at. */
     Papers NONE =
             new Papers() {
@@ -68,6 +95,21 @@ public interface Papers {
                 @Override
                 public Optional<Path> chooseList() {
                     return Optional.empty();
+                }
+
+                @Override
+                public List<PartsBook.Entry> shelf() {
+                    return List.of();
+                }
+
+                @Override
+                public void show(String name, boolean toScale, Making making) {
+                    // Nothing is printed where a path is only looked at.
+                }
+
+                @Override
+                public void keep(String name, String kind, Making making) {
+                    // Nor is anything written.
                 }
             };
 }

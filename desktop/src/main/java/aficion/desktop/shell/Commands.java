@@ -4,7 +4,7 @@ import aficion.desktop.shell.Command.Group;
 import aficion.desktop.workbench.Verb;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
-import aficion.files.sheet.BoardFiles;
+import aficion.files.sheet.FullSizeFiles;
 import aficion.files.sheet.Listings;
 import aficion.job.edit.CircuitEdit;
 import java.util.ArrayList;
@@ -65,8 +65,9 @@ final class Commands {
             add("menu.csv." + kind.key(), Group.JOB, "", () -> files.exportList(kind));
         }
         add("menu.print.handOver", Group.JOB, "", files::printHandOver);
+        add("menu.print.power", Group.JOB, "", files::printPower);
         add("menu.print.labelSheet", Group.JOB, "", files::printLabelSheet);
-        for (var kind : BoardFiles.Kind.values()) {
+        for (var kind : FullSizeFiles.Kind.values()) {
             add("menu.board." + kind.key(), Group.JOB, "", () -> files.printBoard(kind));
         }
         add("menu.print.svg", Group.JOB, "", files::exportSvg);

@@ -16,15 +16,18 @@ import aficion.files.JobFileException;
 import aficion.files.JobLock;
 import aficion.files.JobStore;
 import aficion.files.Library;
+import aficion.files.PartsBook;
 import aficion.files.RecipeMaker;
 import aficion.files.UserState;
 import aficion.files.WireList;
 import aficion.files.sheet.BoardFiles;
 import aficion.files.sheet.DrawingSvg;
+import aficion.files.sheet.FullSizeFiles;
 import aficion.files.sheet.HandOver;
 import aficion.files.sheet.Listing;
 import aficion.files.sheet.Listings;
 import aficion.files.sheet.PlugSheet;
+import aficion.files.sheet.PowerSheet;
 import aficion.files.sheet.ScheduleTable;
 import aficion.files.sheet.Sheets;
 import aficion.forming.FormingBoard;
@@ -45,6 +48,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -151,6 +155,24 @@ public final class JobFiles {
         @Override
         public void show(FoundBox from, FoundBox to) {
             print("moves.pdf", false, assessment -> PlugSheet.of(assessment.design(), from, to));
+        }
+
+        @Override
+        public List<PartsBook.Entry> shelf() {
+            var vehicle = bench.design().vehicle();
+            var all = new ArrayList<>(PartsBook.shipped(vehicle));
+            all.addAll(library().parts(vehicle).all());
+            return all;
+        }
+
+        @Override
+        public void show(String name, boolean toScale, Making making) {
+            print(name, toScale, assessment -> making.of(assessment.design()));
+        }
+
+        @Override
+        public void keep(String name, String kind, Making making) {
+            export(name, kind, assessment -> making.of(assessment.design()));
         }
 
         @Override
@@ -415,7 +437,7 @@ public final class JobFiles {
     }
 
     /** The forming board that is asked for, at full size; says why where the loom does not fit. */
-    void printBoard(BoardFiles.Kind kind) {
+    void printBoard(FullSizeFiles.Kind kind) {
         var forming = bench.forming().get();
         var units = bench.units();
         var name = "board-" + forming.loom() + kind.ending();
@@ -427,7 +449,7 @@ public final class JobFiles {
                                         bytes -> keepBoard(name, kind, bytes), this::tellNoBoard));
     }
 
-    private void keepBoard(String name, BoardFiles.Kind kind, byte[] bytes) {
+    private void keepBoard(String name, FullSizeFiles.Kind kind, byte[] bytes) {
         if (kind.file().equals("pdf")) {
             look(name, bytes, true);
         } else {
@@ -441,11 +463,11 @@ public final class JobFiles {
     }
 
     private static Optional<byte[]> board(
-            Design design, Forming forming, BoardFiles.Kind kind, UserUnits units) {
+            Design design, Forming forming, FullSizeFiles.Kind kind, UserUnits units) {
         return FormingBoard.of(design, forming.loom(), forming.surface())
                 .board()
                 .map(board -> {
-                    var files = new BoardFiles(design, board, units);
+                    var files = BoardFiles.of(design, board, units);
                     try {
                         return kind.of(files, forming.format());
                     } catch (IOException e) {
@@ -589,6 +611,15 @@ public final class JobFiles {
         } catch (IOException | IllegalArgumentException e) {
             prompts.tell(Words.of("problem.recipe.title"), String.valueOf(e.getMessage()));
         }
+    }
+
+    /** Source against loads, ignition and gauges, on paper. */
+    void printPower() {
+        var job = bench.job();
+        print(
+                "power.pdf",
+                false,
+                assessment -> PowerSheet.of(job.with(assessment.design()), bench.units()));
     }
 
     void printFindings() {

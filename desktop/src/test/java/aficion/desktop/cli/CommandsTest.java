@@ -218,8 +218,15 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(64)
-                    .contains("survey.csv", "changes.pdf", "plan.csv", "diary.pdf", "card.pdf")
+                    .hasSize(66)
+                    .contains(
+                            "power.pdf",
+                            "power.csv",
+                            "survey.csv",
+                            "changes.pdf",
+                            "plan.csv",
+                            "diary.pdf",
+                            "card.pdf")
                     .contains("hand-over.pdf")
                     .contains("schedule.csv", "schedule.pdf", "path-5.pdf", "bench-10.pdf")
                     .contains("labels.csv", "bands.pdf", "cut.csv", "ends.pdf", "buy.csv")

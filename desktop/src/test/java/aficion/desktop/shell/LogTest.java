@@ -18,6 +18,7 @@ import aficion.job.Work;
 import aficion.job.edit.WorkEdit;
 import aficion.plan.Plan;
 import aficion.quantity.Rpm;
+import aficion.words.Words;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -24,6 +24,13 @@ record PrintPen(int stroke, double width, int fill, double dash, double gap, dou
     static final int QUIET = 0x56616A;
     static final int PAPER = 0xFFFFFF;
     private static final int WRONG = 0xA32A1E;
+
+    /** Of the design's tokens: ground where there is too little, and where there is enough. */
+    private static final int SHORT = 0xE9C9BF;
+
+    private static final int ENOUGH = 0xDFE6DC;
+    private static final int GRID = 0xE6E1D5;
+    private static final int NOW = 0xA0640C;
     private static final double TEXT = DrawingWords.SIZE;
     private static final double PIN = 11;
 
@@ -46,6 +53,13 @@ record PrintPen(int stroke, double width, int fill, double dash, double gap, dou
             case TEXT -> words(look(pen), TEXT);
             case PIN -> words(QUIET, PIN);
             case BACK -> shape(NONE, 0, PAPER);
+            case CURVE ->
+                    pen.look() == Pen.Look.DIM
+                            ? new PrintPen(QUIET, 1.6, NONE, 6, 4, 0)
+                            : line(look(pen), 2.2);
+            case GROUND -> filled(pen.look() == Pen.Look.WRONG ? SHORT : ENOUGH);
+            case GRID -> line(GRID, 0.8);
+            case MARKER -> line(NOW, 2.2);
         };
     }
 

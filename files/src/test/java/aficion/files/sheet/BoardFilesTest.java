@@ -50,9 +50,9 @@ class BoardFilesTest {
         return ((Fit.Fits) fit).board();
     }
 
-    private static BoardFiles files(String demo) {
+    private static FullSizeFiles files(String demo) {
         var design = design(demo);
-        return new BoardFiles(design, board(design), UserUnits.METRIC);
+        return BoardFiles.of(design, board(design), UserUnits.METRIC);
     }
 
     @ParameterizedTest
@@ -130,7 +130,7 @@ class BoardFilesTest {
         var design = design("roadster");
         var board = board(design).trimmed();
         try (var document =
-                Loader.loadPDF(new BoardFiles(design, board, UserUnits.METRIC).whole())) {
+                Loader.loadPDF(BoardFiles.of(design, board, UserUnits.METRIC).whole())) {
             var page = document.getPage(0);
             double unit = page.getUserUnit() * 25.4 / 72 / 1000;
 
@@ -146,7 +146,7 @@ class BoardFilesTest {
     void theSvgIsAsWideAsTheBoard() {
         var design = design("motorcycle");
         var board = board(design);
-        var svg = new BoardFiles(design, board, UserUnits.METRIC).svg();
+        var svg = BoardFiles.of(design, board, UserUnits.METRIC).svg();
         double millimetres = board.trimmed().surface().wide().value() * 1000;
 
         var width = svg.replaceFirst("(?s).*?width=\"([0-9.]+)mm\".*", "$1");
@@ -185,7 +185,7 @@ class BoardFilesTest {
         var board = board(design);
         var file = folder.resolve("board.dxf");
         var out = folder.resolve("read.txt");
-        var files = new BoardFiles(design, board, UserUnits.METRIC);
+        var files = BoardFiles.of(design, board, UserUnits.METRIC);
         Files.writeString(file, files.dxf(), StandardCharsets.US_ASCII);
 
         int ended =

@@ -1,4 +1,4 @@
-package aficion.ignite;
+package aficion.job;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,14 +1,13 @@
-package aficion.desktop.log;
+package aficion.desktop.theme;
 
-import aficion.desktop.theme.Texts;
 import javafx.scene.layout.VBox;
 
 /** What stands beside a tab on which nothing is chosen. */
-final class Asides {
+public final class Asides {
     private Asides() {}
 
     /** What a tab is, what can hurt there, and how it is used. */
-    static VBox of(String title, String caution, String help) {
+    public static VBox of(String title, String caution, String help) {
         var aside =
                 new VBox(
                         7,

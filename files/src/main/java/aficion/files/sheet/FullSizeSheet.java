@@ -8,7 +8,7 @@ import aficion.files.sheet.Book.Leaf;
 import aficion.files.sheet.Book.Stroke;
 import aficion.files.sheet.Book.Type;
 import aficion.files.sheet.Typefaces.Face;
-import aficion.forming.FormingPicture;
+import aficion.plot.FullSize;
 import aficion.words.Words;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -20,10 +20,11 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 
 /**
- * A forming board at full size: on one page, or on tiles with 10 mm of overlap, a cross at each of
- * their corners, a letter and a number, and a rule of 100 mm to check the printer by.
+ * A drawing at full size, such as a forming board, a tape, a panel: on one page, or on tiles with
+ * 10 mm of overlap, a cross at each of their corners, a letter and a number, and a rule of 100 mm
+ * to check the printer by.
  */
-public final class BoardSheet {
+public final class FullSizeSheet {
     private static final double POINT = Book.MILLIMETRE;
 
     /** No page is longer, in units of the page (ISO 32000-1, annex C). */
@@ -50,29 +51,28 @@ public final class BoardSheet {
     private final double wide;
     private final double high;
 
-    /** The edge of the board first. */
+    /** The edge of it all first. */
     private final List<Mark> marks;
 
     /**
-     * @param picture at {@link FormingPicture#FULL_SIZE}
-     * @param marks of it
+     * @param drawing its edge first
      */
-    BoardSheet(FormingPicture picture, List<Mark> marks, String title) {
+    FullSizeSheet(FullSize drawing, String title) {
         this.title = title;
-        this.wide = millimetres(picture.wide());
-        this.high = millimetres(picture.high());
-        this.marks = marks;
+        this.wide = millimetres(drawing.wide());
+        this.high = millimetres(drawing.high());
+        this.marks = drawing.marks();
     }
 
     private static double units(double millimetres) {
-        return millimetres * FormingPicture.FULL_SIZE / 1000;
+        return millimetres * FullSize.UNITS / 1000;
     }
 
     private static double millimetres(double units) {
-        return units * 1000 / FormingPicture.FULL_SIZE;
+        return units * 1000 / FullSize.UNITS;
     }
 
-    /** On one page as large as the board. */
+    /** On one page as large as it is. */
     byte[] whole() throws IOException {
         double unit = Math.max(1, Math.max(wide, high) * POINT / LONGEST);
         double point = POINT / unit;
@@ -210,7 +210,7 @@ public final class BoardSheet {
         rule(leaf, MARGIN + 14, MARGIN + 22, POINT);
     }
 
-    /** Units of the board on a page with so many points a millimetre, its corner at a place. */
+    /** Units of the drawing on a page with so many points a millimetre, its corner at a place. */
     private static Matrix matrix(double x, double y, double point) {
         double unit = millimetres(1) * point;
         return new Matrix((float) unit, 0, 0, (float) -unit, (float) x, (float) y);

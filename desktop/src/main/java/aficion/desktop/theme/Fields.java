@@ -1,13 +1,13 @@
-package aficion.desktop.log;
+package aficion.desktop.theme;
 
 import javafx.scene.control.TextField;
 
 /** Fields to write into, named for tests and for those who cannot see them. */
-final class Fields {
+public final class Fields {
     private Fields() {}
 
     /** A field that does something when Enter is pressed in it. */
-    static TextField of(String id, String words, int wide, Runnable entered) {
+    public static TextField of(String id, String words, int wide, Runnable entered) {
         var field = new TextField();
         field.setId(id);
         field.setPromptText(words);
