@@ -75,7 +75,7 @@ final class AnotherSourceBox extends VBox {
         crank = SumPage.field("pulley-crank", "power.pulleys.crank", 6, this::pulleys);
         source = SumPage.field("pulley-source", "power.pulleys.source", 6, this::pulleys);
         apart = SumPage.field("pulley-apart", "power.pulleys.apart", 8, this::pulleys);
-        curve = SumPage.field("source-curve", "power.curve.hint", 22, this::curve);
+        curve = SumPage.field("source-curve", "power.curve", 22, this::curve);
         measured.setId("pulley-measured");
         measured.setSelected(true);
         busy.setId("another-busy");
@@ -84,23 +84,24 @@ final class AnotherSourceBox extends VBox {
         getChildren()
                 .addAll(
                         Texts.wrapped(Words.of("power.another"), "inspector-title"),
-                        Texts.caption(Words.of("power.pulleys")),
-                        SumPage.row(crank, source, apart, measured),
-                        SumPage.row(
-                                SumPage.button(
-                                        "pulley-note",
-                                        "power.pulleys.note",
-                                        "plain-button",
-                                        this::pulleys)),
-                        ratio,
-                        Texts.caption(Words.of("power.curve")),
-                        curve,
-                        trouble,
                         SumPage.button(
                                 "another-go", "power.another.go", "outline-button", this::hold),
                         busy,
                         table,
-                        put);
+                        put,
+                        Texts.rule(),
+                        Texts.caption(Words.of("power.pulleys")),
+                        SumPage.row(crank, source, apart, measured),
+                        SumPage.button(
+                                "pulley-note",
+                                "power.pulleys.note",
+                                "outline-button",
+                                this::pulleys),
+                        ratio,
+                        Texts.caption(Words.of("power.curve")),
+                        Texts.wrapped(Words.of("power.curve.hint"), "quiet"),
+                        curve,
+                        trouble);
     }
 
     /** What the source that is chosen would give. */
@@ -394,8 +395,8 @@ final class AnotherSourceBox extends VBox {
         put.getChildren()
                 .addAll(
                         Texts.rule(),
-                        Texts.wrapped(
-                                Words.of("offer.chosen", offer.candidate().name()), "strong"));
+                        Texts.wrapped(Words.of("offer.chosen", offer.candidate().name()), "strong"),
+                        SumPage.button("offer-put", "offer.put", "main-button", () -> put(offer)));
         offer.balance()
                 .cruise()
                 .ifPresent(point ->
@@ -428,8 +429,6 @@ final class AnotherSourceBox extends VBox {
                                         Texts.wrapped(
                                                 Words.of("offer.left", speech.title(finding)),
                                                 "danger-text")));
-        put.getChildren()
-                .add(SumPage.button("offer-put", "offer.put", "main-button", () -> put(offer)));
     }
 
     /** Puts it in as one step; what was there before is what was found, where nothing was noted. */

@@ -20,7 +20,7 @@ public final class Choices {
     /** A box that says each value in words and shows a small picture before them. */
     public static <T> ComboBox<T> of(
             List<T> values, Function<T, String> words, Function<T, Optional<Node>> picture) {
-        var box = new ComboBox<>(FXCollections.observableList(values));
+        var box = new ComboBox<>(FXCollections.observableArrayList(values));
         box.setCellFactory(_ -> new Cell<>(words, picture));
         box.setButtonCell(new Cell<>(words, picture));
         box.getSelectionModel().selectFirst();

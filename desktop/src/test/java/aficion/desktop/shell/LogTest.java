@@ -17,7 +17,6 @@ import aficion.job.OldLead.Verdict;
 import aficion.job.Work;
 import aficion.job.edit.WorkEdit;
 import aficion.plan.Plan;
-import aficion.quantity.Rpm;
 import aficion.words.Words;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -27,7 +26,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.chart.LineChart;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
@@ -534,24 +532,5 @@ class LogTest extends WindowTest {
         enter("kit-lead", "c");
         assertShows("Lead c: its fuse of 30.0 A is larger than what the lead carries");
         assertThat(bench.job().work().allUnused()).hasSize(1);
-    }
-
-    /** Source against loads by situation; the engine speed is marked; parked shows days. */
-    @Test
-    void thePowerOfASituationIsShown() {
-        push(KeyCode.DIGIT3);
-        settle();
-        until(() -> byId("power-day").isPresent());
-        assertThat(((ToggleButton) node("power-wet-night")).isSelected()).isTrue();
-        var chart = (LineChart<?, ?>) node("power-chart");
-        assertThat(chart.getData().get(0).getData()).hasSizeGreaterThan(5);
-        assertThat(text("power-battery")).contains("At idle");
-        onScreen(() -> bench.conditions().set(bench.conditions().get().withEngine(new Rpm(1500))));
-        assertThat(chart.getData().get(2).getData()).hasSize(2);
-        press("power-parked");
-        until(() -> text("power-still").startsWith("Drawn"));
-        assertThat(chart.isVisible()).isFalse();
-        press("power-cranking");
-        until(() -> text("power-battery").contains("minutes"));
     }
 }

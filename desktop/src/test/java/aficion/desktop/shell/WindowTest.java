@@ -32,10 +32,12 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -263,11 +265,18 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     void assertShows(String words) {
-        assertThat(
-                        all(stage.getScene().getRoot())
-                                .filter(node -> node instanceof Labeled && node.isVisible())
-                                .map(node -> ((Labeled) node).getText()))
-                .anySatisfy(text -> assertThat(text).isNotNull().contains(words));
+        assertThat(shown()).anySatisfy(text -> assertThat(text).isNotNull().contains(words));
+    }
+
+    /** Whether some label says that. */
+    boolean shows(String words) {
+        return shown().filter(Objects::nonNull).anyMatch(text -> text.contains(words));
+    }
+
+    private Stream<String> shown() {
+        return all(stage.getScene().getRoot())
+                .filter(node -> node instanceof Labeled && node.isVisible())
+                .map(node -> ((Labeled) node).getText());
     }
 
     /** Reads what is advised, as it is with a fault, until one is named. */
