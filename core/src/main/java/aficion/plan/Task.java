@@ -37,6 +37,7 @@ public record Task(String key, Kind kind, Of of, int units, int left, List<Befor
         LABEL,
         MAKE,
         HOLE,
+        PANEL,
         LAY,
         BENCH,
         SLEEVE,
@@ -47,6 +48,7 @@ public record Task(String key, Kind kind, Of of, int units, int left, List<Befor
         FIT,
         POWER,
         PROVE,
+        TIMING,
         TRIM,
         ROAD,
         OPEN;
@@ -71,6 +73,8 @@ public record Task(String key, Kind kind, Of of, int units, int left, List<Befor
                         BATTERY_OFF,
                         POWER,
                         PROVE,
+                        TIMING,
+                        PANEL,
                         TRIM,
                         ROAD,
                         OPEN ->
@@ -97,6 +101,8 @@ public record Task(String key, Kind kind, Of of, int units, int left, List<Befor
                         GUARDS,
                         POWER,
                         PROVE,
+                        TIMING,
+                        PANEL,
                         TRIM,
                         ROAD,
                         OPEN ->

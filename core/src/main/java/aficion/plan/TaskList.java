@@ -3,6 +3,7 @@ package aficion.plan;
 import aficion.bench.PartTest;
 import aficion.change.Change;
 import aficion.forming.Loom;
+import aficion.ignite.Ignition;
 import aficion.job.Circuit;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
@@ -53,6 +54,7 @@ final class TaskList {
         survey();
         measure();
         holes();
+        panels();
         load.circuits().forEach(this::bench);
         load.looms().forEach(this::lay);
         vehicle();
@@ -300,13 +302,39 @@ final class TaskList {
                 load.circuits().stream()
                         .map(circuit -> after(key("prove", circuit.id()), Why.TRIM_LAST))
                         .toList();
+        timing(proved);
         add("trim", Kind.TRIM, new Of.OfVehicle(), Count.one(false), proved);
         add(
                 "road",
                 Kind.ROAD,
                 new Of.OfVehicle(),
                 Count.one(false),
-                List.of(after("trim", Why.ROAD_LAST)));
+                List.of(after("trim", Why.ROAD_LAST), after("timing", Why.ROAD_LAST)));
+    }
+
+    /** The ignition is timed where its cap was noted, once all that is fed is proved. */
+    private void timing(List<Before> proved) {
+        boolean noted = work.sums().cap().isPresent() && Ignition.of(design).isPresent();
+        add(
+                "timing",
+                Kind.TIMING,
+                new Of.OfVehicle(),
+                noted ? Count.one(false) : new Count(0, 0),
+                proved.stream()
+                        .map(before -> after(before.key(), Why.PROVED_BEFORE_TIMED))
+                        .toList());
+    }
+
+    /** Panels are cut and drilled on the bench. */
+    private void panels() {
+        for (var panel : work.sums().panels()) {
+            add(
+                    key("panel", panel.name()),
+                    Kind.PANEL,
+                    new Of.OfNote(panel.name()),
+                    Count.one(false),
+                    List.of());
+        }
     }
 
     private boolean isProved(CircuitId circuit) {

@@ -34,6 +34,8 @@ public enum Why {
     EARTH_LAST,
     /** First power comes before the tests on the vehicle. */
     POWER_BEFORE_TEST,
+    /** The engine is timed once all that is fed is proved. */
+    PROVED_BEFORE_TIMED,
     /** Trim goes back once nothing behind it is touched any more. */
     TRIM_LAST,
     /** The engine runs once all else is proved. */

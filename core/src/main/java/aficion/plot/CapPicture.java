@@ -25,18 +25,19 @@ public final class CapPicture {
     /**
      * The cap within a square.
      *
-     * @param wrong whether it is shown as it must not be
+     * @param halfOut whether the rotor stands half a turn out, as it must not
      */
-    public static List<Mark> of(Cap cap, double size, boolean wrong) {
+    public static List<Mark> of(Cap cap, double size, boolean halfOut) {
         var marks = new ArrayList<Mark>();
-        var look = wrong ? Look.WRONG : Look.PLAIN;
+        var look = halfOut ? Look.WRONG : Look.PLAIN;
+        int points = halfOut ? cap.halfOut().first() : cap.first();
         double middle = size / 2;
         double rim = middle - 4;
         double ring = rim - TOWER - 6;
         marks.add(new Mark.Ring(new Point(middle, middle), rim, Pen.of(Ink.BODY)));
         var cylinders = cap.cylinders();
         int count = cylinders.size();
-        var pointed = at(middle, ring - TOWER - 4, cap.first() - 1, count);
+        var pointed = at(middle, ring - TOWER - 4, points - 1, count);
         marks.add(
                 new Mark.Line(
                         List.of(new Point(middle, middle), pointed), Pen.of(Ink.CURVE, look)));
@@ -44,9 +45,9 @@ public final class CapPicture {
         for (int tower = 0; tower < count; tower++) {
             var at = at(middle, ring, tower, count);
             marks.add(new Mark.Ring(at, TOWER, Pen.of(Ink.SHAPE)));
-            marks.add(word(at, String.valueOf(cylinders.get(tower)), look));
+            marks.add(word(at, String.valueOf(cylinders.get(tower))));
             var outside = at(middle, ring - TOWER - 12, tower, count);
-            if (tower + 1 != cap.first()) {
+            if (tower + 1 != points) {
                 marks.add(
                         new Mark.Word(
                                 outside,
@@ -59,8 +60,8 @@ public final class CapPicture {
         return List.copyOf(marks);
     }
 
-    private static Mark word(Point at, String words, Look look) {
-        return new Mark.Word(at, Anchor.MIDDLE, new Phrase.Plain(words), Pen.of(Ink.TEXT, look));
+    private static Mark word(Point at, String words) {
+        return new Mark.Word(at, Anchor.MIDDLE, new Phrase.Plain(words), Pen.of(Ink.TEXT));
     }
 
     private static Point at(double middle, double radius, int tower, int count) {

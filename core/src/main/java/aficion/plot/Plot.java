@@ -234,6 +234,10 @@ public record Plot(
             var at = point(spot.at());
             marks.add(new Mark.Ring(at, 5, Pen.of(Ink.SEAT, spot.look())));
             var box = free(at.x() + 11, at.y() + WORDS, spot.words(), WORDS);
+            if (box.bottom() > high - BOTTOM) {
+                taken.remove(box);
+                box = free(at.x() + 11, at.y() - 2 * WORDS, spot.words(), -WORDS);
+            }
             marks.add(
                     new Mark.Plate(
                             new Box(box.x() - 4, box.y() - 1, box.width() + 8, WORDS + 2),

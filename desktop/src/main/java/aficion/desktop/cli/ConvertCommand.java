@@ -1,8 +1,12 @@
 package aficion.desktop.cli;
 
+import aficion.charge.AnotherSource.Candidate;
 import aficion.convert.Conversion;
+import aficion.files.Candidates;
 import aficion.files.JobFileException;
 import aficion.files.JobStore;
+import aficion.files.PartsBook;
+import aficion.job.Design;
 import aficion.job.Job;
 import aficion.job.Vehicle.Pole;
 import aficion.quantity.Volts;
@@ -13,6 +17,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -40,6 +45,12 @@ final class ConvertCommand extends Commands.Printing {
             description = "the pole that shall be earthed")
     private @Nullable String earth;
 
+    @Option(
+            names = "--source",
+            paramLabel = "ID",
+            description = "a source of the shelf to put in, such as alternator-one-wire")
+    private @Nullable String source;
+
     @Override
     public Integer call() throws IOException {
         var loaded = job.load();
@@ -47,7 +58,12 @@ final class ConvertCommand extends Commands.Printing {
         var system = volts == null ? vehicle.system() : new Volts(volts);
         Conversion conversion;
         try {
-            conversion = Conversion.of(loaded.design(), system, pole().orElse(vehicle.earthed()));
+            conversion =
+                    Conversion.of(
+                            loaded.design(),
+                            system,
+                            pole().orElse(vehicle.earthed()),
+                            source(loaded.design(), system));
         } catch (IllegalArgumentException e) {
             throw new Commands.BadInput(Words.of("cli.convert", e.getMessage()));
         }
@@ -64,6 +80,27 @@ final class ConvertCommand extends Commands.Printing {
             err().println(words.besides(change));
         }
         return 0;
+    }
+
+    private Optional<Candidate> source(Design design, Volts system) {
+        if (source == null) {
+            return Optional.empty();
+        }
+        var vehicle = design.vehicle();
+        var all = Candidates.of(design, PartsBook.shipped(vehicle));
+        return Optional.of(
+                all.stream()
+                        .filter(each -> each.id().equals(source))
+                        .findFirst()
+                        .map(each -> Candidates.made(each, vehicle, system))
+                        .orElseThrow(() ->
+                                new Commands.BadInput(
+                                        Words.of(
+                                                "cli.source",
+                                                source,
+                                                all.stream()
+                                                        .map(Candidate::id)
+                                                        .collect(Collectors.joining(", "))))));
     }
 
     private Optional<Pole> pole() {

@@ -231,7 +231,7 @@ final class SparkPage extends SumPage {
         }
         cap.ifPresent(each -> {
             right.show((wide, high) -> CapPicture.of(each, Math.min(wide, high), false));
-            half.show((wide, high) -> CapPicture.of(each.halfOut(), Math.min(wide, high), true));
+            half.show((wide, high) -> CapPicture.of(each, Math.min(wide, high), true));
         });
     }
 

@@ -218,7 +218,7 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(66)
+                    .hasSize(78)
                     .contains(
                             "power.pdf",
                             "power.csv",
@@ -403,6 +403,14 @@ class CommandsTest {
                         run("convert", "demo:motorcycle", folder.toString(), "--earth", "negative")
                                 .code())
                 .isEqualTo(2);
+        var other =
+                run("convert", "demo:tractor", out.toString(), "--source", "alternator-one-wire");
+        assertThat(other.code()).isZero();
+        assertThat(rows(other.out()))
+                .anySatisfy(row -> assertThat(row.get("why")).contains("another source"));
+        assertThat(run("convert", "demo:tractor", out.toString(), "--source", "magic").err())
+                .startsWith("There is no source magic")
+                .contains("alternator-one-wire");
         assertThat(run("convert", "demo:roadster", out.toString(), "--earth", "positive").err())
                 .contains("alternator is minus");
     }

@@ -19,7 +19,6 @@ import aficion.words.PowerWords;
 import aficion.words.SparkWords;
 import aficion.words.Words;
 import java.io.IOException;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
@@ -129,10 +128,9 @@ public final class PowerSheet {
         if (sums.cap().isPresent()) {
             var cap = sums.cap().get();
             paper.section(Words.of("spark.cap"));
-            var caps = List.of(cap, cap.halfOut());
-            for (int i = 0; i < caps.size(); i++) {
+            for (int i = 0; i < 2; i++) {
                 float x = Paper.MARGIN + i * 300;
-                var marks = CapPicture.of(caps.get(i), CAP, i > 0);
+                var marks = CapPicture.of(cap, CAP, i > 0);
                 paper.text(
                         Face.BOLD,
                         11,
