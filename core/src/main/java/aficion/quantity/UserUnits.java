@@ -81,6 +81,13 @@ public record UserUnits(LengthUnit length, TemperatureUnit temperature) {
         };
     }
 
+    /** Prints a length as a calliper shows it: millimetres, or inches. */
+    public String fine(Metres metres) {
+        return length == LengthUnit.FOOT
+                ? fixed(metres.value() / METRES_A_FOOT * 12, 2) + " in"
+                : fixed(metres.value() * 1000, 1) + " mm";
+    }
+
     /**
      * Reads a length such as {@code 1.2}, {@code 1,2 m}, {@code 80 cm}, {@code 4 ft} or {@code 3ft
      * 2}; empty when it is none.

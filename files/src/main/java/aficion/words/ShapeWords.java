@@ -49,7 +49,7 @@ public final class ShapeWords {
                 .map(belt ->
                         Words.of(
                                 "shape.belt",
-                                units.print(belt),
+                                units.fine(belt),
                                 Math.round(pulleys.wrap().orElse(180.0))))
                 .orElse(Words.of("shape.belt.open"));
     }

@@ -128,7 +128,7 @@ public final class SparkWords {
                         Words.of(
                                 "spark.mark",
                                 degrees,
-                                units.print(Marks.arc(damper.diameter(), Math.abs(degrees))),
+                                units.fine(Marks.arc(damper.diameter(), Math.abs(degrees))),
                                 Words.of(degrees < 0 ? "spark.after" : "spark.before")))
                 .toList();
     }

@@ -22,6 +22,7 @@ import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -39,6 +40,8 @@ final class GaugePage extends SumPage {
     private final MarksPane plot = new MarksPane("gauge-plot");
     private final VBox now = new VBox(2);
     private final Label correction = Texts.label("", "strong");
+    private final Button put =
+            button("gauge-correct", "gauge.correct", "outline-button", this::correct);
     private final Trouble trouble = new Trouble();
     private final TextField level = field("fill-level", "gauge.fills.level", 8, this::note);
     private final TextField ohms = field("fill-ohms", "gauge.fills.ohms", 6, this::note);
@@ -89,13 +92,7 @@ final class GaugePage extends SumPage {
                         gauge,
                         plot,
                         now,
-                        row(
-                                button(
-                                        "gauge-correct",
-                                        "gauge.correct",
-                                        "outline-button",
-                                        this::correct),
-                                correction),
+                        row(put, correction),
                         trouble,
                         card(
                                 "gauge.fills",
@@ -172,6 +169,7 @@ final class GaugePage extends SumPage {
             var best = each.best();
             now.getChildren().setAll(lines(words().now(needle)));
             correction.setText(words().correction(best));
+            put.setDisable(!best.helps());
             plot.show(
                     new Plots(bench.units())
                                     .needle(

@@ -229,12 +229,12 @@ final class ShapePage extends SumPage {
     }
 
     private void panel() {
+        var called = name.getText().strip();
         setDown(
                 Asked.PANEL,
                 drilled,
                 "shape.panel.refused",
                 sums -> {
-                    var called = name.getText().strip();
                     var holes =
                             sums.panels().stream()
                                     .filter(each -> each.name().equals(called))
@@ -244,8 +244,8 @@ final class ShapePage extends SumPage {
                     return sums.with(
                             new Panel(called, millimetres(wide), millimetres(high), holes));
                 });
-        sums().panels().stream()
-                .filter(each -> each.name().equals(name.getText().strip()))
+        panels.getItems().stream()
+                .filter(each -> each.name().equals(called))
                 .findFirst()
                 .ifPresent(panels.getSelectionModel()::select);
     }

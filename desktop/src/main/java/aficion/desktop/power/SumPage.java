@@ -198,6 +198,10 @@ abstract class SumPage extends VBox {
         return said.stream().map(each -> Texts.wrapped(each)).toList();
     }
 
+    private String fine(Quantity quantity) {
+        return quantity instanceof Metres length ? bench.units().fine(length) : print(quantity);
+    }
+
     /** How a figure was reached, on one line. */
     final String working(Working working) {
         return Words.of(
@@ -205,10 +209,10 @@ abstract class SumPage extends VBox {
                 Words.of("topic", working.topic()),
                 working.formula(),
                 working.givens().stream()
-                        .map(given -> given.symbol() + " " + print(given.value()))
+                        .map(given -> given.symbol() + " " + fine(given.value()))
                         .collect(Collectors.joining(", ")),
                 working.steps().stream()
-                        .map(step -> step.symbol() + " = " + print(step.value()))
+                        .map(step -> step.symbol() + " = " + fine(step.value()))
                         .collect(Collectors.joining(", ")));
     }
 }

@@ -39,7 +39,7 @@ public final class ShapeFiles {
                 new FullSizeFiles(
                         design,
                         FullSize.tape(damper, true),
-                        Words.of("sheet.tape", units.print(damper.diameter()))));
+                        Words.of("sheet.tape", units.fine(damper.diameter()))));
     }
 
     /** A shaft from its end, with its marks. */
@@ -50,7 +50,7 @@ public final class ShapeFiles {
                 new FullSizeFiles(
                         design,
                         FullSize.shaft(chords),
-                        Words.of("sheet.shaft", units.print(pickup.shaft()))));
+                        Words.of("sheet.shaft", units.fine(pickup.shaft()))));
     }
 
     /** A panel with its holes. */
