@@ -100,8 +100,10 @@ public record Settled(Design design, List<Mended> done, List<Finding> left) {
             for (var finding : at.fresh()) {
                 var remedy =
                         finding.remedies().stream().filter(each -> !brings(at, each)).findFirst();
-                if (remedy.isPresent() && touched.add(finding.subject())) {
-                    design = remedy.get().apply(design);
+                var so = design;
+                var then = remedy.flatMap(each -> applied(each, so));
+                if (then.isPresent() && touched.add(finding.subject())) {
+                    design = then.get();
                     mended.add(new Mended(finding, remedy.get()));
                 }
             }
@@ -123,6 +125,15 @@ public record Settled(Design design, List<Mended> done, List<Finding> left) {
             return remedy.apply(at.design()).parts().size() != at.design().parts().size();
         }
 
+        /** A remedy after others; empty where one of them has taken away what it is about. */
+        private static Optional<Design> applied(Edit remedy, Design design) {
+            try {
+                return Optional.of(remedy.apply(design));
+            } catch (IllegalArgumentException gone) {
+                return Optional.empty();
+            }
+        }
+
         /**
          * A remedy for each that is found, each tried alone; of those that bring a part, which all
          * would call theirs alike, one alone, and none besides.
@@ -138,8 +149,9 @@ public record Settled(Design design, List<Mended> done, List<Finding> left) {
                 }
                 var remedy = finding.remedies().getFirst();
                 boolean brings = brings(at, remedy);
-                if (!brings || design == at.design()) {
-                    design = remedy.apply(design);
+                var then = applied(remedy, design);
+                if (then.isPresent() && (!brings || design == at.design())) {
+                    design = then.get();
                     done.add(new Mended(finding, remedy));
                 }
                 if (brings) {

@@ -202,7 +202,7 @@ public record Needle(
             if (within || i == LEVELS.length - 1) {
                 double one = made.at(from).value();
                 double other = made.at(to).value();
-                return from + (to - from) * (ohms - one) / (other - one);
+                return one == other ? from : from + (to - from) * (ohms - one) / (other - one);
             }
             from = to;
         }

@@ -10,12 +10,13 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Quantity;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * What hangs on leads, by what each draws from a known supply or by its ohms cold, ranked by Bayes'
@@ -196,36 +197,47 @@ public final class Leads {
     /** The filaments made for some volts, those of the same watts together. */
     private static void filaments(
             Map<Hangs, Weighed> weights, Volts made, Supplied read, double often) {
-        var alike = new LinkedHashMap<LampTable.Entry, List<String>>();
-        for (var entry : LampTable.of(made)) {
-            alike.entrySet().stream()
-                    .filter(each -> each.getKey().watts().equals(entry.watts()))
-                    .findFirst()
-                    .ifPresentOrElse(
-                            each -> each.getValue().add(entry.use()),
-                            () -> alike.put(entry, new ArrayList<>(List.of(entry.use()))));
-        }
         var system = system(new Volts(read.volts));
         boolean own = made.equals(system);
-        alike.forEach((entry, uses) -> {
-            double rated = entry.test().value();
-            double expected =
-                    entry.watts().value() / rated * Math.pow(read.volts / rated, FILAMENT);
-            var hangs =
-                    own
-                            ? new Hangs.Filament(uses, entry.watts())
-                            : new Hangs.OtherVolts(
-                                    uses, entry.watts(), made, made.value() < system.value());
-            weights.put(
-                    hangs,
-                    Weighed.of(
-                            new Amps(expected),
-                            often * entry.met().value() * density(read.amps, expected, LAMP_OFF)));
-        });
+        alike(made)
+                .forEach(lamps -> {
+                    var entry = lamps.getFirst();
+                    double rated = entry.test().value();
+                    double expected =
+                            entry.watts().value() / rated * Math.pow(read.volts / rated, FILAMENT);
+                    var hangs =
+                            own
+                                    ? new Hangs.Filament(uses(lamps), entry.watts())
+                                    : new Hangs.OtherVolts(
+                                            uses(lamps),
+                                            entry.watts(),
+                                            made,
+                                            made.value() < system.value());
+                    weights.put(
+                            hangs,
+                            Weighed.of(
+                                    new Amps(expected),
+                                    often
+                                            * entry.met().value()
+                                            * density(read.amps, expected, LAMP_OFF)));
+                });
+    }
+
+    /** The lamps made for some volts, those of the same watts together. */
+    private static Collection<List<LampTable.Entry>> alike(Volts made) {
+        return LampTable.of(made).stream()
+                .collect(
+                        Collectors.groupingBy(
+                                LampTable.Entry::watts, LinkedHashMap::new, Collectors.toList()))
+                .values();
+    }
+
+    private static List<String> uses(List<LampTable.Entry> lamps) {
+        return lamps.stream().map(LampTable.Entry::use).toList();
     }
 
     private static void byOhms(Map<Hangs, Weighed> weights, OfLead lead, double ohms) {
-        if (ohms >= ENDLESS || ohms >= UserUnits.OVER_RANGE_OHMS) {
+        if (ohms >= ENDLESS) {
             multiply(
                     weights,
                     new Hangs.Open(),
@@ -239,16 +251,11 @@ public final class Leads {
         cold.put(
                 new Hangs.Earth(),
                 Weighed.of(new Ohms(TO_BODY), 2 * below(ohms, TO_BODY, COLD_OFF)));
-        var alike = new LinkedHashMap<Double, List<String>>();
-        LampTable.of(new Volts(system))
-                .forEach(entry ->
-                        alike.computeIfAbsent(entry.watts().value(), _ -> new ArrayList<>())
-                                .add(entry.use()));
-        for (var entry : LampTable.of(new Volts(system))) {
+        for (var lamps : alike(new Volts(system))) {
+            var entry = lamps.getLast();
             double hot = Math.pow(entry.test().value(), 2) / entry.watts().value();
-            var hangs = new Hangs.Filament(alike.get(entry.watts().value()), entry.watts());
             cold.put(
-                    hangs,
+                    new Hangs.Filament(uses(lamps), entry.watts()),
                     Weighed.of(
                             new Ohms(COLD * hot),
                             entry.met().value() * density(ohms, COLD * hot, COLD_OFF)));

@@ -52,6 +52,17 @@ class AnotherSourceTest {
     /** Worked out once for all that is tried on a demo. */
     private static final Map<Job, AnotherSource> HELD = new ConcurrentHashMap<>();
 
+    private static final Map<Map.Entry<Job, String>, Answer> ANSWERS = new ConcurrentHashMap<>();
+
+    /** The tractor as it might have left the works: 6 V, plus earthed. */
+    private static final Map<String, Design> OLD = new ConcurrentHashMap<>();
+
+    private static Design oldTractor() {
+        return OLD.computeIfAbsent(
+                "tractor",
+                name -> Conversion.of(demo(name).design(), new Volts(6), Pole.POSITIVE).design());
+    }
+
     private static final Map<String, Job> DEMOS = new ConcurrentHashMap<>();
 
     private static Job demo(String name) {
@@ -80,7 +91,7 @@ class AnotherSourceTest {
     }
 
     private static Offer offer(Job job, String id) {
-        var answer = answer(job, id);
+        var answer = ANSWERS.computeIfAbsent(Map.entry(job, id), _ -> answer(job, id));
         assertThat(answer).isInstanceOf(Answer.Offered.class);
         return ((Answer.Offered) answer).offer();
     }
@@ -94,7 +105,6 @@ class AnotherSourceTest {
     /** What is put in, with all that follows from it, brings no danger that was not there. */
     @ParameterizedTest
     @CsvSource({
-        "roadster, alternator-one-wire-70",
         "roadster, alternator-switched",
         "motorcycle, flywheel-three-20",
         "tractor, alternator-one-wire"
@@ -191,7 +201,7 @@ class AnotherSourceTest {
         var job = demo("roadster");
         var pulleys = new Pulleys(new Metres(0.165), new Metres(0.06), Optional.empty(), true);
         var noted = job.with(job.work().with(job.work().sums().with(new PartId("G1"), pulleys)));
-        var offer = offer(noted, "alternator-lamp-70");
+        var offer = offer(noted, "alternator-one-wire");
 
         assertThat(((SourceKind.Alternator) offer.candidate().kind()).pulleys().value())
                 .isCloseTo(2.75, within(1e-9));

@@ -4,24 +4,37 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.charge.AnotherSource;
+import aficion.charge.Balance;
+import aficion.charge.Situation;
+import aficion.charge.Storage;
+import aficion.files.sheet.PowerSheet;
 import aficion.gauge.Correction;
 import aficion.gauge.Needle;
 import aficion.ignite.Ignition;
 import aficion.ignite.OtherCoil;
+import aficion.job.Circuit;
 import aficion.job.Design;
 import aficion.job.Fill;
+import aficion.job.Job;
 import aficion.job.JoinKind;
 import aficion.job.JoinKind.Sender;
 import aficion.job.LoadKind;
 import aficion.job.LoadKind.IgnitionCoil;
 import aficion.job.Part;
 import aficion.job.PartId;
+import aficion.job.edit.CircuitEdit;
+import aficion.job.edit.NewNames;
 import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
+import aficion.verb.Connection;
+import aficion.verb.Placing;
 import aficion.words.GaugeWords;
+import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -41,6 +54,23 @@ class GaugesTest {
 
     private static Design with(Design design, PartId part, Sender sender) {
         return new PartEdit.Refit(part, sender).apply(design);
+    }
+
+    /** The fuel gauge of the roadster says what it is made for; its sender is of another sort. */
+    private static Design mixed(Sender sender) {
+        var plain = demo("roadster");
+        var found = fuel(plain);
+        var gauge = (LoadKind.Gauge) found.gauge().kind();
+        var scaled =
+                new LoadKind.Gauge(
+                        gauge.winding(),
+                        gauge.fullScale(),
+                        gauge.movement(),
+                        Optional.of("240-33"));
+        return with(
+                new PartEdit.Refit(found.gauge().id(), scaled).apply(plain),
+                found.sender().id(),
+                sender);
     }
 
     private static Sender sender(double empty, double full) {
@@ -64,19 +94,7 @@ class GaugesTest {
     /** 73 Ω on a scale of 240 to 33: (240 − 73)/207 = 0.81 with an empty tank. */
     @Test
     void aSenderOfAnotherFamilyLies() {
-        var plain = demo("roadster");
-        var found = fuel(plain);
-        var gauge = (LoadKind.Gauge) found.gauge().kind();
-        var scaled =
-                new PartEdit.Refit(
-                                found.gauge().id(),
-                                new LoadKind.Gauge(
-                                        gauge.winding(),
-                                        gauge.fullScale(),
-                                        gauge.movement(),
-                                        Optional.of("240-33")))
-                        .apply(plain);
-        var needle = fuel(with(scaled, found.sender().id(), sender(73, 10)));
+        var needle = fuel(mixed(sender(73, 10)));
 
         assertThat(needle.shows(73, needle.asBuilt())).isCloseTo(0.807, within(0.005));
         assertThat(needle.lies(needle.asBuilt())).isTrue();
@@ -100,20 +118,7 @@ class GaugesTest {
     /** What is put in is what was worked out: the needle of the changed job stands there. */
     @Test
     void theResistorsThatArePutInDoWhatWasSaid() {
-        var plain = demo("roadster");
-        var found = fuel(plain);
-        // 0.05 more ohms than a decade allows: 180 to 10 wants some 47 in series
-        var changed = with(plain, found.sender().id(), sender(180, 10));
-        var gauge = (LoadKind.Gauge) found.gauge().kind();
-        var design =
-                new PartEdit.Refit(
-                                found.gauge().id(),
-                                new LoadKind.Gauge(
-                                        gauge.winding(),
-                                        gauge.fullScale(),
-                                        gauge.movement(),
-                                        Optional.of("240-33")))
-                        .apply(changed);
+        var design = mixed(sender(180, 10));
         var needle = fuel(design);
         var best = Correction.best(needle);
         var then = best.edit(design, needle, "resistor").orElseThrow().apply(design);
@@ -192,5 +197,73 @@ class GaugesTest {
                         .orElseThrow()
                         .apply(bike);
         assertThat(Ignition.of(fed).orElseThrow().primary().ballast()).isEqualTo(new Ohms(1.5));
+    }
+
+    /** Each sum works in a job that holds the two parts it is about, and says nothing of none. */
+    @Test
+    void aJobOfTwoPartsIsEnough() throws IOException {
+        var vehicle = demo("roadster").vehicle();
+        var empty = Design.empty(vehicle, demo("roadster").rules());
+        assertThat(Needle.of(empty)).isEmpty();
+        assertThat(Ignition.of(empty)).isEmpty();
+        assertThat(AnotherSource.source(empty)).isEmpty();
+        assertThat(PowerSheet.of(Job.of(empty), UserUnits.METRIC)).isNotEmpty();
+
+        var shelf = PartsBook.shipped(vehicle);
+        for (var pair :
+                List.of(
+                        List.of("battery", "alternator-lamp"),
+                        List.of("battery", "coil-plain"),
+                        List.of("gauge-thermal", "sender-73-10"),
+                        List.of("battery", "starter"))) {
+            var design = empty;
+            for (var id : pair) {
+                var kind =
+                        shelf.stream()
+                                .filter(each -> each.id().equals(id))
+                                .findFirst()
+                                .orElseThrow()
+                                .kind();
+                design = Placing.loose(design, id, kind).apply(design);
+            }
+            var situations = Situation.of(design);
+            for (var situation : situations) {
+                assertThat(Balance.of(design, situation).breaksEven()).isNotNull();
+            }
+            assertThat(Storage.of(design, situations).each()).hasSizeLessThan(2);
+            assertThat(Needle.of(design)).isEmpty();
+            assertThat(Ignition.of(design).isPresent()).isEqualTo(pair.contains("coil-plain"));
+            assertThat(PowerSheet.of(Job.of(design), UserUnits.METRIC)).isNotEmpty();
+        }
+    }
+
+    /** Gauge and sender with one wire between them and nothing else: the needle is worked out. */
+    @Test
+    void aGaugeAndItsSenderAreEnough() {
+        var vehicle = demo("roadster").vehicle();
+        var plain = Design.empty(vehicle, demo("roadster").rules());
+        var design =
+                new CircuitEdit.AddCircuit(NewNames.circuit(plain, "fuel", Circuit.Drops.STRICT))
+                        .apply(plain);
+        for (var id : List.of("gauge-thermal", "sender-73-10")) {
+            var entry = PartsBook.shipped(id, vehicle);
+            design = Placing.loose(design, id, entry.kind()).apply(design);
+        }
+        var gauge = design.parts().getFirst();
+        var sender = design.parts().getLast();
+        design =
+                new WireEdit.AddWire(
+                                Connection.between(
+                                        design,
+                                        design.circuits().getFirst().id(),
+                                        gauge.terminal("T"),
+                                        sender.terminal("T")))
+                        .apply(design);
+        var needle = Needle.of(design).getFirst();
+
+        // 73 Ω on a scale of 240 to 33 at 14.2 V: the feed cancels, (240 − 73)/207
+        assertThat(needle.points(needle.asBuilt()).getFirst().shows())
+                .isCloseTo(0.807, within(0.001));
+        assertThat(Correction.best(needle).edit(design, needle, "r")).isNotNull();
     }
 }

@@ -1,36 +1,18 @@
 package aficion.desktop.bench;
 
-import aficion.desktop.screen.OnceMade;
-import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
+import aficion.desktop.screen.ViewScreen;
 import java.util.Optional;
 import javafx.scene.Node;
 
 /** The test run, and beside it what is wrong by what was read. */
-public final class BenchScreen implements Screen {
-    private final OnceMade<BenchView> view;
-
+public final class BenchScreen extends ViewScreen<BenchView> {
     public BenchScreen(Surroundings with) {
-        view = new OnceMade<>(() -> new BenchView(with.bench(), with.command()));
-    }
-
-    @Override
-    public String name() {
-        return "bench";
-    }
-
-    @Override
-    public String key() {
-        return "5";
-    }
-
-    @Override
-    public Node view() {
-        return view.get();
+        super("bench", "5", () -> new BenchView(with.bench(), with.command()));
     }
 
     @Override
     public Optional<Node> aside() {
-        return Optional.of(view.get().aside());
+        return Optional.of(view().aside());
     }
 }

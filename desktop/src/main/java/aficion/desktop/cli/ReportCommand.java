@@ -129,7 +129,13 @@ final class ReportCommand extends Commands.IntoFolder {
         written.add(Files.write(folder.resolve("power.pdf"), PowerSheet.of(job, units)));
         var csv = new StringBuilder();
         var night = Situation.find(job.design(), Situation.WET_NIGHT).orElseThrow();
-        PowerSheet.writeCsv(Balance.of(job.design(), night, sums), csv);
+        var balance = Balance.of(job.design(), night, sums);
+        PowerSheet.writeCsv(balance, csv);
+        written.add(
+                Files.writeString(
+                        folder.resolve("power.svg"),
+                        PowerSheet.svg(job.design(), balance, units),
+                        StandardCharsets.UTF_8));
         written.add(Files.writeString(folder.resolve("power.csv"), csv, StandardCharsets.UTF_8));
         for (var shape : ShapeFiles.of(job, units)) {
             written.addAll(write(shape.files(), folder, shape.name()));

@@ -18,7 +18,6 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -50,17 +49,7 @@ final class ChangeView extends Pages {
         Tables.column(table, Words.of("list.from"), each -> words().from(each));
         Tables.column(table, Words.of("list.to"), each -> words().to(each));
         Tables.widths(table, 60, 120, 230, 180, 180);
-        table.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.SPACE) {
-                turn();
-                event.consume();
-            }
-        });
-        table.setOnMouseClicked(event -> {
-            if (event.getClickCount() == 2) {
-                turn();
-            }
-        });
+        Tables.ticks(table, this::turn);
         staying.setId("change-staying");
         staying.setOnAction(_ -> refresh());
         var keep = Texts.button(Words.of("change.found"), "outline-button", this::keep);

@@ -7,6 +7,7 @@ import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
+import aficion.job.BenchRun;
 import aficion.job.Vehicle;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
@@ -115,6 +116,7 @@ final class OneThingForm extends VBox {
             var job = thing.job();
             trouble.say("");
             bench.take(job);
+            bench.setting().set(BenchRun.Setting.PROOF);
         } catch (IllegalArgumentException e) {
             trouble.say(Words.of("one.refused", e.getMessage()));
         }

@@ -12,10 +12,12 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
@@ -121,13 +123,39 @@ final class PhotoStrip extends VBox {
     }
 
     private void take(Path file) {
-        try {
-            add(pictures.take(file, plain(file.getFileName().toString())));
-        } catch (IllegalArgumentException e) {
-            trouble.say(Words.of("photograph.refused", file.getFileName(), e.getMessage()));
-        } catch (IOException e) {
-            trouble.say(Words.of("photograph.unread", file.getFileName(), e.getMessage()));
+        var name = file.getFileName().toString();
+        take(name, () -> pictures.take(file, plain(name)));
+    }
+
+    /** Reads, codes and keeps a picture beside. */
+    private interface Taking {
+        Photograph take() throws IOException;
+    }
+
+    /** What came of it: the picture, or what is to be said. */
+    private record Taken(Optional<Photograph> photograph, String trouble) {
+        static Taken of(String name, Taking taking) {
+            try {
+                return new Taken(Optional.of(taking.take()), "");
+            } catch (IllegalArgumentException e) {
+                return new Taken(
+                        Optional.empty(), Words.of("photograph.refused", name, e.getMessage()));
+            } catch (IOException e) {
+                return new Taken(
+                        Optional.empty(), Words.of("photograph.unread", name, e.getMessage()));
+            }
         }
+    }
+
+    private void take(String name, Taking taking) {
+        var to = taken;
+        bench.ask()
+                .prepare(
+                        _ -> Taken.of(name, taking),
+                        found -> {
+                            trouble.say(found.trouble());
+                            found.photograph().ifPresent(picture -> add(picture, to));
+                        });
     }
 
     /** What a name of a file says of a picture, until somebody says more. */
@@ -148,34 +176,27 @@ final class PhotoStrip extends VBox {
             files.forEach(file -> take(file.toPath()));
             return;
         }
-        try {
-            add(pictures.take(coded(image), Words.of("photograph.pasted")));
-        } catch (IllegalArgumentException | IOException e) {
-            trouble.say(
-                    Words.of("photograph.unread", Words.of("photograph.pasted"), e.getMessage()));
-        }
-    }
-
-    private static byte[] coded(Image image) throws IOException {
         int wide = (int) image.getWidth();
         int high = (int) image.getHeight();
-        var points = new BufferedImage(wide, high, BufferedImage.TYPE_INT_ARGB);
-        var reader = image.getPixelReader();
-        for (int y = 0; y < high; y++) {
-            for (int x = 0; x < wide; x++) {
-                points.setRGB(x, y, reader.getArgb(x, y));
-            }
-        }
+        var points = new int[wide * high];
+        image.getPixelReader()
+                .getPixels(0, 0, wide, high, PixelFormat.getIntArgbInstance(), points, 0, wide);
+        var words = Words.of("photograph.pasted");
+        take(words, () -> pictures.take(coded(points, wide), words));
+    }
+
+    private static byte[] coded(int[] points, int wide) throws IOException {
+        var picture = new BufferedImage(wide, points.length / wide, BufferedImage.TYPE_INT_ARGB);
+        picture.setRGB(0, 0, wide, picture.getHeight(), points, 0, wide);
         var bytes = new ByteArrayOutputStream();
-        ImageIO.write(points, "png", bytes);
+        ImageIO.write(picture, "png", bytes);
         return bytes.toByteArray();
     }
 
-    private void add(Photograph photograph) {
-        trouble.say("");
+    private void add(Photograph photograph, Consumer<Photograph> to) {
         bench.perform(
                 new WorkEdit.NoteSurvey(
                         WorkEdit.About.PHOTOGRAPH, survey -> survey.with(photograph)));
-        taken.accept(photograph);
+        to.accept(photograph);
     }
 }

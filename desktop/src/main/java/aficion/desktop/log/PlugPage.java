@@ -18,7 +18,6 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -51,12 +50,7 @@ final class PlugPage extends VBox {
         Tables.column(table, Words.of("list.to"), Repinning.Step::to);
         Tables.column(table, Words.of("list.colour"), Repinning.Step::colour);
         Tables.widths(table, 60, 90, 220, 80, 80, 140);
-        table.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.SPACE) {
-                turn();
-                event.consume();
-            }
-        });
+        Tables.ticks(table, this::turn);
         VBox.setVgrow(table, Priority.ALWAYS);
         from.setOnAction(_ -> show());
         to.setOnAction(_ -> show());

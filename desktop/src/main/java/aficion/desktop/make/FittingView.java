@@ -13,7 +13,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -43,17 +42,7 @@ final class FittingView extends VBox {
                 line -> bench.speech().standing(bench.design().part(line.part())));
         Tables.column(table, Words.of("list.line"), bench.speech()::fitting);
         Tables.widths(table, 60, 70, 190, 170, 480);
-        table.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.SPACE) {
-                turn();
-                event.consume();
-            }
-        });
-        table.setOnMouseClicked(event -> {
-            if (event.getClickCount() == 2) {
-                turn();
-            }
-        });
+        Tables.ticks(table, this::turn);
         VBox.setVgrow(table, Priority.ALWAYS);
         var tick = Texts.button(Words.of("fitting.tick"), "main-button", this::turn);
         tick.setId("fitting-tick");

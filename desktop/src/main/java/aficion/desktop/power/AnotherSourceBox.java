@@ -13,6 +13,7 @@ import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
 import aficion.files.Candidates;
 import aficion.job.Design;
+import aficion.job.Job;
 import aficion.job.OutputCurve;
 import aficion.job.Part;
 import aficion.job.Pulleys;
@@ -63,7 +64,7 @@ final class AnotherSourceBox extends VBox {
     private final List<Answer> answers = new ArrayList<>();
     private Optional<Situation> situation = Optional.empty();
     private Optional<Offer> chosen = Optional.empty();
-    private Optional<Design> held = Optional.empty();
+    private Optional<Job> held = Optional.empty();
     private int asked;
 
     AnotherSourceBox(Surroundings with, Runnable redraw) {
@@ -112,7 +113,7 @@ final class AnotherSourceBox extends VBox {
     /** Shows what is known for a situation. */
     void show(Situation now) {
         boolean other = !situation.equals(Optional.of(now));
-        boolean stale = held.filter(design -> design == bench.design()).isEmpty();
+        boolean stale = held.filter(this::isSame).isEmpty();
         situation = Optional.of(now);
         if (other || stale) {
             forget();
@@ -124,11 +125,16 @@ final class AnotherSourceBox extends VBox {
         }
     }
 
+    /** Whether what was worked out of a job still holds. */
+    private boolean isSame(Job job) {
+        return job.design() == bench.design() && job.work().sums() == bench.job().work().sums();
+    }
+
     private void forget() {
         asked++;
         answers.clear();
         chosen = Optional.empty();
-        held = Optional.of(bench.design());
+        held = Optional.of(bench.job());
         table.getChildren().clear();
         put.getChildren().clear();
         busy.setText(Words.of("power.another.hint"));

@@ -5,9 +5,11 @@ import aficion.charge.Drawn;
 import aficion.charge.Situation;
 import aficion.charge.Storage;
 import aficion.desktop.drawing.MarksPane;
+import aficion.desktop.screen.Papers;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Trouble;
+import aficion.files.sheet.PowerSheet;
 import aficion.job.Job;
 import aficion.job.Speeds;
 import aficion.job.Usage;
@@ -18,6 +20,7 @@ import aficion.quantity.Rpm;
 import aficion.words.Plots;
 import aficion.words.PowerWords;
 import aficion.words.Words;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
@@ -59,6 +62,7 @@ final class BalancePage extends SumPage {
     private final Trouble trouble = new Trouble();
     private final Region forget;
     private final AnotherSourceBox another;
+    private final Papers papers;
     private String chosen = Situation.WET_NIGHT;
     private Optional<Found> found = Optional.empty();
     private Optional<Plot> drawn = Optional.empty();
@@ -85,6 +89,7 @@ final class BalancePage extends SumPage {
 
     BalancePage(Surroundings with) {
         super(with.bench(), "balance");
+        papers = with.papers();
         another = new AnotherSourceBox(with, this::draw);
         chips.setMinHeight(USE_PREF_SIZE);
         plot.setMinHeight(LEAST_PLOT);
@@ -113,6 +118,7 @@ final class BalancePage extends SumPage {
                         name,
                         button("power-own-keep", "power.own.keep", "outline-button", this::keep),
                         forget,
+                        button("power-svg", "power.svg", "plain-button", this::svg),
                         trouble);
         HBox.setHgrow(battery, Priority.ALWAYS);
         var fares = new HBox(12, battery, hour);
@@ -177,6 +183,18 @@ final class BalancePage extends SumPage {
                                 trouble,
                                 "power.own.refused",
                                 sums -> sums.without(usage)));
+    }
+
+    /** The plot as a file. */
+    private void svg() {
+        var units = bench.units();
+        found.ifPresent(made ->
+                papers.keep(
+                        "power.svg",
+                        "file.svg",
+                        design ->
+                                PowerSheet.svg(design, made.balance(), units)
+                                        .getBytes(StandardCharsets.UTF_8)));
     }
 
     private void show(Found made) {

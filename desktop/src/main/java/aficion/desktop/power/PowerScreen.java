@@ -1,36 +1,18 @@
 package aficion.desktop.power;
 
-import aficion.desktop.screen.OnceMade;
-import aficion.desktop.screen.Screen;
 import aficion.desktop.screen.Surroundings;
+import aficion.desktop.screen.ViewScreen;
 import java.util.Optional;
 import javafx.scene.Node;
 
 /** Source against loads. */
-public final class PowerScreen implements Screen {
-    private final OnceMade<PowerView> view;
-
+public final class PowerScreen extends ViewScreen<PowerView> {
     public PowerScreen(Surroundings with) {
-        view = new OnceMade<>(() -> new PowerView(with));
-    }
-
-    @Override
-    public String name() {
-        return "power";
-    }
-
-    @Override
-    public String key() {
-        return "3";
-    }
-
-    @Override
-    public Node view() {
-        return view.get();
+        super("power", "3", () -> new PowerView(with));
     }
 
     @Override
     public Optional<Node> aside() {
-        return Optional.of(view.get().aside());
+        return Optional.of(view().aside());
     }
 }

@@ -5,6 +5,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 
 /** Tables that stand in the order they are given in, one text a cell. */
@@ -29,6 +30,21 @@ public final class Tables {
         column.setCellFactory(_ -> new Wrapping<>());
         column.setSortable(false);
         table.getColumns().add(column);
+    }
+
+    /** The chosen row is ticked by Space, and by a double press. */
+    public static void ticks(TableView<?> table, Runnable tick) {
+        table.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.SPACE) {
+                tick.run();
+                event.consume();
+            }
+        });
+        table.setOnMouseClicked(event -> {
+            if (event.getClickCount() == 2) {
+                tick.run();
+            }
+        });
     }
 
     /** How wide the columns are beside each other; what is short is never shortened. */

@@ -218,7 +218,7 @@ class CommandsTest {
         assertThat(ran.code()).isZero();
         try (var written = Files.list(folder.resolve("out"))) {
             assertThat(written.map(path -> path.getFileName().toString()))
-                    .hasSize(78)
+                    .hasSize(79)
                     .contains(
                             "power.pdf",
                             "power.csv",

@@ -59,18 +59,6 @@ class LogTest extends WindowTest {
         return "tractor";
     }
 
-    private void type(String id, String text) {
-        var field = (TextField) node(id);
-        interact(() -> field.setText(text));
-    }
-
-    private void enter(String id, String text) {
-        type(id, text);
-        interact(() -> node(id).requestFocus());
-        push(KeyCode.ENTER);
-        settle();
-    }
-
     private void chip(String id) {
         var chip = (ToggleButton) node(id);
         interact(chip::fire);
@@ -186,12 +174,12 @@ class LogTest extends WindowTest {
     @Tag(OFF_SCREEN)
     void badInputInTheSurveyIsToldAndChangesNothing() {
         log("survey");
-        enter("survey-name", "x");
+        enterInto("survey-name", "x");
         assertShows("Not noted: where a lead begins is missing");
-        type("survey-bare", "thick");
-        type("survey-from", "a");
-        type("survey-to", "b");
-        enter("survey-name", "x");
+        typeInto("survey-bare", "thick");
+        typeInto("survey-from", "a");
+        typeInto("survey-to", "b");
+        enterInto("survey-name", "x");
         assertShows("measured in millimetres");
         assertThat(leads()).isEmpty();
         press("survey-take");
@@ -208,10 +196,10 @@ class LogTest extends WindowTest {
         var terminals = List.of("30", "15", "50");
         var positions = List.of("off", "run", "start");
         for (int i = 0; i < 3; i++) {
-            type("key-terminal", terminals.get(i));
+            typeInto("key-terminal", terminals.get(i));
             for (int j = 0; j < 3; j++) {
-                type("key-position", positions.get(j));
-                enter("key-volts", volts[i][j]);
+                typeInto("key-position", positions.get(j));
+                enterInto("key-volts", volts[i][j]);
             }
         }
         var found = KeySwitch.of(bench.job().work().survey().probed().key());
@@ -222,7 +210,7 @@ class LogTest extends WindowTest {
                 .contains("always live (30)", "ignition (15)", "start only (50)");
         press("key-keep");
         assertThat(bench.design().parts().getLast().kind()).isInstanceOf(ControlKind.Switch.class);
-        enter("key-volts", "much");
+        enterInto("key-volts", "much");
         assertShows("Volts is a number, not \"much\"");
     }
 
@@ -232,8 +220,8 @@ class LogTest extends WindowTest {
     void aSwitchIsFoundPairByPair() {
         log("identify");
         chip("identify-switch");
-        type("switch-terminals", "A B C");
-        enter("switch-positions", "up down");
+        typeInto("switch-terminals", "A B C");
+        enterInto("switch-positions", "up down");
         assertThat(text("switch-next")).isEqualTo("Try A and B. Closed in:");
         clickOn(node("switch-at-up"));
         press("switch-note");
@@ -253,8 +241,8 @@ class LogTest extends WindowTest {
         log("identify");
         chip("identify-leads");
         for (var read : List.of("one 4.43", "two 4.06", "three 0.357", "four 3.76")) {
-            type("lead-name", read.split(" ")[0]);
-            enter("lead-amps", read.split(" ")[1]);
+            typeInto("lead-name", read.split(" ")[0]);
+            enterInto("lead-amps", read.split(" ")[1]);
         }
         assertThat(table("probe-results-leads").getItems().toString())
                 .contains(
@@ -306,7 +294,7 @@ class LogTest extends WindowTest {
         assertShows("a diode keeps them apart");
         log("survey");
         interact(() -> ((TextArea) node("box-ways")).setText("1, oil, white, , sideways"));
-        type("box-name", "third");
+        typeInto("box-name", "third");
         press("box-note");
         assertShows("a function is given live or earth, not sideways");
     }
@@ -316,12 +304,12 @@ class LogTest extends WindowTest {
     void boltsAreNoted() {
         log("plan");
         chip("plan-torque");
-        type("fastener-name", "alternator bracket");
-        type("fastener-thread", "m8");
+        typeInto("fastener-name", "alternator bracket");
+        typeInto("fastener-thread", "m8");
         assertShows("class 8.8: 25 N\u00b7m");
-        enter("fastener-torque", "very");
+        enterInto("fastener-torque", "very");
         assertShows("Not noted");
-        enter("fastener-torque", "22");
+        enterInto("fastener-torque", "22");
         assertThat(bench.job().work().diary().fasteners())
                 .singleElement()
                 .satisfies(bolt -> assertThat(bolt.torque()).isEqualTo(22));
@@ -336,7 +324,7 @@ class LogTest extends WindowTest {
 
     private void box(String name, String[] functions) {
         log("survey");
-        type("box-name", name);
+        typeInto("box-name", name);
         interact(() -> {
             @SuppressWarnings("unchecked")
             var sort = (ComboBox<FoundBox.Sort>) node("box-sort");
@@ -440,7 +428,7 @@ class LogTest extends WindowTest {
         @SuppressWarnings("unchecked")
         var sort = (ComboBox<Diary.Sort>) node("diary-sort");
         interact(() -> sort.setValue(Diary.Sort.OPEN));
-        enter("diary-words", "paint the edge");
+        enterInto("diary-words", "paint the edge");
         assertThat(bench.job().work().diary().entries())
                 .singleElement()
                 .satisfies(entry -> assertThat(entry.closed()).isFalse());
@@ -453,8 +441,8 @@ class LogTest extends WindowTest {
         assertThat(bench.job().work().diary().entries()).isEmpty();
         press("undo");
         assertThat(bench.job().work().diary().entries()).hasSize(1);
-        type("diary-minutes", "long");
-        enter("diary-words", "x");
+        typeInto("diary-minutes", "long");
+        enterInto("diary-words", "x");
         assertShows("Not written: Minutes is a number");
 
         press("log-tab-handover");
@@ -497,7 +485,7 @@ class LogTest extends WindowTest {
                                                 diary.rate(),
                                                 diary.fasteners()))));
         log("diary");
-        enter("diary-words", "one more");
+        enterInto("diary-words", "one more");
         assertThat(table("diary-table").getItems()).hasSize(5001);
         assertThat(bench.job().work().diary().entries().getLast().words()).isEqualTo("one more");
         assertThat(bench.job().work()).isNotEqualTo(Work.NONE);
@@ -509,27 +497,27 @@ class LogTest extends WindowTest {
     void aKitIsNoted() {
         log("change");
         chip("change-kit");
-        type("kit-name", "fan kit");
-        type("kit-what", "air conditioning");
-        enter("kit-lead", "a");
-        type("kit-what", "feed");
-        enter("kit-lead", "b");
+        typeInto("kit-name", "fan kit");
+        typeInto("kit-what", "air conditioning");
+        enterInto("kit-lead", "a");
+        typeInto("kit-what", "feed");
+        enterInto("kit-lead", "b");
         interact(() -> table("kit-table").getSelectionModel().clearAndSelect(0));
         press("kit-leave");
-        enter("kit-goes", "nowhere");
+        enterInto("kit-goes", "nowhere");
         assertShows("There is no terminal nowhere");
-        enter("kit-goes", "B1.+");
-        type("kit-value", "on");
-        enter("kit-setting", "switch 1");
+        enterInto("kit-goes", "B1.+");
+        typeInto("kit-value", "on");
+        enterInto("kit-setting", "switch 1");
         var kit = bench.job().work().survey().kits().getFirst();
         assertThat(kit.leads().get(0).done()).isPresent();
         assertThat(kit.leads().get(1).goes().map(Object::toString)).contains("B1.+");
         assertThat(kit.settings()).hasSize(1);
-        enter("kit-into", "B1");
+        enterInto("kit-into", "B1");
         assertShows("There is no connector B1");
-        type("kit-size", "0.5");
-        type("kit-fuse", "30");
-        enter("kit-lead", "c");
+        typeInto("kit-size", "0.5");
+        typeInto("kit-fuse", "30");
+        enterInto("kit-lead", "c");
         assertShows("Lead c: its fuse of 30.0 A is larger than what the lead carries");
         assertThat(bench.job().work().allUnused()).hasSize(1);
     }

@@ -25,7 +25,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -50,17 +49,6 @@ class PowerTest extends WindowTest {
 
     private Sums sums() {
         return bench.job().work().sums();
-    }
-
-    private void type(String id, String text) {
-        interact(() -> ((TextField) node(id)).setText(text));
-    }
-
-    private void enter(String id, String text) {
-        type(id, text);
-        interact(() -> node(id).requestFocus());
-        push(KeyCode.ENTER);
-        settle();
     }
 
     private String words(String id) {
@@ -103,17 +91,23 @@ class PowerTest extends WindowTest {
                                 false,
                                 null)));
         assertThat(bench.conditions().get().engine().value()).isBetween(2500.0, 3500.0);
+        answers.write = Optional.of(folder.resolve("plot.svg"));
+        press("power-svg");
+        until(() -> Files.exists(folder.resolve("plot.svg")));
+        assertThat(Files.readString(folder.resolve("plot.svg")))
+                .contains("source can give")
+                .contains("polygon");
         press("power-parked");
         until(() -> words("power-still").startsWith("Drawn"));
         assertThat(plot.isVisible()).isFalse();
         press("power-cranking");
         until(() -> words("power-battery").contains("minutes"));
-        enter("power-own-name", "to the show");
+        enterInto("power-own-name", "to the show");
         assertThat(sums().usages()).singleElement();
         until(() -> byId("power-to the show").isPresent());
-        enter("power-idle", "900");
+        enterInto("power-idle", "900");
         assertThat(sums().speeds().orElseThrow().idle().value()).isEqualTo(900);
-        enter("power-top", "100");
+        enterInto("power-top", "100");
         assertThat(sums().speeds().orElseThrow().top().value()).isEqualTo(5500);
         assertShows("cruises faster than it idles");
 
@@ -129,15 +123,15 @@ class PowerTest extends WindowTest {
     void anotherSourceIsPutInAndTakenBack() {
         power("balance");
         until(() -> byId("power-day").isPresent());
-        type("pulley-crank", "165");
-        type("pulley-source", "60");
-        enter("pulley-apart", "300");
+        typeInto("pulley-crank", "165");
+        typeInto("pulley-source", "60");
+        enterInto("pulley-apart", "300");
         assertThat(sums().pulleys().get(new PartId("G1")).ratio().value())
                 .isCloseTo(2.75, within(1e-9));
         assertShows("wrapped 160\u00b0");
-        enter("pulley-source", "0");
+        enterInto("pulley-source", "0");
         assertShows("The pulleys are not taken");
-        enter("source-curve", "1000 0, 2000");
+        enterInto("source-curve", "1000 0, 2000");
         assertShows("pairs of speed and amps");
         press("another-go");
         until(() -> byId("offer-alternator-lamp-70").isPresent());
@@ -159,33 +153,33 @@ class PowerTest extends WindowTest {
     void theCoilTheCapAndTheMarksAreWorkedOut() {
         power("spark");
         assertShows("At 14.20 V a steady 4.7 A");
-        type("spark-ohms", "1.5");
+        typeInto("spark-ohms", "1.5");
         interact(() -> {
             @SuppressWarnings("unchecked")
             var count = (ComboBox<Integer>) node("spark-count");
             count.setValue(2);
         });
-        enter("spark-henries", "2.5");
+        enterInto("spark-henries", "2.5");
         assertThat(words("spark-verdict")).contains("now 4.7 A".replace("now", "Now"));
         press("spark-put");
         settle();
         assertThat(Ignition.of(bench.design()).orElseThrow().coils()).hasSize(2);
         onScreen(bench::undo);
-        enter("spark-wanted", "3.6");
+        enterInto("spark-wanted", "3.6");
         assertThat(words("spark-ballast")).contains("R = 2.44 \u03a9");
         press("spark-ballast-put");
         settle();
         assertThat(Ignition.of(bench.design()).orElseThrow().primary().ballast().value())
                 .isBetween(2.44, 2.45);
-        enter("cap-order", "1-3-4-2");
+        enterInto("cap-order", "1-3-4-2");
         assertThat(words("cap-towers")).startsWith("tower 1: 1 \u00b7 tower 2: 2");
-        enter("cap-order", "1-1-4");
+        enterInto("cap-order", "1-1-4");
         assertShows("This cap is not taken");
         assertThat(sums().cap().orElseThrow().order()).isEqualTo(List.of(1, 3, 4, 2));
-        type("marks-diameter", "170");
-        enter("marks-degrees", "12");
+        typeInto("marks-diameter", "170");
+        enterInto("marks-degrees", "12");
         assertShows("17.8 mm round the rim");
-        enter("spark-ohms", "none");
+        enterInto("spark-ohms", "none");
         assertShows("These figures are not taken");
     }
 
@@ -197,11 +191,11 @@ class PowerTest extends WindowTest {
         until(() -> strokes(node("gauge-plot")) > 5);
         assertShows("It is out by 0 % at the most");
         assertShows("proves itself with the key");
-        type("fill-level", "10");
-        enter("fill-ohms", "200");
-        type("fill-level", "50");
-        enter("fill-ohms", "40");
-        enter("fill-ohms", "many");
+        typeInto("fill-level", "10");
+        enterInto("fill-ohms", "200");
+        typeInto("fill-level", "50");
+        enterInto("fill-ohms", "40");
+        enterInto("fill-ohms", "many");
         assertShows("That is not taken");
         var sender =
                 Needle.of(bench.design()).stream()
@@ -222,21 +216,21 @@ class PowerTest extends WindowTest {
     @Test
     void shapesAreSetDownAndWritten() throws Exception {
         power("shape");
-        type("pickup-shaft", "60");
-        type("pickup-marks", "4");
-        type("pickup-wheel", "620");
-        enter("pickup-drive", "3.9");
+        typeInto("pickup-shaft", "60");
+        typeInto("pickup-marks", "4");
+        typeInto("pickup-wheel", "620");
+        enterInto("pickup-drive", "3.9");
         assertShows("8.01 pulses a metre");
         assertShows("s = 42.4 mm");
-        type("panel-name", "dash");
-        type("panel-wide", "300");
-        enter("panel-high", "120");
-        type("hole-x", "60");
-        enter("hole-y", "40");
+        typeInto("panel-name", "dash");
+        typeInto("panel-wide", "300");
+        enterInto("panel-high", "120");
+        typeInto("hole-x", "60");
+        enterInto("hole-y", "40");
         assertThat(sums().panels().getLast().holes())
                 .singleElement()
                 .satisfies(hole -> assertThat(hole.x()).isEqualTo(new Metres(0.06)));
-        enter("hole-y", "119");
+        enterInto("hole-y", "119");
         assertShows("not wholly on the panel");
         answers.write = Optional.of(folder.resolve("dash.dxf"));
         press("panel-dxf");

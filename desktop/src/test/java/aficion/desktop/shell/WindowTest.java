@@ -42,6 +42,7 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.framework.junit5.ApplicationTest;
@@ -262,6 +263,19 @@ abstract class WindowTest extends ApplicationTest {
                 .filter(button -> words.equals(button.getText()))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError("no button says " + words));
+    }
+
+    void typeInto(String id, String text) {
+        var field = (TextField) node(id);
+        interact(() -> field.setText(text));
+    }
+
+    /** Writes into a field and presses Enter there. */
+    void enterInto(String id, String text) {
+        typeInto(id, text);
+        interact(() -> node(id).requestFocus());
+        push(KeyCode.ENTER);
+        settle();
     }
 
     void assertShows(String words) {

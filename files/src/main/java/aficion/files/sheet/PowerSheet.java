@@ -31,6 +31,7 @@ public final class PowerSheet {
     private static final double WIDE = 700;
     private static final double HIGH = 270;
     private static final double CAP = 190;
+    private static final double UNITS_A_MILLIMETRE = 4;
     private static final float ROOM = 285;
 
     private final Job job;
@@ -108,6 +109,12 @@ public final class PowerSheet {
                 y,
                 1,
                 page -> new PaperMarks(paper.faces(), page, 1).draw(plot.marks(WIDE, HIGH)));
+    }
+
+    /** The plot of a balance as SVG, a unit each 0.25 mm. */
+    public static String svg(Design design, Balance balance, UserUnits units) {
+        var plot = new Plots(units).balance(balance, Optional.empty(), Optional.empty());
+        return DrawingSvg.of(design, plot.marks(WIDE, HIGH), WIDE, HIGH, UNITS_A_MILLIMETRE);
     }
 
     private void spark(Paper paper, Ignition ignition) throws IOException {

@@ -11,11 +11,8 @@ import aficion.job.PartId;
 import aficion.quantity.UserUnits;
 import aficion.words.Speech;
 import aficion.words.Words;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -24,10 +21,6 @@ import java.util.Optional;
  * under it what was not simply right; then what parts showed before they were fitted.
  */
 final class TestListing {
-    private static final DateTimeFormatter DATE =
-            DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ENGLISH)
-                    .withZone(ZoneId.systemDefault());
-
     private final Job job;
     private final Speech speech;
     private final List<List<String>> rows = new ArrayList<>();
@@ -62,7 +55,7 @@ final class TestListing {
                     circuit.name(),
                     Words.of("bench.setting", run.setting()),
                     run.by().orElse(""),
-                    DATE.format(run.begun()),
+                    WorkListings.when(run.begun()),
                     Words.of("list.tests.all"),
                     "",
                     "",
@@ -114,7 +107,7 @@ final class TestListing {
                 about,
                 where,
                 by.orElse(""),
-                DATE.format(reading.at()),
+                WorkListings.when(reading.at()),
                 step,
                 reading.against().filter(TestListing::isFigure).map(TestListing::plain).orElse(""),
                 reading.value().map(UserUnits::plain).orElse(""),
