@@ -33,6 +33,9 @@ public record FullSize(double wide, double high, List<Mark> marks) {
     private static final double EDGE = units(0.006);
     private static final double CROSS = units(0.003);
 
+    /** Every other name stands a line lower, so that neighbours do not run into each other. */
+    private static final double LINE = 14;
+
     public FullSize {
         marks = List.copyOf(marks);
     }
@@ -97,6 +100,7 @@ public record FullSize(double wide, double high, List<Mark> marks) {
         double high = units(panel.height());
         var marks = new ArrayList<Mark>();
         marks.add(new Mark.Plate(new Box(0, 0, wide, high), 0, Pen.of(Ink.HOLLOW)));
+        int lower = 0;
         for (var hole : panel.holes()) {
             var at = new Point(units(hole.x()), high - units(hole.y()));
             double half = units(hole.diameter()) / 2;
@@ -104,11 +108,11 @@ public record FullSize(double wide, double high, List<Mark> marks) {
             cross(marks, at);
             var says =
                     hole.name()
-                            + "  \u2300 "
-                            + String.format(Locale.ROOT, "%.1f", 1000 * hole.diameter().value());
+                            + "  "
+                            + String.format(Locale.ROOT, "%.1f mm", 1000 * hole.diameter().value());
             marks.add(
                     new Mark.Word(
-                            new Point(at.x(), at.y() + half + 9),
+                            new Point(at.x(), at.y() + half + 9 + LINE * (lower++ % 2)),
                             Anchor.MIDDLE,
                             new Phrase.Plain(says),
                             Pen.of(Ink.TEXT)));

@@ -158,7 +158,7 @@ public final class PowerSheet {
         var steps = new Prose(paper);
         int number = 1;
         for (var step : SparkWords.timing(Optional.of(ignition))) {
-            steps.entry(number++ + "  \u25a1", step);
+            steps.entry(String.valueOf(number++), step);
         }
         for (var damper : sums.damper().stream().toList()) {
             for (var mark : words.marks(damper)) {
