@@ -52,12 +52,14 @@ public final class AnotherSource {
     private final Part source;
     private final Situation situation;
     private final Assessment before;
+    private final List<Finding> found;
 
     private AnotherSource(Job job, Part source, Situation situation, Assessment before) {
         this.job = job;
         this.source = source;
         this.situation = situation;
         this.before = before;
+        this.found = Findings.of(before);
     }
 
     /**
@@ -91,7 +93,7 @@ public final class AnotherSource {
      *     magnets on the crankshaft
      * @param lead the size of its charging lead
      * @param guard the marking of what guards it; empty where nothing does
-     * @param ammeters of the path, with what each may carry
+     * @param ammeter what its ammeter may carry; empty without one
      * @param edit puts it in, with all that follows from it; empty for the one that is there
      * @param changes what comes off, moves, is new
      * @param left what would still be found, and was not before
@@ -104,7 +106,7 @@ public final class AnotherSource {
             Optional<Watts> takes,
             Optional<WireSize> lead,
             Optional<Amps> guard,
-            Optional<Amps> ammeters,
+            Optional<Amps> ammeter,
             Optional<Edit> edit,
             List<Change> changes,
             List<Finding> left) {
@@ -163,11 +165,6 @@ public final class AnotherSource {
                 .map(part -> new AnotherSource(job, part, situation, assessment));
     }
 
-    /** The source that is there. */
-    public Part source() {
-        return source;
-    }
-
     /** What is there, as an offer that changes nothing. */
     public Offer fitted() {
         var kind = (SourceKind) source.kind();
@@ -222,13 +219,11 @@ public final class AnotherSource {
 
     private Offer put(Candidate candidate, List<Edit> edits) {
         var all = new ArrayList<>(edits);
-        var settled = Settled.of(before, after(all));
-        settled.done().forEach(mended -> all.add(mended.remedy()));
+        var settled = settled(all);
         var meters = largerMeters(settled);
         if (!meters.isEmpty()) {
             all.addAll(meters);
-            settled = Settled.of(before, after(all));
-            settled.done().forEach(mended -> all.add(mended.remedy()));
+            settled = settled(all);
         }
         var design = settled.design();
         var made = source(design).orElseThrow();
@@ -236,27 +231,30 @@ public final class AnotherSource {
                 candidate,
                 design,
                 made,
-                Optional.of(new CompositeEdit(CompositeEdit.Reason.OTHER_SOURCE, all)),
+                Optional.of(together(all)),
                 settled.left().stream().filter(finding -> !wasSo(made, finding)).toList());
+    }
+
+    /** Mends what edits bring, and adds to them what mends it. */
+    private Settled settled(List<Edit> all) {
+        var settled = Settled.of(before, found, together(all).apply(job.design()));
+        settled.done().forEach(mended -> all.add(mended.remedy()));
+        return settled;
     }
 
     /** Whether the same was found of the old source, which went by another name. */
     private boolean wasSo(Part made, Finding finding) {
         return finding instanceof Finding.AboutPart about
                 && about.part().equals(made.id())
-                && Findings.of(before).stream()
+                && found.stream()
                         .anyMatch(each ->
                                 each.getClass() == finding.getClass()
                                         && each instanceof Finding.AboutPart old
                                         && old.part().equals(source.id()));
     }
 
-    private Design after(List<Edit> edits) {
-        var design = job.design();
-        for (var edit : edits) {
-            design = edit.apply(design);
-        }
-        return design;
+    private static Edit together(List<Edit> edits) {
+        return new CompositeEdit(CompositeEdit.Reason.OTHER_SOURCE, edits);
     }
 
     /** An ammeter that would carry more than its scale gives way to one of a larger range. */

@@ -1,6 +1,7 @@
 package aficion.charge;
 
 import aficion.job.Design;
+import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Speeds;
 import aficion.job.Sums;
@@ -8,6 +9,7 @@ import aficion.job.Vehicle;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
+import aficion.netlist.SourceCurves;
 import aficion.quantity.AmpereHours;
 import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
@@ -53,15 +55,6 @@ public record Balance(
     private static final double MOTORCYCLE_CRUISE = 4000;
     private static final double TRACTOR_IDLE = 700;
     private static final double TRACTOR_CRUISE = 1500;
-
-    /** What a car's battery holds, Ah; a motorcycle's 12, a tractor's 90 (typical). */
-    private static final double CAR_HOURS = 55;
-
-    private static final double MOTORCYCLE_HOURS = 12;
-    private static final double TRACTOR_HOURS = 90;
-
-    /** By which power a battery lasts less the faster it is drawn (typical). */
-    private static final double USUAL_PEUKERT = 1.2;
 
     /** Below that a battery is not said to be drained, amps. */
     private static final double NOTHING = 0.001;
@@ -155,27 +148,40 @@ public record Balance(
         return speeds;
     }
 
+    /**
+     * What all batteries hold together: in parallel the sum, of two in series for twice the volts
+     * what each does. One that says nothing holds what is typical of its resistance.
+     */
     private static Optional<Capacity> battery(Design design) {
-        return design.parts().stream()
-                .filter(part -> part.kind() instanceof SourceKind.Battery)
-                .findFirst()
-                .map(part ->
-                        ((SourceKind.Battery) part.kind())
-                                .capacity()
-                                .map(kept ->
-                                        new Capacity(kept.hours(), kept.peukert().value(), true))
-                                .orElseGet(() -> usual(design.vehicle())));
+        var batteries =
+                design.parts().stream()
+                        .map(Part::kind)
+                        .filter(SourceKind.Battery.class::isInstance)
+                        .map(SourceKind.Battery.class::cast)
+                        .toList();
+        if (batteries.isEmpty()) {
+            return Optional.empty();
+        }
+        double system = design.vehicle().system().value();
+        double hours =
+                batteries.stream()
+                        .mapToDouble(each -> hours(each) * each.nominal().value() / system)
+                        .sum();
+        var first = batteries.getFirst().capacity();
+        return Optional.of(
+                new Capacity(
+                        new AmpereHours(hours),
+                        first.map(kept -> kept.peukert().value())
+                                .orElse(SourceCurves.USUAL_PEUKERT),
+                        batteries.stream().allMatch(each -> each.capacity().isPresent())));
     }
 
-    /** What the battery of a vehicle of a sort mostly holds. */
-    private static Capacity usual(Vehicle vehicle) {
-        double hours =
-                switch (vehicle.sort().orElse(Vehicle.Sort.CAR)) {
-                    case CAR -> CAR_HOURS;
-                    case MOTORCYCLE -> MOTORCYCLE_HOURS;
-                    case TRACTOR -> TRACTOR_HOURS;
-                };
-        return new Capacity(new AmpereHours(hours), USUAL_PEUKERT, false);
+    private static double hours(SourceKind.Battery battery) {
+        return battery.capacity()
+                .map(kept -> kept.hours().value())
+                .orElseGet(() ->
+                        SourceCurves.usualCapacity(
+                                battery.nominal().value(), battery.internal().value()));
     }
 
     /**
@@ -260,6 +266,11 @@ public record Balance(
                     double share = kept.hours().value() / (RATE_HOURS * gives);
                     return new Seconds(HOUR * RATE_HOURS * Math.pow(share, kept.peukert()));
                 });
+    }
+
+    /** Whether it is better told in watts: of a motorcycle, whose accessories are sold by them. */
+    public static boolean isInWatts(Vehicle vehicle) {
+        return vehicle.sort().filter(sort -> sort == Vehicle.Sort.MOTORCYCLE).isPresent();
     }
 
     /** The point at idle; empty where the engine does not run. */

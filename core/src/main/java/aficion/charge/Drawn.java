@@ -8,6 +8,8 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Rpm;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -25,6 +27,11 @@ import java.util.Map;
  */
 public record Drawn(PartId part, Amps amps, double share) {
     private static final double SOME = 0.05;
+
+    /** What it takes while it is on, at some volts. */
+    public Watts watts(Volts across) {
+        return new Watts(amps.value() * across.value());
+    }
 
     /** On the mean. */
     public Amps mean() {

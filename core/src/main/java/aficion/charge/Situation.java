@@ -104,6 +104,11 @@ public record Situation(
                 .anyMatch(each -> each.name().equals(position));
     }
 
+    /** The same with its switches, its air and its engine as they are now. */
+    public Situation at(Conditions now) {
+        return new Situation(name, now, shares, now.engine().value() > 0, own);
+    }
+
     /** A situation as the user's own, to be kept by a name. */
     public Usage kept(String called) {
         return new Usage(called, conditions.positions(), shares, turns, conditions.air());

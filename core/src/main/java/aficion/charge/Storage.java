@@ -10,9 +10,9 @@ import aficion.job.SourceKind;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
-import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
+import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -70,6 +70,7 @@ public record Storage(
     /**
      * A contact or a fuse.
      *
+     * @param way of the part: of a fuse box or a switch; empty for a single fuse
      * @param cranking what it carries while the engine is cranked
      * @param use what it carries at the most in use
      * @param rating what it is made for; empty where it says nothing
@@ -78,11 +79,6 @@ public record Storage(
         /** Whether it carries more in use than it is made for. */
         public boolean isOverloaded() {
             return rating.filter(made -> use.value() > made.value()).isPresent();
-        }
-
-        /** What it carries of what it is made for. */
-        public Optional<Ratio> share() {
-            return rating.map(made -> new Ratio(use.value() / made.value()));
         }
     }
 
@@ -134,13 +130,13 @@ public record Storage(
                 design.parts().stream()
                         .filter(part -> LoadKind.cranks(part.kind()))
                         .max(Comparator.comparingDouble(part -> motor(point, part)));
-        var battery = each(design, point).stream().findFirst();
-        if (starter.isEmpty() || battery.isEmpty() || motor(point, starter.get()) < HEAVY) {
+        var across = Supply.of(point).volts();
+        if (starter.isEmpty() || across.isEmpty() || motor(point, starter.get()) < HEAVY) {
             return Optional.empty();
         }
         double amps = motor(point, starter.get());
         double at = acrossMotor(point, starter.get());
-        double poles = Math.abs(battery.get().volts().value());
+        double poles = Math.abs(across.get().value());
         return Optional.of(
                 new Cranking(
                         starter.get().id(),
@@ -189,7 +185,6 @@ public record Storage(
                                                 between(
                                                         part,
                                                         seat.way(),
-                                                        seat.way(),
                                                         Optional.of(
                                                                 seat.type()
                                                                         .carries(seat.marking())),
@@ -202,7 +197,6 @@ public record Storage(
                                                 between(
                                                         part,
                                                         pass.role(),
-                                                        pass.role(),
                                                         pass.rating(),
                                                         cranked,
                                                         used)));
@@ -211,7 +205,9 @@ public record Storage(
         }
         double most = found.stream().mapToDouble(each -> each.use().value()).max().orElse(0);
         return found.stream()
-                .filter(each -> each.cranking().value() > HEAVY || each.use().value() > SOME * most)
+                .filter(each ->
+                        each.cranking().value() > HEAVY
+                                || each.use().value() > Math.max(LITTLE, SOME * most))
                 .sorted(Comparator.comparingDouble((Between each) -> each.use().value()).reversed())
                 .toList();
     }
@@ -219,15 +215,14 @@ public record Storage(
     private static Between between(
             Part part,
             String way,
-            String role,
             Optional<Amps> rating,
             Optional<OperatingPoint> cranked,
             Optional<OperatingPoint> used) {
         return new Between(
                 part.id(),
                 way,
-                new Amps(cranked.map(point -> Math.abs(amps(point, part, role))).orElse(0.0)),
-                new Amps(used.map(point -> Math.abs(amps(point, part, role))).orElse(0.0)),
+                new Amps(cranked.map(point -> Math.abs(amps(point, part, way))).orElse(0.0)),
+                new Amps(used.map(point -> Math.abs(amps(point, part, way))).orElse(0.0)),
                 rating);
     }
 }

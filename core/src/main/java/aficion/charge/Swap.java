@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * The edits that take one source out and put another in, its leads led on: what the old one gave at
@@ -94,7 +95,11 @@ final class Swap {
         if (before.pins().equals(kind.pins())) {
             return refit(source.id(), kind);
         }
-        var lamp = lampWire(source.terminal(before.pins().contains("D+") ? "D+" : "B+"));
+        var lamp =
+                Stream.of("D+", "L")
+                        .filter(before.pins()::contains)
+                        .flatMap(pin -> lampWire(source.terminal(pin)).stream())
+                        .findFirst();
         return renew(source, kind, lamp, "B+");
     }
 
@@ -153,13 +158,12 @@ final class Swap {
         take(new PartEdit.AddPart(made));
         stand(source, made);
         earth(source, made);
-        for (var wire : now.wiresAt(source.terminal(gave))) {
-            if (lamp.filter(each -> each.end().wire().id().equals(wire.id())).isEmpty()) {
-                move(
-                        new WireEnd(wire, wire.from().terminal().part().equals(source.id())),
-                        made,
-                        "B+");
-            }
+        now.wiresAt(source.terminal(gave)).stream()
+                .filter(wire ->
+                        lamp.filter(each -> each.end().wire().id().equals(wire.id())).isEmpty())
+                .forEach(wire -> move(end(wire, source), made, "B+"));
+        if (source.kind().pins().contains("W")) {
+            now.wiresAt(source.terminal("W")).forEach(wire -> move(end(wire, source), made, "W"));
         }
         lamp.ifPresent(each -> light(each, made, kind));
         if (kind.wakes() == Alternator.Style.SWITCHED) {
@@ -180,28 +184,20 @@ final class Swap {
         return lamp.map(LampWire::behind).filter(at -> !now.wiresAt(at).isEmpty());
     }
 
+    /** Earthed as the old one was; one that was not gets the first point there is. */
     private void earth(Part source, Part made) {
+        now.wiresAt(source.terminal("31")).forEach(wire -> move(end(wire, source), made, "31"));
         source.mount()
-                .ifPresentOrElse(
-                        earth -> take(new PartEdit.Mount(made.id(), earth)),
-                        () ->
-                                now.wiresAt(source.terminal("31")).stream()
-                                        .findFirst()
-                                        .ifPresent(wire ->
-                                                move(
-                                                        new WireEnd(
-                                                                wire,
-                                                                wire.from()
-                                                                        .terminal()
-                                                                        .part()
-                                                                        .equals(source.id())),
-                                                        made,
-                                                        "31")));
-        if (source.mount().isEmpty() && now.wiresAt(made.terminal("31")).isEmpty()) {
-            Earths.of(now).stream()
-                    .findFirst()
-                    .ifPresent(point -> take(new PartEdit.Mount(made.id(), point.id())));
-        }
+                .or(() ->
+                        now.wiresAt(made.terminal("31")).isEmpty()
+                                ? Earths.of(now).stream().findFirst().map(Part::id)
+                                : Optional.empty())
+                .ifPresent(earth -> take(new PartEdit.Mount(made.id(), earth)));
+    }
+
+    /** The end of a wire that is at a part. */
+    private static WireEnd end(Wire wire, Part part) {
+        return new WireEnd(wire, wire.from().terminal().part().equals(part.id()));
     }
 
     private void light(LampWire lamp, Part made, Alternator kind) {
@@ -233,7 +229,7 @@ final class Swap {
         stand(box, joint);
         for (var pin : List.of("D", "A", "A1")) {
             for (var wire : now.wiresAt(box.terminal(pin))) {
-                move(new WireEnd(wire, wire.from().terminal().part().equals(box.id())), joint, "J");
+                move(end(wire, box), joint, "J");
             }
         }
         take(new PartEdit.RemovePart(box.id()));

@@ -41,7 +41,12 @@ public record Settled(Design design, List<Mended> done, List<Finding> left) {
 
     /** The same, where all is worked out already of the design before. */
     public static Settled of(Assessment before, Design changed) {
-        var known = Findings.of(before).stream().map(Finding::about).collect(Collectors.toSet());
+        return of(before, Findings.of(before), changed);
+    }
+
+    /** The same, where it is known too what is found of it. */
+    public static Settled of(Assessment before, List<Finding> found, Design changed) {
+        var known = found.stream().map(Finding::about).collect(Collectors.toSet());
         return new Settling(before, known).settle(changed);
     }
 

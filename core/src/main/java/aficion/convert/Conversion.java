@@ -6,7 +6,10 @@ import aficion.charge.AnotherSource;
 import aficion.charge.AnotherSource.Candidate;
 import aficion.check.Settled;
 import aficion.check.finding.Finding;
+import aficion.ignite.Ignition;
+import aficion.ignite.Primary;
 import aficion.job.Design;
+import aficion.job.LoadKind.IgnitionCoil;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Vehicle;
@@ -81,6 +84,8 @@ public record Conversion(
         RESIDUAL_FIELD,
         /** Its gauge is calibrated for the old volts. */
         CALIBRATED,
+        /** It is made for the old volts, but would do behind a ballast. */
+        OR_BALLAST,
         /** Another source is put in its place. */
         OTHER_SOURCE,
         /** It was found to be wrong afterwards. */
@@ -203,6 +208,27 @@ public record Conversion(
                     take(new PartEdit.Refit(part.id(), judged.kind()));
                 }
                 note(judged.of(part.id()));
+            }
+            if (system.value() > before.vehicle().system().value()) {
+                Ignition.of(before).ifPresent(this::ballast);
+            }
+        }
+
+        /** What each coil would have to be put behind to keep its current, and what that burns. */
+        private void ballast(Ignition ignition) {
+            var primary = ignition.primary();
+            var amps = primary.steady(ignition.running());
+            var ohms = primary.ballast(now.vehicle().running(), amps);
+            for (var coil : ignition.coils()) {
+                note(
+                        new PartChange(
+                                coil.id(),
+                                Action.REPLACE,
+                                Why.OR_BALLAST,
+                                List.of(
+                                        ((IgnitionCoil) now.part(coil.id()).kind()).primary(),
+                                        ohms,
+                                        Primary.warmth(ohms, amps, ignition.dwell()))));
             }
         }
 

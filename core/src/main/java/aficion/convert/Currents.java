@@ -3,6 +3,7 @@ package aficion.convert;
 import aficion.charge.Situation;
 import aficion.job.Design;
 import aficion.job.PartId;
+import aficion.job.Wire;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
@@ -12,6 +13,7 @@ import aficion.solve.Solver;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * What the thickest current at a part is before a change and after it, and what is lost in the wire
@@ -28,7 +30,7 @@ public record Currents(Amps before, Amps after, Volts lostBefore, Volts lostAfte
         for (var part : before.parts()) {
             var id = part.id();
             double was = amps(before, one, id);
-            double is = after.find(id).isPresent() ? amps(after, other, id) : 0;
+            double is = amps(after, other, id);
             if (was > SOME || is > SOME) {
                 found.put(
                         id,
@@ -52,22 +54,20 @@ public record Currents(Amps before, Amps after, Volts lostBefore, Volts lostAfte
     }
 
     private static double amps(Design design, Optional<OperatingPoint> point, PartId part) {
-        return design.part(part).terminals().stream()
-                .flatMap(at -> design.wiresAt(at).stream())
-                .mapToDouble(wire ->
-                        point.map(solved -> Math.abs(solved.through(wire).value())).orElse(0.0))
-                .max()
-                .orElse(0);
+        return most(design, part, wire -> point.map(solved -> solved.through(wire).value()));
     }
 
     private static double lost(Design design, Optional<OperatingPoint> point, PartId part) {
-        if (design.find(part).isEmpty()) {
-            return 0;
-        }
-        return design.part(part).terminals().stream()
+        return most(design, part, wire -> point.map(solved -> solved.lostIn(wire).value()));
+    }
+
+    /** The most of a figure among the wires at a part, by amount; 0 where it is not there. */
+    private static double most(
+            Design design, PartId part, Function<Wire, Optional<Double>> figure) {
+        return design.find(part).stream()
+                .flatMap(found -> found.terminals().stream())
                 .flatMap(at -> design.wiresAt(at).stream())
-                .mapToDouble(wire ->
-                        point.map(solved -> Math.abs(solved.lostIn(wire).value())).orElse(0.0))
+                .mapToDouble(wire -> Math.abs(figure.apply(wire).orElse(0.0)))
                 .max()
                 .orElse(0);
     }

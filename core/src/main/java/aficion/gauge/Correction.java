@@ -33,9 +33,6 @@ public record Correction(Optional<Ohms> series, Optional<Ohms> parallel, double 
 
     private static final double[] DECADES = {1, 10, 100};
 
-    /** What a needle may be out and still be believed, share of its scale (typical). */
-    private static final double BELIEVED = 0.1;
-
     /** Less than that gained is not worth a resistor, share of the scale. */
     private static final double WORTH = 0.02;
 
@@ -74,7 +71,7 @@ public record Correction(Optional<Ohms> series, Optional<Ohms> parallel, double 
 
     /** Whether the needle can be believed then. */
     public boolean mends() {
-        return worst <= BELIEVED;
+        return worst <= Needle.LIES;
     }
 
     /** Whether there is anything to put in. */
@@ -99,23 +96,17 @@ public record Correction(Optional<Ohms> series, Optional<Ohms> parallel, double 
             edits.add(edit);
         }
         if (parallel.isPresent()) {
-            var across = across(after(design, edits), needle, parallel.get(), name);
+            var across = across(together(edits).apply(design), needle, parallel.get(), name);
             if (across.isEmpty()) {
                 return Optional.empty();
             }
             edits.addAll(across);
         }
-        return edits.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new CompositeEdit(Reason.GAUGE, edits));
+        return edits.isEmpty() ? Optional.empty() : Optional.of(together(edits));
     }
 
-    private static Design after(Design design, List<Edit> edits) {
-        var now = design;
-        for (var edit : edits) {
-            now = edit.apply(now);
-        }
-        return now;
+    private static Edit together(List<Edit> edits) {
+        return new CompositeEdit(Reason.GAUGE, edits);
     }
 
     /** A resistor from what is joined to the gauge, nearest to the sender, to earth. */
@@ -144,6 +135,7 @@ public record Correction(Optional<Ohms> series, Optional<Ohms> parallel, double 
     private static void join(
             List<Edit> edits, Design design, CircuitId circuit, Terminal from, Terminal to) {
         edits.add(
-                new WireEdit.AddWire(Connection.between(after(design, edits), circuit, from, to)));
+                new WireEdit.AddWire(
+                        Connection.between(together(edits).apply(design), circuit, from, to)));
     }
 }

@@ -3,6 +3,7 @@ package aficion.gauge;
 import aficion.catalogue.Senders;
 import aficion.job.Design;
 import aficion.job.Fill;
+import aficion.job.JoinKind;
 import aficion.job.JoinKind.Curve;
 import aficion.job.JoinKind.CurvePoint;
 import aficion.job.JoinKind.Sender;
@@ -17,12 +18,18 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
+import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A gauge and the sender it listens to: where the needle stands over the level. The scale is the
@@ -34,10 +41,17 @@ import java.util.Optional;
  * @param made a sender of the family the scale is made for
  * @param feed the volts it is made to run at: of its stabiliser, or of a vehicle that runs
  * @param stabiliser what feeds it steadily; empty where the vehicle itself does
- * @param more ohms of leads, joints and earth in the way, worked out of the circuit
+ * @param seen ohms that the gauge sees at each of some levels, worked out of the circuit: the
+ *     sender with leads, joints, earth, and whatever resistors lie about it
  */
 public record Needle(
-        Part gauge, Part sender, Sender made, Volts feed, Optional<Part> stabiliser, Ohms more) {
+        Part gauge,
+        Part sender,
+        Sender made,
+        Volts feed,
+        Optional<Part> stabiliser,
+        List<Ohms> seen,
+        boolean flows) {
     private static final double[] LEVELS = {
         0, 0.1, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6, 0.7, 0.75, 0.8, 0.9, 1
     };
@@ -46,7 +60,10 @@ public record Needle(
     private static final double STOP = 0.15;
 
     /** By how much a needle may be out before it lies, share of its scale (typical). */
-    private static final double LIES = 0.08;
+    static final double LIES = 0.08;
+
+    /** Less than that does not count as flowing, amps. */
+    private static final double FLOWS = 1e-4;
 
     /**
      * Where the needle stands.
@@ -61,13 +78,19 @@ public record Needle(
         }
     }
 
-    /** What is put beside a sender, or stands in its way: nothing where there is none. */
-    public record Beside(Ohms series, Optional<Ohms> parallel, Volts feed) {
-        double of(double sender) {
-            double way = sender + series.value();
+    /**
+     * What is put beside what the gauge sees: before it and across it, and the volts it runs at.
+     */
+    public record Beside(Optional<Ohms> series, Optional<Ohms> parallel, Volts feed) {
+        double of(double seen) {
+            double way = seen + series.map(Ohms::value).orElse(0.0);
             return parallel.map(across -> way * across.value() / (way + across.value()))
                     .orElse(way);
         }
+    }
+
+    public Needle {
+        seen = List.copyOf(seen);
     }
 
     /** Every gauge of a design with the sender it listens to. */
@@ -80,27 +103,54 @@ public record Needle(
     }
 
     private static Optional<Needle> of(Design design, Solver solver, Part gauge) {
-        var sender = at(design, gauge.terminal("T"), Sender.class);
+        var sender = at(design, reached(design, gauge.terminal("T")), Sender.class, Set.of("T"));
         return sender.map(found -> {
-            var stabiliser = at(design, gauge.terminal("B"), Stabiliser.class);
-            var family = family((Gauge) gauge.kind(), (Sender) found.kind());
-            double feed =
+            var kind = (Sender) found.kind();
+            var stabiliser =
+                    at(
+                            design,
+                            Netlist.joined(design, gauge.terminal("B")),
+                            Stabiliser.class,
+                            Set.of("I"));
+            var feed =
                     stabiliser
-                            .map(part -> ((Stabiliser) part.kind()).mean().value())
-                            .orElse(design.vehicle().running().value());
-            var plain = new Needle(gauge, found, family, new Volts(feed), stabiliser, new Ohms(0));
+                            .map(part -> ((Stabiliser) part.kind()).mean())
+                            .orElse(design.vehicle().running());
+            var lit = lit(solver, gauge, kind.level());
             return new Needle(
                     gauge,
                     found,
-                    family,
-                    new Volts(feed),
+                    family((Gauge) gauge.kind(), kind),
+                    feed,
                     stabiliser,
-                    new Ohms(plain.inTheWay(design, solver)));
+                    seen(solver, gauge, kind, lit),
+                    lit.isPresent());
         });
     }
 
-    private static Optional<Part> at(Design design, Terminal terminal, Class<?> kind) {
-        return Netlist.joined(design, terminal).stream()
+    /** What is joined to a terminal, on through resistors. */
+    private static Set<Terminal> reached(Design design, Terminal start) {
+        var reached = new LinkedHashSet<>(Netlist.joined(design, start));
+        var open = new ArrayDeque<>(reached);
+        while (!open.isEmpty()) {
+            var part = design.part(open.remove().part());
+            if (part.kind() instanceof JoinKind.Resistor) {
+                for (var pin : part.terminals()) {
+                    for (var at : Netlist.joined(design, pin)) {
+                        if (reached.add(at)) {
+                            open.add(at);
+                        }
+                    }
+                }
+            }
+        }
+        return reached;
+    }
+
+    private static Optional<Part> at(
+            Design design, Set<Terminal> terminals, Class<?> kind, Set<String> pins) {
+        return terminals.stream()
+                .filter(each -> pins.contains(each.pin()))
                 .map(each -> design.part(each.part()))
                 .filter(part -> kind.isInstance(part.kind()))
                 .min(Comparator.comparing(part -> part.id().value()));
@@ -122,72 +172,86 @@ public record Needle(
                 .orElse(sender);
     }
 
-    /** U/I of the feed to the gauge, less what gauge and sender themselves are. */
-    private double inTheWay(Design design, Solver solver) {
-        var state = lit(design, solver);
-        if (state.isEmpty() || !(solver.solve(state.get()) instanceof Outcome.Solved(var point))) {
-            return 0;
+    /** U/I at the gauge, level by level; what the sender is where no current flows through it. */
+    private static List<Ohms> seen(
+            Solver solver, Part gauge, Sender kind, Optional<Conditions> lit) {
+        return Arrays.stream(LEVELS)
+                .mapToObj(level ->
+                        lit.flatMap(state ->
+                                        seen(solver, gauge, state.withLevel(kind.level(), level)))
+                                .orElse(kind.at(level)))
+                .toList();
+    }
+
+    private static Optional<Ohms> seen(Solver solver, Part gauge, Conditions state) {
+        if (!(solver.solve(state) instanceof Outcome.Solved(var point))) {
+            return Optional.empty();
         }
-        double amps = Math.abs(point.through(gauge.id(), "body").map(Amps::value).orElse(0.0));
-        var earth = point.voltsAt(sender.terminal("31")).map(Volts::value).orElse(0.0);
-        var sensed = point.voltsAt(gauge.terminal("T")).map(Volts::value).orElse(0.0);
-        return amps == 0
-                ? 0
-                : Math.max(0, (Math.abs(sensed - earth) + Math.abs(earth)) / amps - ohms(0.5));
+        double amps = Math.abs(amps(point, gauge));
+        return point.voltsAt(gauge.terminal("T"))
+                .filter(_ -> amps > FLOWS)
+                .map(volts -> new Ohms(Math.abs(volts.value()) / amps));
+    }
+
+    private static double amps(OperatingPoint point, Part gauge) {
+        return point.through(gauge.id(), "body").map(Amps::value).orElse(0.0);
     }
 
     /** A state in which current flows through the gauge, its sender half way. */
-    private Optional<Conditions> lit(Design design, Solver solver) {
-        var level = ((Sender) sender.kind()).level();
-        return Netlist.of(design).controls().key().stream()
-                .flatMap(key ->
-                        key.positions().stream()
-                                .map(position ->
-                                        Conditions.REST
-                                                .withEngine(OperatingStates.ROAD)
-                                                .with(key.name(), position.name())))
+    private static Optional<Conditions> lit(Solver solver, Part gauge, String level) {
+        return Stream.concat(
+                        Stream.of(Conditions.REST.withEngine(OperatingStates.ROAD)),
+                        solver.netlist().controls().key().stream()
+                                .flatMap(key ->
+                                        key.positions().stream()
+                                                .map(position ->
+                                                        Conditions.REST
+                                                                .withEngine(OperatingStates.ROAD)
+                                                                .with(
+                                                                        key.name(),
+                                                                        position.name()))))
                 .map(state -> state.withLevel(level, 0.5))
-                .filter(state ->
-                        solver.solve(state) instanceof Outcome.Solved(var point)
-                                && point.through(gauge.id(), "body")
-                                        .filter(amps -> Math.abs(amps.value()) > 1e-4)
-                                        .isPresent())
+                .filter(state -> seen(solver, gauge, state).isPresent())
                 .findFirst();
     }
 
-    private double ohms(double level) {
-        return ((Sender) sender.kind()).at(level).value();
-    }
-
-    /** As it is built: nothing put beside the sender. */
+    /** As it is built: nothing put beside it. */
     public Beside asBuilt() {
-        return new Beside(more, Optional.empty(), feed);
+        return new Beside(Optional.empty(), Optional.empty(), feed);
     }
 
-    /** With resistors in series with the sender and across it. */
+    /** With one more resistor in series and one across. */
     public Beside with(Optional<Ohms> series, Optional<Ohms> parallel) {
-        double before = series.map(Ohms::value).orElse(0.0);
-        return new Beside(new Ohms(more.value() + before), parallel, feed);
+        return new Beside(series, parallel, feed);
     }
 
     /** With other volts at the gauge. */
     public Beside at(Volts other) {
-        return new Beside(more, Optional.empty(), other);
+        return new Beside(Optional.empty(), Optional.empty(), other);
+    }
+
+    /** What of all that the gauge sees is not the sender itself, its level half way. */
+    public Ohms more() {
+        return new Ohms(Math.max(0, half() - ((Sender) sender.kind()).at(0.5).value()));
+    }
+
+    private double half() {
+        return seen.get(Arrays.binarySearch(LEVELS, 0.5)).value();
     }
 
     /** Where the needle stands at some levels. */
     public List<Point> points(Beside beside) {
         var points = new ArrayList<Point>();
-        for (double level : LEVELS) {
-            points.add(new Point(level, shows(ohms(level), beside)));
+        for (int i = 0; i < LEVELS.length; i++) {
+            points.add(new Point(LEVELS[i], shows(seen.get(i).value(), beside)));
         }
         return points;
     }
 
-    /** Where it stands with so many ohms at the sender, by its scale. */
-    public double shows(double sender, Beside beside) {
+    /** Where it stands with so many ohms to be seen, by its scale. */
+    public double shows(double ohms, Beside beside) {
         double winding = ((Gauge) gauge.kind()).winding().value();
-        double amps = beside.feed().value() / (winding + beside.of(sender));
+        double amps = beside.feed().value() / (winding + beside.of(ohms));
         double read = feed.value() / amps - winding;
         return Math.clamp(level(read), -STOP, 1 + STOP);
     }
@@ -221,13 +285,13 @@ public record Needle(
 
     /** By how much one ohm more in its earth moves it, half way, share of its scale. */
     public double anOhm() {
-        return shows(ohms(0.5), with(Optional.of(new Ohms(1)), Optional.empty()))
-                - shows(ohms(0.5), asBuilt());
+        return shows(half(), with(Optional.of(new Ohms(1)), Optional.empty()))
+                - shows(half(), asBuilt());
     }
 
     /** By how much it shows more where the stabiliser is bridged and all volts get to it. */
     public double unsteadied(Volts running) {
-        return shows(ohms(0.5), at(running)) - shows(ohms(0.5), asBuilt());
+        return shows(half(), at(running)) - shows(half(), asBuilt());
     }
 
     /**

@@ -7,8 +7,11 @@ import aficion.job.Wire;
 import aficion.quantity.Metres;
 import aficion.route.RunId;
 import aficion.route.Station;
+import aficion.route.StationId;
 import aficion.size.Bundle;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -94,6 +97,21 @@ public record Dress(
                                                 Bundle.diameter(passing),
                                                 GROMMET_ROOM)
                                         .map(Coverings.Size::bore));
+    }
+
+    /**
+     * The grommet of every hole of the body that something passes, in the order of its stations.
+     */
+    public static Map<StationId, Metres> grommets(Design design) {
+        var bores = new LinkedHashMap<StationId, Metres>();
+        design.body()
+                .ifPresent(body ->
+                        body.plan()
+                                .stations()
+                                .forEach(station ->
+                                        grommet(design, station)
+                                                .ifPresent(bore -> bores.put(station.id(), bore))));
+        return bores;
     }
 
     /** Whether what passes a hole goes through its grommet; it does where no bore is known. */

@@ -101,27 +101,38 @@ public record Ignition(
 
     /** The ignition of a design; empty where it has no coil that is fed. */
     public static Optional<Ignition> of(Design design) {
-        return design.parts().stream()
-                .filter(part -> part.kind() instanceof IgnitionCoil)
-                .findFirst()
-                .map(first -> of(design, first));
-    }
-
-    private static Ignition of(Design design, Part first) {
-        var coils = new ArrayList<Part>();
-        coils.add(first);
         var all =
                 design.parts().stream()
                         .filter(part -> part.kind() instanceof IgnitionCoil)
                         .toList();
-        for (var coil : all) {
-            boolean inSeries =
-                    Netlist.joined(design, coils.getLast().terminal("1"))
-                            .contains(coil.terminal("15"));
-            if (!coils.contains(coil) && inSeries) {
-                coils.add(coil);
-            }
+        return all.stream()
+                .filter(coil -> all.stream().noneMatch(other -> follows(design, other, coil)))
+                .findFirst()
+                .or(() -> all.stream().findFirst())
+                .map(first -> of(design, series(design, all, first)));
+    }
+
+    /** Whether a coil is fed through another. */
+    private static boolean follows(Design design, Part before, Part coil) {
+        return Netlist.joined(design, before.terminal("1")).contains(coil.terminal("15"));
+    }
+
+    private static List<Part> series(Design design, List<Part> all, Part first) {
+        var coils = new ArrayList<Part>();
+        var next = Optional.of(first);
+        while (next.isPresent()) {
+            var last = next.get();
+            coils.add(last);
+            next =
+                    all.stream()
+                            .filter(coil -> !coils.contains(coil) && follows(design, last, coil))
+                            .findFirst();
         }
+        return coils;
+    }
+
+    private static Ignition of(Design design, List<Part> coils) {
+        var first = coils.getFirst();
         var feed = parts(design, Netlist.joined(design, first.terminal("15")));
         var switched = parts(design, Netlist.joined(design, coils.getLast().terminal("1")));
         var ballast =
@@ -206,6 +217,11 @@ public record Ignition(
      */
     public Amps started(boolean bypassed) {
         return primary.behind(bypassed ? new Ohms(0) : primary.ballast()).steady(cranking);
+    }
+
+    /** So many coils of another kind behind the ballast that is there. */
+    public Primary behindItsBallast(IgnitionCoil kind, int count) {
+        return new Primary(kind.primary(), kind.inductance(), count, primary.ballast());
     }
 
     /** Another coil against what is there, at some volts. */

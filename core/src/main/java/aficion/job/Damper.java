@@ -8,8 +8,9 @@ import java.util.List;
  *
  * @param diameter where the marks stand
  * @param degrees before top dead centre at which marks are wanted; after it, where below nothing
+ * @param clockwise whether it turns clockwise, seen from where the marks are read
  */
-public record Damper(Metres diameter, List<Double> degrees) {
+public record Damper(Metres diameter, List<Double> degrees, boolean clockwise) {
     /**
      * @throws IllegalArgumentException when it has no size, or a mark is further than half a turn
      */

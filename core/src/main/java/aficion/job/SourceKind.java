@@ -14,6 +14,16 @@ import java.util.stream.Stream;
 
 /** What current comes from, and what governs it. */
 public sealed interface SourceKind extends Kind {
+    /** What it gives by its speed, as it is stated or was measured; empty where it is typical. */
+    default Optional<OutputCurve> output() {
+        return switch (this) {
+            case Alternator of -> of.curve();
+            case Dynamo of -> of.curve();
+            case Flywheel of -> of.curve();
+            case Battery _, BenchSupply _, FieldRegulator _, ControlBox _, RegulatorRectifier _ ->
+                    Optional.empty();
+        };
+    }
 
     /**
      * Lead-acid battery.

@@ -32,6 +32,7 @@ public record FullSize(double wide, double high, List<Mark> marks) {
     private static final double TAB = units(0.012);
     private static final double EDGE = units(0.006);
     private static final double CROSS = units(0.003);
+    private static final double ARROW = units(0.012);
 
     /** Every other name stands a line lower, so that neighbours do not run into each other. */
     private static final double LINE = 14;
@@ -49,17 +50,17 @@ public record FullSize(double wide, double high, List<Mark> marks) {
     }
 
     /**
-     * A tape that goes once round a damper, with its dead centre, its marks, and a tab to stick it
-     * together by. Degrees before dead centre lie to the left of it or to the right.
-     *
-     * @param beforeLeft whether the marks before dead centre lie to the left: where it turns
-     *     clockwise, seen from the front, they do
+     * A tape that goes once round a damper, to be read from above, standing where the engine is
+     * read from, with its dead centre, its marks, an arrow as the rim moves, and a tab to stick it
+     * together by. The rim of a damper that turns clockwise moves to the right there; what passes
+     * the pointer before dead centre does lies ahead of it, to the right.
      */
-    public static FullSize tape(Damper damper, boolean beforeLeft) {
+    public static FullSize tape(Damper damper) {
         double round = units(Marks.round(damper));
         double wide = round + TAB + 2 * EDGE;
         double high = TAPE + 2 * EDGE;
         double zero = EDGE + round / 2;
+        double ahead = damper.clockwise() ? 1 : -1;
         var marks = new ArrayList<Mark>();
         marks.add(new Mark.Plate(new Box(0, 0, wide, high), 0, Pen.of(Ink.HOLLOW)));
         marks.add(new Mark.Plate(new Box(EDGE, EDGE, round, TAPE), 0, Pen.of(Ink.HOLLOW)));
@@ -68,13 +69,26 @@ public record FullSize(double wide, double high, List<Mark> marks) {
                         new Box(EDGE + round, EDGE, TAB, TAPE), 0, Pen.of(Ink.HOLLOW, Look.DIM)));
         tick(marks, zero, TAPE, "0");
         for (double degrees : damper.degrees()) {
-            double way = units(Marks.arc(damper.diameter(), degrees));
-            double x = zero + (beforeLeft ? -way : way);
             if (degrees != 0) {
-                tick(marks, x, 0.6 * TAPE, degrees(degrees));
+                double way = units(Marks.arc(damper.diameter(), degrees));
+                tick(marks, zero + ahead * way, 0.6 * TAPE, degrees(degrees));
             }
         }
+        marks.addAll(arrow(zero - ahead * ARROW, zero - ahead * 3 * ARROW, ahead));
         return new FullSize(wide, high, marks);
+    }
+
+    /** An arrow along the tape, behind dead centre. */
+    private static List<Mark> arrow(double tip, double tail, double ahead) {
+        double y = EDGE + TAPE / 4;
+        return List.of(
+                new Mark.Line(List.of(new Point(tail, y), new Point(tip, y)), Pen.of(Ink.EARTH)),
+                new Mark.Line(
+                        List.of(
+                                new Point(tip - ahead * CROSS, y - CROSS),
+                                new Point(tip, y),
+                                new Point(tip - ahead * CROSS, y + CROSS)),
+                        Pen.of(Ink.EARTH)));
     }
 
     private static String degrees(double degrees) {

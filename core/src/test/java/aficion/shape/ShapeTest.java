@@ -68,21 +68,34 @@ class ShapeTest {
                 .hasMessageContaining("marks");
     }
 
-    /** 170 mm and 12°: the mark lies 17.8 mm before the middle, 35.6 half millimetres. */
-    @Test
-    void aTapeCarriesItsMarksAtFullSize() {
-        var tape = FullSize.tape(new Damper(new Metres(0.17), List.of(12.0)), true);
+    /**
+     * 170 mm and 12°: the mark lies 17.8 mm from the middle, 35.6 half millimetres; to the right
+     * where the rim moves to the right, which it does where it turns clockwise: there it passes the
+     * pointer before dead centre does.
+     */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aTapeCarriesItsMarksAtFullSize(boolean clockwise) {
+        var tape = FullSize.tape(new Damper(new Metres(0.17), List.of(12.0), clockwise));
         var ticks =
                 lines(tape.marks())
                         .filter(line -> line.pen().ink() == Ink.LINE)
                         .map(line -> line.points().getFirst().x())
                         .toList();
+        var arrow =
+                lines(tape.marks())
+                        .filter(line -> line.pen().ink() == Ink.EARTH)
+                        .findFirst()
+                        .orElseThrow()
+                        .points();
 
         assertThat(ticks).hasSize(2);
-        assertThat(ticks.getFirst() - ticks.getLast()).isCloseTo(35.6, within(0.05));
+        double ahead = clockwise ? 1 : -1;
+        assertThat(ahead * (ticks.getLast() - ticks.getFirst())).isCloseTo(35.6, within(0.05));
+        assertThat(ahead * (arrow.getLast().x() - arrow.getFirst().x())).isPositive();
         // once round is 534.07 mm
         assertThat(tape.wide()).isBetween(1068.0, 1125.0);
-        assertThatThrownBy(() -> new Damper(new Metres(0.17), List.of(200.0)))
+        assertThatThrownBy(() -> new Damper(new Metres(0.17), List.of(200.0), true))
                 .hasMessageContaining("180");
     }
 

@@ -48,6 +48,9 @@ public final class GaugeWords {
                         sender.family().orElse(Words.of("gauge.unsaid")),
                         units.print(sender.least()),
                         units.print(sender.most())));
+        if (!needle.flows()) {
+            said.add(Words.of("gauge.dead"));
+        }
         said.add(
                 Words.of(
                         needle.lies(needle.asBuilt()) ? "gauge.lies" : "gauge.true",

@@ -12,6 +12,7 @@ import aficion.plot.Plot.Curve;
 import aficion.plot.Plot.Ground;
 import aficion.plot.Plot.Spot;
 import aficion.plot.Plot.Upright;
+import aficion.quantity.Quantity;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
@@ -19,7 +20,7 @@ import aficion.quantity.UserUnits;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** The plots of the sums around a design, with their words. */
@@ -39,32 +40,28 @@ public final class Plots {
      *
      * @param other what another source would give
      * @param now where the engine turns
+     * @param watts whether it is told in watts, not in amps
      */
-    public Plot balance(Balance balance, Optional<Balance> other, Optional<Rpm> now) {
-        var source = line(balance, point -> point.source().value());
-        var load = line(balance, point -> point.load().value());
+    public Plot balance(
+            Balance balance, Optional<Balance> other, Optional<Rpm> now, boolean watts) {
+        Function<Balance.Point, Quantity> gives =
+                watts ? Balance.Point::gives : Balance.Point::source;
+        Function<Balance.Point, Quantity> takes =
+                watts ? Balance.Point::takes : Balance.Point::load;
+        var source = line(balance, gives);
+        var load = line(balance, takes);
         var curves = new ArrayList<Curve>();
-        other.ifPresent(each ->
-                curves.add(
-                        new Curve(
-                                line(each, point -> point.source().value()),
-                                Words.of("plot.other"),
-                                Look.DIM)));
+        other.ifPresent(
+                each -> curves.add(new Curve(line(each, gives), Words.of("plot.other"), Look.DIM)));
         curves.add(new Curve(load, Words.of("plot.load"), Look.WRONG));
         curves.add(new Curve(source, Words.of("plot.source"), Look.PLAIN));
-        double most =
-                curves.stream()
-                        .flatMap(each -> each.points().stream())
-                        .mapToDouble(At::y)
-                        .max()
-                        .orElse(1);
         return new Plot(
                 new Axis(Words.of("power.rpm"), 0, fastest(balance)),
-                Axis.holding(Words.of("power.amps"), most),
+                Axis.holding(Words.of(watts ? "power.watts" : "power.amps"), most(curves)),
                 List.of(new Ground(source, load)),
                 curves,
                 uprights(balance, now),
-                spots(balance));
+                spots(balance, gives, takes));
     }
 
     private static double fastest(Balance balance) {
@@ -73,9 +70,17 @@ public final class Plots {
                 : Math.max(1, balance.points().getLast().engine().value());
     }
 
-    private static List<At> line(Balance balance, ToDoubleFunction<Balance.Point> figure) {
+    private static double most(List<Curve> curves) {
+        return curves.stream()
+                .flatMap(each -> each.points().stream())
+                .mapToDouble(At::y)
+                .max()
+                .orElse(1);
+    }
+
+    private static List<At> line(Balance balance, Function<Balance.Point, Quantity> figure) {
         return balance.points().stream()
-                .map(point -> new At(point.engine().value(), figure.applyAsDouble(point)))
+                .map(point -> new At(point.engine().value(), figure.apply(point).value()))
                 .toList();
     }
 
@@ -99,7 +104,10 @@ public final class Plots {
         uprights.add(new Upright(rpm.value(), Words.of(key, Math.round(rpm.value())), false));
     }
 
-    private List<Spot> spots(Balance balance) {
+    private List<Spot> spots(
+            Balance balance,
+            Function<Balance.Point, Quantity> gives,
+            Function<Balance.Point, Quantity> takes) {
         return Stream.concat(
                         balance.breaksEven().stream()
                                 .flatMap(rpm ->
@@ -108,7 +116,7 @@ public final class Plots {
                                                         new Spot(
                                                                 new At(
                                                                         rpm.value(),
-                                                                        point.load().value()),
+                                                                        takes.apply(point).value()),
                                                                 Words.of(
                                                                         "plot.even",
                                                                         units.print(rpm)),
@@ -118,9 +126,10 @@ public final class Plots {
                                         new Spot(
                                                 new At(
                                                         point.engine().value(),
-                                                        point.source().value()),
+                                                        gives.apply(point).value()),
                                                 Words.of(
-                                                        "plot.atIdle", units.print(point.source())),
+                                                        "plot.atIdle",
+                                                        units.print(gives.apply(point))),
                                                 Look.LIVE)))
                 .toList();
     }
@@ -172,15 +181,9 @@ public final class Plots {
                                                 new At(top.value(), limit.value())),
                                         Words.of("plot.coil.limit", units.print(limit)),
                                         Look.WRONG)));
-        double most =
-                curves.stream()
-                        .flatMap(each -> each.points().stream())
-                        .mapToDouble(At::y)
-                        .max()
-                        .orElse(1);
         return new Plot(
                 new Axis(Words.of("power.rpm"), 0, top.value()),
-                Axis.holding(Words.of("power.amps"), most),
+                Axis.holding(Words.of("power.amps"), most(curves)),
                 List.of(),
                 curves,
                 List.of(),

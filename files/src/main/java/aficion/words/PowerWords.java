@@ -11,13 +11,16 @@ import aficion.job.Design;
 import aficion.job.GuardKind;
 import aficion.job.LoadKind;
 import aficion.job.SourceKind;
+import aficion.quantity.Quantity;
 import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.quantity.UserUnits;
+import aficion.quantity.Volts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -91,15 +94,23 @@ public final class PowerWords {
                 .orElse(Words.of("power.none"));
     }
 
-    /** What a load draws, and for which share of the time. */
-    public String drawn(Drawn load) {
+    /**
+     * What a load draws, and for which share of the time.
+     *
+     * @param across the volts at which it is told in watts; in amps without
+     */
+    public String drawn(Drawn load, Optional<Volts> across) {
+        Function<Drawn, Quantity> figure =
+                each -> across.<Quantity>map(each::watts).orElse(each.amps());
+        var plain = units.print(figure.apply(load));
         return load.share() < 1
                 ? Words.of(
                         "power.share",
-                        units.print(load.amps()),
+                        plain,
                         load.share(),
-                        units.print(load.mean()))
-                : units.print(load.amps());
+                        units.print(
+                                figure.apply(new Drawn(load.part(), load.mean(), load.share()))))
+                : plain;
     }
 
     /** What a situation is called. */
@@ -220,11 +231,17 @@ public final class PowerWords {
                                         each.isOverloaded()
                                                 ? "storage.overloaded"
                                                 : "storage.between",
-                                        each.part() + " " + design.part(each.part()).name(),
+                                        place(each) + " " + design.part(each.part()).name(),
                                         units.print(each.use()),
                                         each.rating().map(units::print).orElse("\u2013"),
                                         units.print(each.cranking()))));
         return said;
+    }
+
+    private static String place(Storage.Between between) {
+        return between.way().isEmpty()
+                ? between.part().value()
+                : between.part() + "." + between.way();
     }
 
     private static String span(Seconds time) {

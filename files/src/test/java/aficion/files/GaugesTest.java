@@ -32,6 +32,7 @@ import aficion.quantity.Ohms;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.verb.Connection;
+import aficion.verb.Earths;
 import aficion.verb.Placing;
 import aficion.words.GaugeWords;
 import java.io.IOException;
@@ -118,7 +119,13 @@ class GaugesTest {
     /** What is put in is what was worked out: the needle of the changed job stands there. */
     @Test
     void theResistorsThatArePutInDoWhatWasSaid() {
-        var design = mixed(sender(180, 10));
+        var unearthed = mixed(sender(180, 10));
+        assertThat(fuel(unearthed).flows()).isFalse();
+        var design =
+                new PartEdit.Mount(
+                                fuel(unearthed).sender().id(), Earths.of(unearthed).getFirst().id())
+                        .apply(unearthed);
+        assertThat(fuel(design).flows()).isTrue();
         var needle = fuel(design);
         var best = Correction.best(needle);
         var then = best.edit(design, needle, "resistor").orElseThrow().apply(design);
@@ -131,6 +138,9 @@ class GaugesTest {
                         .toList();
 
         assertThat(best.worst()).isLessThan(0.5 * needle.worst(needle.asBuilt()));
+        var mended = fuel(then);
+        assertThat(mended.worst(mended.asBuilt())).isCloseTo(best.worst(), within(0.02));
+        assertThat(mended.more().value()).isGreaterThan(needle.more().value());
         assertThat(ohms)
                 .hasSize(
                         (best.series().isPresent() ? 1 : 0) + (best.parallel().isPresent() ? 1 : 0))
@@ -170,6 +180,20 @@ class GaugesTest {
         assertThat(ignition.limit()).isPresent();
         assertThat(ignition.at(ignition.primary(), new aficion.quantity.Rpm(6000)).amps().value())
                 .isLessThan(4.733);
+    }
+
+    /** Coils in series are found from the one that is fed, in whatever order they were added. */
+    @Test
+    void coilsInSeriesAreFoundFromTheFeed() {
+        var design = demo("roadster");
+        var ignition = Ignition.of(design).orElseThrow();
+        var coil = new IgnitionCoil(new Ohms(1.2), new Henries(0.003));
+        var pair = new OtherCoil(design, ignition).put(coil, 2).orElseThrow().apply(design);
+        var reversed = pair.withParts(pair.parts().reversed());
+
+        assertThat(Ignition.of(reversed).orElseThrow().coils())
+                .extracting(Part::id)
+                .isEqualTo(Ignition.of(pair).orElseThrow().coils().stream().map(Part::id).toList());
     }
 
     @Test

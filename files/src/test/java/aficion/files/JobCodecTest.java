@@ -477,7 +477,7 @@ class JobCodecTest {
                                         Optional.of(new Metres(0.3)),
                                         true))
                         .with(new Cap(List.of(1, 3, 4, 2), false, 2))
-                        .with(new Damper(new Metres(0.17), List.of(12.0, -5.0)))
+                        .with(new Damper(new Metres(0.17), List.of(12.0, -5.0), false))
                         .with(new PartId("R2"), new Fill(30, new Ohms(100)))
                         .with(new PartId("R2"), new Fill(10, new Ohms(200)))
                         .with(

@@ -5,16 +5,21 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.charge.AnotherSource;
 import aficion.charge.Balance;
+import aficion.charge.Drawn;
 import aficion.charge.Situation;
 import aficion.diagram.Pen.Look;
 import aficion.gauge.Correction;
 import aficion.gauge.Needle;
 import aficion.ignite.Ignition;
 import aficion.job.Design;
+import aficion.job.PartId;
 import aficion.plot.Plot;
+import aficion.quantity.Amps;
 import aficion.quantity.Rpm;
 import aficion.quantity.UserUnits;
+import aficion.quantity.Volts;
 import aficion.words.Plots;
+import aficion.words.PowerWords;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -45,7 +50,7 @@ class PlotsTest {
     @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
     void aBalanceIsPlottedPointByPoint(String name) {
         var balance = night(name);
-        var plot = PLOTS.balance(balance, Optional.empty(), Optional.of(new Rpm(1500)));
+        var plot = PLOTS.balance(balance, Optional.empty(), Optional.of(new Rpm(1500)), false);
         var source = named(plot, "source can give").points();
         var load = named(plot, "loads").points();
 
@@ -65,11 +70,33 @@ class PlotsTest {
     @Test
     void anotherSourceIsDashedBesideTheOneThatIsThere() {
         var balance = night("roadster");
-        var plot = PLOTS.balance(balance, Optional.of(balance), Optional.empty());
+        var plot = PLOTS.balance(balance, Optional.of(balance), Optional.empty(), false);
 
         assertThat(named(plot, "the other source").look()).isEqualTo(Look.DIM);
         assertThat(plot.uprights()).hasSize(3);
         assertThat(AnotherSource.source(demo("roadster"))).isPresent();
+    }
+
+    /** Watts are amps times the volts of the battery, load by load too. */
+    @Test
+    void aMotorcycleIsToldInWatts() {
+        var balance = night("motorcycle");
+        var plot = PLOTS.balance(balance, Optional.empty(), Optional.empty(), true);
+        var source = named(plot, "source can give").points();
+
+        for (int i = 0; i < source.size(); i++) {
+            var point = balance.points().get(i);
+            assertThat(source.get(i).y())
+                    .isCloseTo(point.source().value() * point.battery().value(), within(1e-9));
+        }
+        assertThat(plot.up().name()).isEqualTo("W");
+        assertThat(Balance.isInWatts(demo("motorcycle").vehicle())).isTrue();
+        assertThat(Balance.isInWatts(demo("tractor").vehicle())).isFalse();
+        var lamp = new Drawn(new PartId("H1"), new Amps(5), 0.5);
+        var words = new PowerWords(UserUnits.METRIC);
+        assertThat(words.drawn(lamp, Optional.of(new Volts(12))))
+                .isEqualTo("60 W \u00d7 0.5 = 30 W");
+        assertThat(words.drawn(lamp, Optional.empty())).isEqualTo("5.0 A \u00d7 0.5 = 2.5 A");
     }
 
     /** The motorcycle loses at idle: from 100 % to what is left after an hour. */

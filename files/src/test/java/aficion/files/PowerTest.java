@@ -177,6 +177,28 @@ class PowerTest {
         }
     }
 
+    /**
+     * From 6 to 12 V a coil keeps its current behind a ballast of its own ohms and half the watts.
+     */
+    @Test
+    void aCoilMayStayBehindABallast() {
+        var old = Conversion.of(demo("motorcycle"), new Volts(6), Pole.POSITIVE).design();
+        var coil =
+                Conversion.of(old, new Volts(12), Pole.POSITIVE).changes().stream()
+                        .filter(change -> change.why() == Conversion.Why.OR_BALLAST)
+                        .findFirst()
+                        .orElseThrow();
+        var ignition = aficion.ignite.Ignition.of(old).orElseThrow();
+        double ohms = ignition.primary().all().value();
+
+        assertThat(coil.figures()).hasSize(3);
+        assertThat(coil.figures().get(0).value()).isCloseTo(2 * ohms, within(1e-6));
+        assertThat(coil.figures().get(1).value()).isCloseTo(ohms, within(1e-6));
+        // 7.1 V over those ohms, squared, for the share of the time that the points are closed
+        assertThat(coil.figures().get(2).value())
+                .isCloseTo(7.1 * 7.1 / ohms * ignition.dwell(), within(1e-3));
+    }
+
     @Test
     void aConversionSaysWhatBecomesOfEachPart() {
         var before = demo("tractor");

@@ -12,11 +12,10 @@ import aficion.desktop.theme.Trouble;
 import aficion.files.sheet.PowerSheet;
 import aficion.job.Job;
 import aficion.job.Speeds;
-import aficion.job.Usage;
-import aficion.job.Vehicle;
 import aficion.job.edit.WorkEdit.Asked;
 import aficion.plot.Plot;
 import aficion.quantity.Rpm;
+import aficion.quantity.Volts;
 import aficion.words.Plots;
 import aficion.words.PowerWords;
 import aficion.words.Words;
@@ -62,6 +61,7 @@ final class BalancePage extends SumPage {
     private final Trouble trouble = new Trouble();
     private final Region forget;
     private final AnotherSourceBox another;
+    private final SourceBox source;
     private final Papers papers;
     private String chosen = Situation.WET_NIGHT;
     private Optional<Found> found = Optional.empty();
@@ -91,6 +91,7 @@ final class BalancePage extends SumPage {
         super(with.bench(), "balance");
         papers = with.papers();
         another = new AnotherSourceBox(with, this::draw);
+        source = new SourceBox(with.bench());
         chips.setMinHeight(USE_PREF_SIZE);
         plot.setMinHeight(LEAST_PLOT);
         plot.setPrefHeight(LEAST_PLOT);
@@ -156,21 +157,16 @@ final class BalancePage extends SumPage {
 
     /** The switches as they stand now are a situation of the user's own. */
     private void keep() {
+        var called = name.getText().strip();
         var now = bench.conditions().get();
-        setDown(
-                Asked.USAGE,
-                trouble,
-                "power.own.refused",
-                sums ->
-                        sums.with(
-                                new Usage(
-                                        name.getText().strip(),
-                                        now.positions(),
-                                        found.map(each -> each.balance().situation().shares())
-                                                .orElse(List.of()),
-                                        now.engine().value() > 0,
-                                        now.air())));
-        chosen = name.getText().strip();
+        found.ifPresent(made -> {
+            chosen = called;
+            setDown(
+                    Asked.USAGE,
+                    trouble,
+                    "power.own.refused",
+                    sums -> sums.with(made.balance().situation().at(now).kept(called)));
+        });
     }
 
     private void forget() {
@@ -210,19 +206,16 @@ final class BalancePage extends SumPage {
         if (!turns) {
             still.setText(words().still(made.balance()));
         }
-        loads(made.drawn());
+        loads(
+                made.drawn(),
+                made.balance().cruise().filter(_ -> inWatts()).map(Balance.Point::battery));
         var balance = made.balance();
         battery.setText(
                 String.join(
                                 " ",
                                 words().fares(balance),
                                 words().hour(balance),
-                                bench.design()
-                                        .vehicle()
-                                        .sort()
-                                        .filter(sort -> sort == Vehicle.Sort.MOTORCYCLE)
-                                        .map(_ -> words().room(balance))
-                                        .orElse(""),
+                                inWatts() ? words().room(balance) : "",
                                 words().held(balance))
                         .strip());
         hour.show(new Plots(bench.units()).hour(balance)::marks);
@@ -238,7 +231,8 @@ final class BalancePage extends SumPage {
                                     .balance(
                                             made.balance(),
                                             another.chosen(),
-                                            Optional.of(bench.conditions().get().engine()));
+                                            Optional.of(bench.conditions().get().engine()),
+                                            inWatts());
                     drawn = Optional.of(picture);
                     plot.show(picture::marks);
                 });
@@ -273,7 +267,11 @@ final class BalancePage extends SumPage {
         }
     }
 
-    private void loads(List<Drawn> drawn) {
+    private boolean inWatts() {
+        return Balance.isInWatts(bench.design().vehicle());
+    }
+
+    private void loads(List<Drawn> drawn, Optional<Volts> across) {
         loads.getChildren().clear();
         double most = drawn.stream().mapToDouble(each -> each.mean().value()).max().orElse(1);
         int count = Math.min(SHOWN, drawn.size());
@@ -285,7 +283,7 @@ final class BalancePage extends SumPage {
             bar.setMaxSize(Math.max(LEAST_BAR, BAR * each.mean().value() / most), 9);
             bar.setPrefSize(bar.getMaxWidth(), 9);
             var load = Texts.label(bench.design().part(each.part()).name());
-            var figure = Texts.label(words().drawn(each), "condensed");
+            var figure = Texts.label(words().drawn(each, across), "condensed");
             int column = 3 * (i / Math.max(1, rows));
             loads.add(load, column, i % rows);
             loads.add(bar, column + 1, i % rows);
@@ -300,7 +298,8 @@ final class BalancePage extends SumPage {
     private void beside(Found made) {
         var balance = made.balance();
         another.show(made.balance().situation());
-        beside.getChildren().setAll(List.of(another, Texts.rule()));
+        source.show();
+        beside.getChildren().setAll(List.of(another, Texts.rule(), source, Texts.rule()));
         beside.getChildren().add(Texts.caption(Words.of("storage.title")));
         beside.getChildren().addAll(lines(words().storage(made.storage(), bench.design())));
         beside.getChildren().add(Texts.wrapped(words().stands(made.storage().stands())));

@@ -105,16 +105,19 @@ final class ConvertPage extends SumPage {
         var vehicle = bench.design().vehicle();
         volts.setValue((int) Math.round(vehicle.system().value()));
         pole.setValue(vehicle.earthed());
-        var sources = new ArrayList<Optional<Candidate>>();
-        sources.add(Optional.empty());
-        Candidates.of(bench.design(), papers.shelf())
-                .forEach(each -> sources.add(Optional.of(each)));
-        source.setItems(FXCollections.observableArrayList(sources));
-        source.setValue(Optional.empty());
+        bench.ask().prepare(design -> Candidates.of(design, papers.shelf()), this::fill);
         table.getItems().clear();
         take.setDisable(true);
         says.setText(Words.of("convert.hint"));
         beside();
+    }
+
+    private void fill(List<Candidate> candidates) {
+        var sources = new ArrayList<Optional<Candidate>>();
+        sources.add(Optional.empty());
+        candidates.forEach(each -> sources.add(Optional.of(each)));
+        source.setItems(FXCollections.observableArrayList(sources));
+        source.setValue(Optional.empty());
     }
 
     private void find() {

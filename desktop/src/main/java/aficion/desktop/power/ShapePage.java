@@ -17,13 +17,16 @@ import aficion.job.Panel;
 import aficion.job.Pickup;
 import aficion.job.edit.WorkEdit.Asked;
 import aficion.plot.FullSize;
+import aficion.quantity.Metres;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
+import aficion.route.StationId;
 import aficion.shape.Chords;
 import aficion.words.ShapeWords;
 import aficion.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
@@ -48,6 +51,7 @@ final class ShapePage extends SumPage {
     private final TextField drive = field("pickup-drive", "shape.pickup.drive", 12, this::pickup);
     private final MarksPane round = new MarksPane("pickup-picture");
     private final VBox counted = new VBox(3);
+    private final VBox grommets = new VBox(7);
     private final Trouble trouble = new Trouble();
     private final TextField name = field("panel-name", "shape.panel.name", 10, this::panel);
     private final TextField wide = field("panel-wide", "shape.panel.width", 6, this::panel);
@@ -330,27 +334,18 @@ final class ShapePage extends SumPage {
             beside.getChildren().add(Texts.wrapped(working(words.ratio(measured, new Rpm(1000)))));
             beside.getChildren().add(Texts.wrapped(words.belt(measured)));
         });
-        beside.getChildren().addAll(Texts.rule(), Texts.caption(Words.of("shape.grommets")));
+        beside.getChildren()
+                .addAll(Texts.rule(), Texts.caption(Words.of("shape.grommets")), grommets);
+        bench.ask().prepare(Dress::grommets, this::show);
+    }
+
+    private void show(Map<StationId, Metres> bores) {
         var lines = new ArrayList<String>();
-        bench.design()
-                .body()
-                .ifPresent(body ->
-                        body.plan()
-                                .stations()
-                                .forEach(station ->
-                                        Dress.grommet(bench.design(), station)
-                                                .ifPresent(bore ->
-                                                        lines.add(
-                                                                Words.of(
-                                                                        "shape.grommet",
-                                                                        bench.speech()
-                                                                                .station(
-                                                                                        station
-                                                                                                .id()),
-                                                                        print(bore))))));
+        bores.forEach((at, bore) ->
+                lines.add(Words.of("shape.grommet", bench.speech().station(at), print(bore))));
         if (lines.isEmpty()) {
             lines.add(Words.of("shape.grommets.none"));
         }
-        beside.getChildren().addAll(lines(lines));
+        grommets.getChildren().setAll(lines(lines));
     }
 }

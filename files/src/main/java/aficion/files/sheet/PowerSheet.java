@@ -85,7 +85,14 @@ public final class PowerSheet {
         paper.text(Face.BOLD, 12, Paper.MARGIN, Paper.TOP + 12, PowerWords.name(situation));
         float y = Paper.TOP + 20;
         if (situation.turns()) {
-            picture(paper, plots.balance(balance, Optional.empty(), Optional.empty()), y);
+            picture(
+                    paper,
+                    plots.balance(
+                            balance,
+                            Optional.empty(),
+                            Optional.empty(),
+                            Balance.isInWatts(design.vehicle())),
+                    y);
             y += ROOM;
         }
         var prose = new Prose(paper);
@@ -96,10 +103,15 @@ public final class PowerSheet {
                         ? words.even(balance) + " " + words.fares(balance)
                         : words.still(balance) + ". " + words.fares(balance));
         var drawn = Drawn.of(design, situation, balance.speeds().cruise());
+        var across =
+                balance.cruise()
+                        .filter(_ -> Balance.isInWatts(design.vehicle()))
+                        .map(Balance.Point::battery);
         prose.entry(
                 Words.of("power.loads"),
                 drawn.stream()
-                        .map(each -> design.part(each.part()).name() + " " + words.drawn(each))
+                        .map(each ->
+                                design.part(each.part()).name() + " " + words.drawn(each, across))
                         .collect(Collectors.joining("; ")));
     }
 
@@ -113,7 +125,13 @@ public final class PowerSheet {
 
     /** The plot of a balance as SVG, a unit each 0.25 mm. */
     public static String svg(Design design, Balance balance, UserUnits units) {
-        var plot = new Plots(units).balance(balance, Optional.empty(), Optional.empty());
+        var plot =
+                new Plots(units)
+                        .balance(
+                                balance,
+                                Optional.empty(),
+                                Optional.empty(),
+                                Balance.isInWatts(design.vehicle()));
         return DrawingSvg.of(design, plot.marks(WIDE, HIGH), WIDE, HIGH, UNITS_A_MILLIMETRE);
     }
 

@@ -38,7 +38,7 @@ public final class ShapeFiles {
                 "tape",
                 new FullSizeFiles(
                         design,
-                        FullSize.tape(damper, true),
+                        FullSize.tape(damper),
                         Words.of("sheet.tape", units.fine(damper.diameter()))));
     }
 
