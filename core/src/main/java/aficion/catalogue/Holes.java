@@ -2,7 +2,6 @@ package aficion.catalogue;
 
 import aficion.quantity.Metres;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * The holes that switches, lamps, gauges, grommets and bolts want; they stand in {@code holes.csv}.
@@ -28,10 +27,5 @@ public final class Holes {
     /** Every hole, in the order of the table. */
     public static List<Hole> all() {
         return TABLE;
-    }
-
-    /** The hole for something. */
-    public static Optional<Hole> of(String what) {
-        return TABLE.stream().filter(each -> each.what().equals(what)).findFirst();
     }
 }

@@ -129,7 +129,10 @@ class ShapeTest {
                 .hasMessageContaining("not wholly on the panel");
         assertThatThrownBy(() -> new Panel("wide", new Metres(2), new Metres(0.1), List.of()))
                 .hasMessageContaining("metre");
-        assertThat(Holes.of("m6").orElseThrow().diameter().value()).isCloseTo(0.0066, within(1e-9));
+        assertThat(Holes.all())
+                .filteredOn(each -> each.what().equals("m6"))
+                .singleElement()
+                .satisfies(m6 -> assertThat(m6.diameter().value()).isCloseTo(0.0066, within(1e-9)));
     }
 
     /** Each tower shows its cylinder; the rotor points to the first. */

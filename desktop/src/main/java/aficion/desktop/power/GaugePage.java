@@ -106,6 +106,11 @@ final class GaugePage extends SumPage {
                                                 "outline-button",
                                                 this::note),
                                         button(
+                                                "fill-forget",
+                                                "gauge.fills.forget",
+                                                "plain-button",
+                                                this::forget),
+                                        button(
                                                 "fill-take",
                                                 "gauge.fills.take",
                                                 "plain-button",
@@ -215,6 +220,17 @@ final class GaugePage extends SumPage {
                                         new Fill(number(level), new Ohms(number(ohms))))));
         level.requestFocus();
         level.selectAll();
+    }
+
+    private void forget() {
+        var fill = Optional.ofNullable(fills.getSelectionModel().getSelectedItem());
+        chosen().ifPresent(each ->
+                fill.ifPresent(gone ->
+                        setDown(
+                                Asked.FILL,
+                                filled,
+                                "gauge.fills.refused",
+                                sums -> sums.without(each.needle().sender().id(), gone))));
     }
 
     private void take() {

@@ -111,7 +111,12 @@ final class ShapePage extends SumPage {
                                         "panel-note",
                                         "shape.panel.note",
                                         "outline-button",
-                                        this::panel)),
+                                        this::panel),
+                                button(
+                                        "panel-forget",
+                                        "shape.panel.forget",
+                                        "plain-button",
+                                        this::removePanel)),
                         row(
                                 hole,
                                 x,
@@ -294,6 +299,11 @@ final class ShapePage extends SumPage {
                                 drilled,
                                 "shape.panel.refused",
                                 sums -> sums.with(panel.without(panel.holes().getLast()))));
+    }
+
+    private void removePanel() {
+        shown().ifPresent(panel ->
+                setDown(Asked.PANEL, drilled, "shape.panel.refused", sums -> sums.without(panel)));
     }
 
     private void printShaft() {

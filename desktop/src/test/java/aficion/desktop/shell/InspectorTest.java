@@ -119,7 +119,13 @@ class InspectorTest extends WindowTest {
         press("vehicle-apply");
 
         assertThat(bench.design().vehicle())
-                .isEqualTo(new Vehicle("Other Tern", 1957, new Volts(12), Vehicle.Pole.POSITIVE));
+                .isEqualTo(
+                        new Vehicle(
+                                "Other Tern",
+                                1957,
+                                new Volts(12),
+                                Vehicle.Pole.POSITIVE,
+                                before.vehicle().sort()));
         assertThat(bench.assessed().get().orElseThrow().findings())
                 .anyMatch(finding -> finding.rule().equals("BatteryReversed"));
         press("undo");

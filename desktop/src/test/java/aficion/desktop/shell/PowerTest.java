@@ -9,6 +9,7 @@ import aficion.files.JobStore;
 import aficion.gauge.Needle;
 import aficion.ignite.Ignition;
 import aficion.job.JoinKind;
+import aficion.job.Panel;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Sums;
@@ -133,6 +134,11 @@ class PowerTest extends WindowTest {
         assertShows("The pulleys are not taken");
         enterInto("source-curve", "1000 0, 2000");
         assertShows("pairs of speed and amps");
+        enterInto("source-curve", "1000 0, 3000 30, 6000 45, max 12000");
+        assertThat(((SourceKind) bench.design().part(new PartId("G1")).kind()).output())
+                .hasValueSatisfying(
+                        curve -> assertThat(curve.limit().orElseThrow().value()).isEqualTo(12000));
+        onScreen(bench::undo);
         press("another-go");
         until(() -> byId("offer-alternator-lamp-70").isPresent());
         var before = bench.design();
@@ -204,6 +210,12 @@ class PowerTest extends WindowTest {
                         .findFirst()
                         .orElseThrow();
         assertThat(((ListView<?>) node("gauge-fills")).getItems()).hasSize(2);
+        typeInto("fill-level", "60");
+        enterInto("fill-ohms", "30");
+        var read = (ListView<?>) node("gauge-fills");
+        interact(() -> read.getSelectionModel().select(2));
+        press("fill-forget");
+        assertThat(read.getItems()).hasSize(2);
         press("fill-take");
         settle();
         assertThat(bench.design().part(sender).kind())
@@ -240,6 +252,8 @@ class PowerTest extends WindowTest {
                 .contains("300.0000");
         press("hole-remove");
         assertThat(sums().panels().getLast().holes()).isEmpty();
+        press("panel-forget");
+        assertThat(sums().panels()).extracting(Panel::name).containsExactly("switch panel");
     }
 
     /** The roadster at 6 V: every part judged; taken in one step, and back in one. */

@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import static aficion.files.sheet.PdfText.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
@@ -36,12 +37,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class HandSheetsTest {
     private static Job demo(String name) {
         return DemoJobs.find(name).orElseThrow();
-    }
-
-    private static String text(byte[] pdf) throws IOException {
-        try (var document = Loader.loadPDF(pdf)) {
-            return new PDFTextStripper().getText(document);
-        }
     }
 
     /** Every wire of a loom is on its sheet, every other one on that of the wires apart. */

@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import static aficion.files.sheet.PdfText.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -33,7 +34,6 @@ import java.util.Optional;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -43,12 +43,6 @@ class SheetsTest {
     private static final CircuitId HEADLAMPS = new CircuitId("5");
 
     private final Design design = DemoJobs.find("roadster").orElseThrow().design();
-
-    private static String text(byte[] pdf) throws IOException {
-        try (var document = Loader.loadPDF(pdf)) {
-            return new PDFTextStripper().getText(document);
-        }
-    }
 
     private static List<String> words(byte[] pdf) throws IOException {
         return List.of(text(pdf).split("\\s+"));

@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import static aficion.files.sheet.PdfText.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.charge.Balance;
@@ -38,7 +39,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -49,12 +49,6 @@ class SumSheetsTest {
 
     private static Job demo(String name) {
         return DemoJobs.find(name).orElseThrow();
-    }
-
-    private static String text(byte[] pdf) throws IOException {
-        try (var document = Loader.loadPDF(pdf)) {
-            return new PDFTextStripper().getText(document);
-        }
     }
 
     /** A page for each situation, then battery, ignition, gauges: nothing is left out. */

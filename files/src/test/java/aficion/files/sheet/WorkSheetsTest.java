@@ -1,5 +1,6 @@
 package aficion.files.sheet;
 
+import static aficion.files.sheet.PdfText.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -24,8 +25,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 
 /** Sheets and lists around the design, read back as a person reads them. */
@@ -35,12 +34,6 @@ class WorkSheetsTest {
 
     private static Job roadster() {
         return DemoJobs.find("roadster").orElseThrow();
-    }
-
-    private static String text(byte[] pdf) throws IOException {
-        try (var document = Loader.loadPDF(pdf)) {
-            return new PDFTextStripper().getText(document);
-        }
     }
 
     private static byte[] picture() throws IOException {
