@@ -15,6 +15,7 @@ public final class Placings {
                                     row.text("kind"),
                                     new Celsius(row.number("hottest", 40, 200)),
                                     row.text("dry").equals("yes"),
+                                    row.text("cabin").equals("yes"),
                                     row.has("apart")
                                             ? Optional.of(
                                                     new Apart(
@@ -30,9 +31,11 @@ public final class Placings {
      * @param kind its name, as {@code FuseBox}
      * @param hottest the air it lasts in
      * @param dry whether spray spoils it
+     * @param cabin whether it may stand where people sit
      * @param apart what it stands away from
      */
-    public record Placing(String kind, Celsius hottest, boolean dry, Optional<Apart> apart) {
+    public record Placing(
+            String kind, Celsius hottest, boolean dry, boolean cabin, Optional<Apart> apart) {
         /** Whether a place is not too hot for it. */
         public boolean lasts(Zone zone) {
             return zone.ambient().value() <= hottest.value();

@@ -42,6 +42,11 @@ public enum Zone {
         return this == FRONT || this == UNDERBODY;
     }
 
+    /** Whether people sit there. */
+    public boolean isCabin() {
+        return this == CABIN || this == DASH;
+    }
+
     /** Whether the wind of the road turns a fan that stands there. */
     public boolean meetsWind() {
         return this == FRONT || this == ENGINE_BAY;

@@ -22,6 +22,7 @@ import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.Work;
 import aficion.job.WorkshopPractice;
+import aficion.job.edit.BodyEdit;
 import aficion.job.edit.CircuitEdit;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
@@ -34,6 +35,7 @@ import aficion.job.edit.WorkEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.route.RunLength;
+import aficion.route.StationId;
 import aficion.size.Assessment;
 import aficion.verb.Attempt;
 import aficion.verb.Connection;
@@ -191,6 +193,14 @@ public final class Insertion {
         names.put(part.id(), id);
         var kind = part.kind() instanceof ControlKind.Switch hand ? renamed(hand) : part.kind();
         make(new PartEdit.AddPart(new Part(id, part.name(), part.zone(), Optional.empty(), kind)));
+        station(part.id()).ifPresent(station -> make(new BodyEdit.Stand(id, station)));
+    }
+
+    /** Where the recipe has a part stand, in a body that has the place. */
+    private Optional<StationId> station(PartId part) {
+        return Optional.ofNullable(fragment.stands().get(part))
+                .filter(station ->
+                        design.body().flatMap(body -> body.plan().find(station)).isPresent());
     }
 
     /** The switch with a control that no other switch has. */

@@ -325,7 +325,7 @@ class HarnessTest {
         assertThat(dressed.wires()).isEqualTo(design.wires());
         assertThat(split.riders().get(new RunId(new StationId("mid"), TAIL))).hasSize(2);
         assertThatIllegalArgumentException().isThrownBy(() -> elsewhere.apply(design));
-        assertThat(new BodyEdit.LayAll().apply(design).wires())
+        assertThat(BodyEdit.LayAlong.of(design, _ -> true).apply(design).wires())
                 .allSatisfy(wire -> assertThat(wire.laid()).isInstanceOf(Laid.Routed.class));
     }
 
@@ -350,13 +350,10 @@ class HarnessTest {
     void everyWireOfALargeBodyFindsItsWay() {
         var design = lamps(60);
         var outline = Outline.of("car").getFirst();
-        var lain =
-                new BodyEdit.LayAll()
-                        .apply(
-                                new BodyEdit.SetBody(
-                                                Optional.of(
-                                                        new Body(outline.plan(outline.usual()))))
-                                        .apply(design));
+        var within =
+                new BodyEdit.SetBody(Optional.of(new Body(outline.plan(outline.usual()))))
+                        .apply(design);
+        var lain = BodyEdit.LayAlong.of(within, _ -> true).apply(within);
         double riding =
                 lain.riders().entrySet().stream()
                         .mapToDouble(run ->

@@ -11,6 +11,7 @@ import aficion.check.finding.Finding;
 import aficion.check.finding.Severity;
 import aficion.identify.Feed;
 import aficion.job.Action;
+import aficion.job.Body;
 import aficion.job.Circuit;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
@@ -27,6 +28,7 @@ import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
+import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.job.Work;
 import aficion.job.WorkshopPractice;
@@ -38,6 +40,7 @@ import aficion.quantity.Metres;
 import aficion.quantity.Volts;
 import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Recipe.Group;
+import aficion.route.StationId;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -85,6 +88,7 @@ class InsertionTest {
         return new Fragment(
                 List.of(part("S1", hand()), part("R1", load)),
                 Map.of(new PartId("R1"), JoinKind.Mass.BODY),
+                Map.of(),
                 List.of(lead(feed, own("S1.1"), false), lead(own("S1.2"), own("R1.+"), false)),
                 List.of());
     }
@@ -229,10 +233,54 @@ class InsertionTest {
                         "Warms.",
                         Circuit.Drops.ORDINARY,
                         List.of(),
-                        (_, _) -> new Fragment(body.parts(), body.mounts(), leads, body.moves()));
+                        (_, _) ->
+                                new Fragment(
+                                        body.parts(),
+                                        body.mounts(),
+                                        body.stands(),
+                                        leads,
+                                        body.moves()));
 
         assertThat(fits(Insertion.of(vehicle(), recipe, Map.of())).design().wires())
                 .hasSameSizeAs(heated(Map.of()).design().wires());
+    }
+
+    /**
+     * Where the recipe says, in a body that has the place; where such parts mostly do in others.
+     */
+    @Test
+    void aPartStandsWhereItsRecipeSays() {
+        var body = fragment(new Place.FeedFrom(Feed.ALWAYS, true), 4);
+        var stands =
+                Map.of(
+                        new PartId("S1"), new StationId("pedals"),
+                        new PartId("R1"), new StationId("bars-left"));
+        var recipe =
+                new Recipe(
+                        "heater",
+                        Group.COMFORT,
+                        "Heater",
+                        "Warms.",
+                        Circuit.Drops.ORDINARY,
+                        List.of(),
+                        (_, _) ->
+                                new Fragment(
+                                        body.parts(),
+                                        body.mounts(),
+                                        stands,
+                                        body.leads(),
+                                        body.moves()));
+        var car = vehicle().withBody(Optional.of(Body.usual(Vehicle.Sort.CAR)));
+
+        var fit = fits(Insertion.of(car, recipe, Map.of()));
+        var hand = fit.design().part(new PartId("S1"));
+        var heater = fit.design().part(new PartId("R1"));
+        var lain = fit.design().body().orElseThrow();
+        assertThat(lain.station(hand)).isEqualTo(new StationId("pedals"));
+        assertThat(lain.station(heater)).isEqualTo(new StationId("cabin"));
+        assertThat(lain.stands()).containsOnlyKeys(hand.id());
+        assertThat(fit.edit().apply(car)).isEqualTo(fit.design());
+        assertThat(fits(Insertion.of(vehicle(), recipe, Map.of())).design().body()).isEmpty();
     }
 
     @Test

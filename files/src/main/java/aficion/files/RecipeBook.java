@@ -22,6 +22,7 @@ import aficion.recipe.Place;
 import aficion.recipe.Proposal;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
+import aficion.route.StationId;
 import aficion.words.Wording;
 import aficion.words.Words;
 import java.io.IOException;
@@ -238,6 +239,7 @@ public final class RecipeBook {
                 "sort", vehicle.sort().orElse(Vehicle.Sort.CAR).name().toLowerCase(Locale.ROOT));
         var parts = new ArrayList<Part>();
         var mounts = new HashMap<PartId, JoinKind.Mass>();
+        var stands = new HashMap<PartId, StationId>();
         for (var node : tree.path("parts")) {
             if (holds(node, answers)) {
                 var id = new PartId(word(node, "id"));
@@ -251,6 +253,9 @@ public final class RecipeBook {
                 if (node.has("earth")) {
                     mounts.put(id, constant(JoinKind.Mass.class, word(node, "earth")));
                 }
+                if (node.has("station")) {
+                    stands.put(id, new StationId(word(node, "station")));
+                }
             }
         }
         var leads = new ArrayList<Lead>();
@@ -263,7 +268,7 @@ public final class RecipeBook {
         for (var node : tree.path("moves")) {
             moves.add(new Fragment.Move(place(word(node, "from")), place(word(node, "to"))));
         }
-        return new Fragment(parts, mounts, leads, moves);
+        return new Fragment(parts, mounts, stands, leads, moves);
     }
 
     private static Lead lead(JsonNode node) {

@@ -104,6 +104,7 @@ public final class RecipeMaker {
         node.put("id", part.id().value())
                 .put("name", part.name())
                 .put("zone", JobMapping.key(part.zone()));
+        design.body().ifPresent(body -> node.put("station", body.station(part).value()));
         part.mount()
                 .map(design::part)
                 .ifPresent(earth -> {

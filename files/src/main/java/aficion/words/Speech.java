@@ -346,7 +346,7 @@ public final class Speech {
             case BodyEdit.Split(var run, _) -> Words.of("edit.Split", run(run));
             case BodyEdit.Stand(var part, var station) ->
                     Words.of("edit.Stand", part, station(station));
-            case BodyEdit.LayAll() -> Words.of("edit.LayAll");
+            case BodyEdit.LayAlong(var wires) -> Words.of("edit.LayAlong", wires.size());
         };
     }
 

@@ -22,6 +22,7 @@ import aficion.recipe.Insertion;
 import aficion.recipe.Insertion.Fit;
 import aficion.recipe.Question;
 import aficion.recipe.Recipe;
+import aficion.route.StationId;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
@@ -264,6 +265,27 @@ class RecipeBookTest {
                 .isEmpty();
     }
 
+    /** What a rider's hand works stands on the bars; in a car the same recipe finds the dash. */
+    @Test
+    void whatARidersHandWorksStandsOnTheBars() {
+        for (var sort : List.of(Vehicle.Sort.MOTORCYCLE, Vehicle.Sort.CAR)) {
+            var vehicle =
+                    new Vehicle(
+                            "test", 1960, new Volts(12), Vehicle.Pole.NEGATIVE, Optional.of(sort));
+            var design =
+                    proposed(
+                            Design.empty(vehicle, HouseRules.USUAL)
+                                    .withBody(Optional.of(Body.usual(sort))));
+            var button =
+                    design.parts().stream()
+                            .filter(part -> part.name().equals("horn button"))
+                            .findFirst()
+                            .orElseThrow();
+            assertThat(design.body().orElseThrow().station(button))
+                    .isEqualTo(new StationId(sort == Vehicle.Sort.CAR ? "dash" : "bars-left"));
+        }
+    }
+
     private static Design proposed(Design empty) {
         var design = empty;
         var sort = design.vehicle().sort().orElseThrow();
@@ -391,7 +413,8 @@ class RecipeBookTest {
                 "\"to\": \"X1.+\"|\"to\": \"X7.+\"|X7.+",
                 "\"to\": \"X1.+\"|\"to\": \"X1\"|X1 is no terminal",
                 "\"type\": \"load\"|\"type\": \"anvil\"|anvil",
-                "\"zone\": \"front\"|\"zone\": \"attic\"|attic"
+                "\"zone\": \"front\"|\"zone\": \"attic\"|attic",
+                "\"station\": \"bars-left\"|\"station\": \"Left bar\"|names no station"
             })
     void aRecipeThatIsWrongIsRefusedAsItIsRead(String right, String wrong, String told)
             throws IOException {

@@ -43,6 +43,14 @@ public interface FitFinding {
         }
     }
 
+    /** A part that does not belong where people sit. */
+    record PlacedInCabin(PartId part, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToConsider {
+        public PlacedInCabin {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A part nearer to one that disturbs it than it may stand. */
     record PlacedTooNear(PartId part, PartId other, Metres least, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToConsider {

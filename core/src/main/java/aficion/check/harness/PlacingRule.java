@@ -22,9 +22,9 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Parts that stand where they do not last: in air hotter than they stand, in spray, too near to
- * what disturbs them (docs/SOURCES.md, {@code placing.csv}). The remedy is the nearest place of the
- * body that is none of these.
+ * Parts that stand where they do not last: in air hotter than they stand, in spray, where people
+ * sit, too near to what disturbs them (docs/SOURCES.md, {@code placing.csv}). The remedy is the
+ * nearest place of the body that is none of these.
  */
 public final class PlacingRule implements Rule {
     @Override
@@ -61,6 +61,10 @@ public final class PlacingRule implements Rule {
                             placing.hottest(),
                             elsewhere(design, part, placing)));
         }
+        if (crowds(design, placing, zone)) {
+            return Optional.of(
+                    new FitFinding.PlacedInCabin(part.id(), elsewhere(design, part, placing)));
+        }
         return spoils(design, placing, zone)
                 ? Optional.of(
                         new FitFinding.PlacedInSpray(part.id(), elsewhere(design, part, placing)))
@@ -68,9 +72,16 @@ public final class PlacingRule implements Rule {
     }
 
     private static boolean spoils(Design design, Placing placing, Zone zone) {
-        boolean hasDryPlace =
-                design.vehicle().sort().filter(sort -> sort != Vehicle.Sort.MOTORCYCLE).isPresent();
-        return placing.dry() && zone.isWet() && hasDryPlace;
+        return placing.dry() && zone.isWet() && isRoomy(design);
+    }
+
+    private static boolean crowds(Design design, Placing placing, Zone zone) {
+        return !placing.cabin() && zone.isCabin() && isRoomy(design);
+    }
+
+    /** Whether it has a dry place, and one to sit in. */
+    private static boolean isRoomy(Design design) {
+        return design.vehicle().sort().filter(sort -> sort != Vehicle.Sort.MOTORCYCLE).isPresent();
     }
 
     private static List<Edit> elsewhere(Design design, Part part, Placing placing) {
@@ -86,6 +97,7 @@ public final class PlacingRule implements Rule {
                 .filter(station ->
                         placing.lasts(station.zone())
                                 && !spoils(design, placing, station.zone())
+                                && !crowds(design, placing, station.zone())
                                 && station.zone() != Zone.MOVING
                                 && quiet(design, part, placing, station))
                 .min(Comparator.comparingDouble(station -> station.at().to(here).value()))

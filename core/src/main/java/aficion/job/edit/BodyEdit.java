@@ -4,13 +4,19 @@ import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.Laid;
 import aficion.job.PartId;
+import aficion.job.Wire;
+import aficion.job.WireId;
 import aficion.quantity.Metres;
 import aficion.route.Covering;
 import aficion.route.Plan;
 import aficion.route.RunId;
+import aficion.route.RunLength;
 import aficion.route.Station;
 import aficion.route.StationId;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /** A change of the vehicle's body, or of what stands where in it. */
@@ -66,15 +72,39 @@ public sealed interface BodyEdit extends Edit {
         }
     }
 
-    /** Lays every wire along the body, whatever length it was given. */
-    record LayAll() implements BodyEdit {
+    /** Lays wires along the body that were given a length: it follows their runs from then on. */
+    record LayAlong(List<WireId> wires) implements BodyEdit {
+        public LayAlong {
+            wires = List.copyOf(wires);
+        }
+
+        /** Those of which nobody has measured the length. */
+        public static LayAlong assumed(Design design) {
+            return of(design, wire -> wire.length() instanceof RunLength.Assumed);
+        }
+
+        /**
+         * Those for which something holds. A lead that is stated to go without a guard keeps the
+         * length that is its reason.
+         */
+        public static LayAlong of(Design design, Predicate<Wire> which) {
+            return new LayAlong(
+                    design.wires().stream()
+                            .filter(wire -> wire.laid() instanceof Laid.Stated)
+                            .filter(wire -> wire.unguarded().isEmpty())
+                            .filter(which)
+                            .map(Wire::id)
+                            .toList());
+        }
+
         @Override
         public Design apply(Design design) {
             body(design);
+            var laid = Set.copyOf(wires);
             return design.withWires(
                     design.wires().stream()
                             .map(wire ->
-                                    wire.laid() instanceof Laid.Stated
+                                    laid.contains(wire.id())
                                             ? wire.withLaid(
                                                     Laid.Routed.by(Optional.empty(), wire.slack()))
                                             : wire)

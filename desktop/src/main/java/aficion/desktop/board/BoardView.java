@@ -1,13 +1,18 @@
 package aficion.desktop.board;
 
+import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.harness.Board;
 import aficion.job.Design;
+import aficion.job.edit.BodyEdit;
 import aficion.route.StationId;
 import aficion.words.Words;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
@@ -29,6 +34,9 @@ final class BoardView extends VBox {
     private final ToggleGroup sides = new ToggleGroup();
     private final ToggleButton vehicle = side("board.vehicle");
     private final ToggleButton board = side("board.forming");
+    private final Label loose = Texts.label("", "quiet");
+    private final Button lay =
+            Texts.button(Words.of("board.loose.lay"), "plain-button", this::layLoose);
     private Optional<BoardDrawing> drawing = Optional.empty();
     private Optional<Design> shown = Optional.empty();
 
@@ -37,7 +45,10 @@ final class BoardView extends VBox {
         this.first = new MeasureFirst(bench);
         this.forming = new FormingView(bench, command);
         VBox.setVgrow(forming, Priority.ALWAYS);
-        head.getChildren().addAll(vehicle, board);
+        lay.setId("board-loose-lay");
+        loose.setId("board-loose");
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getChildren().addAll(vehicle, board, Texts.spring(), loose, lay);
         vehicle.setSelected(true);
         sides.selectedToggleProperty().addListener((_, _, _) -> arrange());
         setId("board");
@@ -67,12 +78,30 @@ final class BoardView extends VBox {
         if (drawing.isPresent()) {
             ground.getChildren().setAll(drawing.get());
             first.refresh();
+            tellLoose(design);
         } else {
             ground.getChildren().setAll(new BodyForm(bench));
         }
         arrange();
         live();
         choose();
+    }
+
+    /** Says how many wires of the circuit in focus, or of all, do not follow their runs. */
+    private void tellLoose(Design design) {
+        int count = loose(design).wires().size();
+        loose.setText(count == 0 ? "" : Words.of("board.loose", count));
+        lay.setVisible(count > 0);
+    }
+
+    private BodyEdit.LayAlong loose(Design design) {
+        var focus = bench.focus().get();
+        return BodyEdit.LayAlong.of(
+                design, wire -> focus.isEmpty() || focus.get().equals(wire.circuit()));
+    }
+
+    private void layLoose() {
+        bench.perform(loose(bench.design()));
     }
 
     private ToggleButton side(String words) {

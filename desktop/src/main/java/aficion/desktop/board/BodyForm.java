@@ -119,6 +119,7 @@ final class BodyForm extends VBox {
                 new CompositeEdit(
                         CompositeEdit.Reason.LAY,
                         List.<Edit>of(
-                                new BodyEdit.SetBody(Optional.of(body)), new BodyEdit.LayAll())));
+                                new BodyEdit.SetBody(Optional.of(body)),
+                                BodyEdit.LayAlong.assumed(bench.design()))));
     }
 }

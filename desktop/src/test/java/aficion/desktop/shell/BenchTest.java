@@ -20,7 +20,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.event.ActionEvent;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -252,12 +251,6 @@ class BenchTest extends WindowTest {
         assertThat(byId("practice")).isEmpty();
         assertThat(byId("bench")).isPresent();
         assertThat(bench.practising().get()).isFalse();
-    }
-
-    /** What a button does that may lie further down than the panel shows. */
-    private void fire(String id) {
-        onScreen(() -> ((ButtonBase) byId(id).orElseThrow()).fire());
-        settle();
     }
 
     /** An edit under a round ends it; what was pulled is put back, and nothing is broken. */

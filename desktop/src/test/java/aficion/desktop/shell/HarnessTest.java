@@ -18,6 +18,7 @@ import aficion.make.Making;
 import aficion.quantity.Metres;
 import aficion.route.Plan;
 import aficion.route.RunId;
+import aficion.route.RunLength;
 import aficion.route.StationId;
 import aficion.stock.Stock;
 import java.io.IOException;
@@ -119,11 +120,28 @@ class HarnessTest extends WindowTest {
         until(() -> byId("board-drawing").isPresent());
 
         assertThat(bench.design().wires())
-                .allSatisfy(wire -> assertThat(wire.laid()).isInstanceOf(Laid.Routed.class));
+                .filteredOn(wire -> !(wire.laid() instanceof Laid.Routed))
+                .isNotEmpty()
+                .allMatch(wire -> wire.length() instanceof RunLength.Measured);
         assertThat(plan().runs()).allSatisfy(run -> assertThat(run.measured()).isEmpty());
         push(KeyCode.CONTROL, KeyCode.Z);
         settle();
         assertThat(bench.design().body()).isEmpty();
+    }
+
+    /** What keeps the length it was given is counted, and laid along the runs by a press. */
+    @Test
+    void whatHasALengthOfItsOwnIsLaidAlongTheRunsByAPress() {
+        focusOn("5");
+        board();
+        assertThat(text("board-loose")).startsWith("16 wires keep the lengths");
+        press("board-loose-lay");
+        assertThat(bench.design().wiresOf(new CircuitId("5")))
+                .filteredOn(wire -> !(wire.laid() instanceof Laid.Routed))
+                .isNotEmpty()
+                .allMatch(wire -> wire.unguarded().isPresent());
+        assertThat(text("board-loose")).isEmpty();
+        assertThat(text("undo")).contains("16 wires");
     }
 
     /** Space is always the next thing, B takes it back, and a wire done is followed by the next. */

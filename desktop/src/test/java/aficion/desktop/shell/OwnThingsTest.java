@@ -26,11 +26,6 @@ class OwnThingsTest extends WindowTest {
         interact(() -> ((TextField) node(field)).setText(text));
     }
 
-    private void fire(String button) {
-        interact(() -> ((Button) node(button)).fire());
-        settle();
-    }
-
     @Test
     void aPartOfTheShelfIsKeptWithItsFiguresAndPutInAgain() {
         focusOn("5");

@@ -41,11 +41,16 @@ import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.robot.Motion;
+import org.testfx.service.query.PointQuery;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
@@ -54,6 +59,12 @@ import org.testfx.util.WaitForAsyncUtils;
  */
 abstract class WindowTest extends ApplicationTest {
     static final PseudoClass LIVE = PseudoClass.getPseudoClass("live");
+
+    /** So often what waits for the application thread is let run: what comes last asks for more. */
+    private static final int ROUNDS = 2;
+
+    /** So long an answer of the application thread is waited for. */
+    private static final int MOST_MILLIS = 60_000;
 
     Workbench bench;
     JobFiles files;
@@ -167,7 +178,7 @@ abstract class WindowTest extends ApplicationTest {
                         && isOfFocus(bench.drawing().get(), Diagram::circuit)
                         && (!bench.testing().get()
                                 || isOfFocus(bench.plan().get(), BenchPlan::circuit)));
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
     }
 
     private <T> boolean isOfFocus(Optional<ForJob<T>> shown, Function<T, CircuitId> circuit) {
@@ -185,7 +196,7 @@ abstract class WindowTest extends ApplicationTest {
         } catch (java.util.concurrent.TimeoutException e) {
             throw new AssertionError("it did not come", e);
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
     }
 
     WireId wireNumbered(String number) {
@@ -196,10 +207,42 @@ abstract class WindowTest extends ApplicationTest {
                 .id();
     }
 
+    @Override
+    public FxRobot interact(Runnable runnable) {
+        WaitForAsyncUtils.waitForAsyncFx(MOST_MILLIS, runnable);
+        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
+        return this;
+    }
+
+    /** At once, without the way of the pointer to it, which nothing here heeds. */
+    @Override
+    public FxRobot clickOn(Node node, Motion motion, MouseButton... buttons) {
+        return click(point(node), buttons);
+    }
+
+    @Override
+    public FxRobot clickOn(String query, Motion motion, MouseButton... buttons) {
+        return click(point(query), buttons);
+    }
+
+    private FxRobot click(PointQuery at, MouseButton... buttons) {
+        var mouse = robotContext().getMouseRobot();
+        mouse.moveNoWait(at.query());
+        mouse.pressNoWait(buttons);
+        mouse.release(buttons);
+        return this;
+    }
+
     void press(String id) {
         var node = node(id);
         clickOn(node);
         settle();
+    }
+
+    /** What a button does that may lie further down than its panel shows. */
+    void fire(String id) {
+        until(() -> byId(id).isPresent());
+        onScreen(((ButtonBase) byId(id).orElseThrow())::fire);
     }
 
     /** Does something on the application thread, as an event would. */
@@ -293,13 +336,19 @@ abstract class WindowTest extends ApplicationTest {
                 .map(node -> ((Labeled) node).getText());
     }
 
+    /** Where the step in hand asks for volts. */
+    private Optional<Terminal> asked() {
+        var task = text("bench-task");
+        return Terminal.parse(task.substring(task.lastIndexOf(' ') + 1));
+    }
+
     /** Reads what is advised, as it is with a fault, until one is named. */
     void followAdvice(Fault fault) {
         var hidden = new Solver(Faulty.of(Netlist.of(bench.design()), fault));
         for (int i = 0; i < 12 && byId("reason-named").isEmpty(); i++) {
-            press("reason-read");
-            var task = text("bench-task");
-            var at = Terminal.parse(task.substring(task.lastIndexOf(' ') + 1)).orElseThrow();
+            fire("reason-read");
+            until(() -> asked().isPresent());
+            var at = asked().orElseThrow();
             var point = ((Outcome.Solved) hidden.solve(bench.conditions().get())).point();
             write(bench.units().print(point.voltsAt(at).orElse(new Volts(0))));
             push(KeyCode.ENTER);
