@@ -44,6 +44,7 @@ import aficion.verb.Tidying;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -77,7 +78,7 @@ public final class Insertion {
     private final Map<PartId, PartId> names = new HashMap<>();
     private final Map<String, String> controls = new HashMap<>();
     private final List<Edit> edits = new ArrayList<>();
-    private final Set<Place> lacking = new HashSet<>();
+    private final Set<Place> lacking = new LinkedHashSet<>();
     private final Map<Place, Terminal> found = new HashMap<>();
     private Design now;
     private @Nullable Assessment assessed;
