@@ -15,6 +15,7 @@ import aficion.job.Body;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.InvalidJob;
+import aficion.job.JoinKind;
 import aficion.job.Laid;
 import aficion.job.PartId;
 import aficion.job.Terminal;
@@ -270,6 +271,59 @@ class HarnessTest {
         assertThat(Plugging.undivided(Assessment.of(design), HOLE)).hasSize(1);
         assertThat(Plugging.undivided(Assessment.of(thick), HOLE)).isEmpty();
         assertThat(Plugging.at(Assessment.of(thick), HOLE)).isInstanceOf(Attempt.Refused.class);
+    }
+
+    /** Of a given length each piece gets its share of the way: one metre of 3.3 as it is drawn. */
+    @Test
+    void aWireOfAGivenLengthIsPartedByItsShareOfTheWay() {
+        var design = lying(1);
+        var lead = leads(design).getFirst();
+        design =
+                new WireEdit.Lay(
+                                lead.id(),
+                                new Laid.Stated(
+                                        new RunLength.Measured(new Metres(6.6)), Zone.CABIN))
+                        .apply(design);
+        var parted = plugged(design, HOLE);
+
+        var behind = parted.wiresAt(new Terminal(new PartId("H1"), "58")).getFirst();
+        var before =
+                parted.wires().stream()
+                        .filter(wire ->
+                                !wire.id().equals(lead.id()) && wire.from().equals(lead.from()))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(before.length().metres().value()).isCloseTo(2, within(1e-9));
+        assertThat(behind.length().metres().value()).isCloseTo(4.6, within(1e-9));
+        assertThat(behind.length()).isInstanceOf(RunLength.Assumed.class);
+    }
+
+    /** No body takes sixty wires: they are shared out, and none is left in one piece. */
+    @Test
+    void manyWiresAreSharedOutOverSeveralBodies() {
+        var design = lying(60);
+        var parted = plugged(design, HOLE);
+
+        assertThat(Plugging.undivided(Assessment.of(parted), HOLE)).isEmpty();
+        assertThat(parted.wires()).hasSize(design.wires().size() + 60);
+        var bodies =
+                parted.parts().stream()
+                        .filter(part -> part.kind() instanceof JoinKind.Connector)
+                        .map(part -> (JoinKind.Connector) part.kind())
+                        .toList();
+        assertThat(bodies).hasSizeGreaterThan(1);
+        assertThat(bodies.stream().mapToInt(body -> body.ways().size()).sum()).isEqualTo(60);
+        assertThat(bodies)
+                .allSatisfy(body ->
+                        assertThat(body.housed().orElseThrow().sockets())
+                                .isEqualTo(JoinKind.Half.A));
+        assertThat(parted.wires()).extracting(Wire::number).doesNotHaveDuplicates();
+    }
+
+    private static Design plugged(Design design, StationId at) {
+        var attempt = Plugging.at(Assessment.of(design), at);
+        assertThat(attempt).isInstanceOf(Attempt.Possible.class);
+        return ((Attempt.Possible) attempt).edit().apply(design);
     }
 
     /** One wire of 1.9 mm passes a grommet of 4. */

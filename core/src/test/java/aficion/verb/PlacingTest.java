@@ -8,6 +8,7 @@ import aficion.catalogue.Insulation;
 import aficion.catalogue.Zone;
 import aficion.fault.Fault;
 import aficion.job.CircuitId;
+import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -23,7 +24,11 @@ import aficion.job.Termination;
 import aficion.job.WireId;
 import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
+import aficion.quantity.Farads;
+import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import aficion.verb.Attempt.Possible;
@@ -149,6 +154,104 @@ class PlacingTest {
         assertThat(loose(load())).startsWith("R");
         assertThat(loose(design.part(new PartId("K1")).kind())).startsWith("K");
         assertThat(loose(design.part(new PartId("S1")).kind())).startsWith("S");
+    }
+
+    @Test
+    void whatIsNotSeenOftenHasItsLetterToo() {
+        assertThat(loose(new ControlKind.Points(4, new Ratio(0.6)))).startsWith("S");
+        assertThat(
+                        loose(
+                                new ControlKind.LevelSwitch(
+                                        "oil",
+                                        Optional.of(new Ratio(0.2)),
+                                        Optional.empty(),
+                                        true,
+                                        new Amps(2))))
+                .startsWith("S");
+        assertThat(
+                        loose(
+                                new ControlKind.IgnitionBox(
+                                        ControlKind.IgnitionBox.Form.TRANSISTOR,
+                                        4,
+                                        new Ratio(0.4),
+                                        new Amps(0.5))))
+                .startsWith("A");
+        assertThat(loose(new ControlKind.LatchingRelay(new Volts(12), new Ohms(80), new Amps(30))))
+                .startsWith("K");
+        assertThat(loose(starter())).startsWith("M");
+        assertThat(loose(new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.008))))
+                .startsWith("T");
+        assertThat(loose(new LoadKind.Ammeter(new Amps(30)))).startsWith("P");
+        assertThat(loose(new LoadKind.WarningLamp(new Watts(2), new Volts(13.2)))).startsWith("H");
+        assertThat(loose(new LoadKind.Buzzer(new Volts(12), new Amps(0.2)))).startsWith("R");
+        assertThat(loose(new JoinKind.Stabiliser(new Volts(10)))).startsWith("R");
+        assertThat(loose(new JoinKind.Capacitor(new Farads(2e-7)))).startsWith("C");
+        assertThat(loose(connector())).startsWith("X");
+    }
+
+    private static LoadKind.Starter starter() {
+        return new LoadKind.Starter(new Ohms(0.05), new Ohms(1));
+    }
+
+    private static JoinKind.Connector connector() {
+        return new JoinKind.Connector(List.of("1", "2"), new Amps(20), Optional.empty());
+    }
+
+    /**
+     * What leads a wire through does so by the pins that are meant, in at one and out at the other.
+     */
+    @Test
+    void aWireIsLedInAndOutByThePinsThatAreMeant() {
+        assertThat(through(new JoinKind.Diode(new Amps(3)))).containsExactly("A", "K");
+        assertThat(through(new LoadKind.Ammeter(new Amps(30)))).containsExactly("A", "B");
+        assertThat(through(new JoinKind.Resistor(new Ohms(1)))).containsExactly("1", "2");
+        assertThat(through(connector())).containsExactly("1a", "1b");
+        assertThat(through(new JoinKind.Stabiliser(new Volts(10)))).containsExactly("B", "I");
+        assertThat(
+                        through(
+                                new ControlKind.LatchingRelay(
+                                        new Volts(12), new Ohms(80), new Amps(30))))
+                .containsExactly("30", "87");
+        assertThat(through(new LoadKind.WarningLamp(new Watts(2), new Volts(13.2))))
+                .containsExactly("1", "2");
+        assertThat(
+                        through(
+                                new GuardKind.FuseBox(
+                                        List.of(
+                                                new GuardKind.Way(
+                                                        "1", FuseType.BLADE, new Amps(5))))))
+                .containsExactly("1a", "1b");
+        assertThat(through(design.part(new PartId("S1")).kind())).containsExactly("1", "2");
+    }
+
+    /** The pins at which the wire to the lamp comes in and goes on. */
+    private List<String> through(Kind kind) {
+        var wire = new WireId("w4");
+        var attempt = Placing.into(design, wire, "it", kind);
+        var put = part(design, attempt);
+        var after = ((Possible) attempt).edit().apply(design);
+        var in =
+                after.wiresAt(at("S1.2")).stream()
+                        .map(each -> each.to().terminal())
+                        .filter(end -> end.part().equals(put.id()))
+                        .findFirst()
+                        .orElseThrow();
+        return List.of(in.pin(), after.wiresAt(at("H1.58")).getFirst().from().terminal().pin());
+    }
+
+    @Test
+    void heavyPostsTakeRings() {
+        var alternator =
+                new SourceKind.Alternator(new Volts(14.2), new Amps(45), new Ohms(4), new Ratio(2));
+        var dynamo = new SourceKind.Dynamo(new Amps(20), new Ohms(6), new Ratio(2), new Rpm(1000));
+
+        assertThat(end(starter(), "30")).isEqualTo(Termination.RING_M8);
+        assertThat(end(starter(), "50")).isEqualTo(Termination.BLADE_6_3);
+        assertThat(end(alternator, "B+")).isEqualTo(Termination.RING_M6);
+        assertThat(end(alternator, "D+")).isEqualTo(Termination.BLADE_6_3);
+        assertThat(end(dynamo, "D")).isEqualTo(Termination.RING_M5);
+        assertThat(end(new JoinKind.EarthPoint(JoinKind.Mass.BODY, new Ohms(0.001)), "E"))
+                .isEqualTo(Termination.RING_M6);
     }
 
     @Test

@@ -10,8 +10,10 @@ import aficion.check.Findings;
 import aficion.check.finding.Finding;
 import aficion.identify.Purposes;
 import aficion.job.Acceptance;
+import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.Colouring;
+import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -21,6 +23,7 @@ import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Pinned.Trait;
+import aficion.job.Position;
 import aficion.job.Termination;
 import aficion.job.Wire;
 import aficion.job.WireColour;
@@ -43,7 +46,9 @@ import aficion.solve.Solver;
 import aficion.verb.Attempt.Possible;
 import aficion.verb.Attempt.Refusal;
 import aficion.verb.Attempt.Refused;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -181,6 +186,84 @@ class VerbsTest {
                 .containsExactly("1.02", "1.03", "1.04");
     }
 
+    /** In whatever order wires are listed: from the source on, each branch to its end. */
+    @Test
+    void theOrderOfTheListDoesNotMatter() {
+        var listed =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 10)
+                        .part("J1", new JoinKind.Splice())
+                        .part("J2", new JoinKind.Splice())
+                        .lamp("H1", 5)
+                        .lamp("H2", 5)
+                        .wire("J2.J", "H2.58", "1mm2", 1)
+                        .wire("J1.J", "H1.58", "1mm2", 1)
+                        .wire("F1.2", "J1.J", "1mm2", 1)
+                        .wire("J1.J", "J2.J", "1mm2", 1)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                        .build();
+        var with = done(Tidying.renumber(listed, CIRCUIT), listed);
+
+        assertThat(
+                        with.wires().stream()
+                                .sorted(Comparator.comparing(Wire::number))
+                                .map(wire -> wire.from().terminal() + " " + wire.to().terminal())
+                                .filter(text -> !text.startsWith("B1.-")))
+                .containsExactly("B1.+ F1.1", "F1.2 J1.J", "J1.J H1.58", "J1.J J2.J", "J2.J H2.58");
+    }
+
+    /** The right one goes to the other pin of the switch, to the right joint, in its own colour. */
+    @Test
+    void theOtherSideGoesToItsOwnPinAndJoint() {
+        var signals =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "signal",
+                        List.of("49a", "L", "R"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("left", false, List.of(new Contact("49a", "L"))),
+                                new Position("right", false, List.of(new Contact("49a", "R")))),
+                        new Amps(10));
+        var built =
+                DesignBuilder.twelveVolts()
+                        .part("S5", signals)
+                        .part("J1", new JoinKind.Splice())
+                        .part("J2", new JoinKind.Splice())
+                        .lamp("H1", 21)
+                        .lamp("H3", 5)
+                        .wire("S5.L", "H1.58", "1mm2", 1)
+                        .wire("J1.J", "H3.58", "1mm2", 1)
+                        .build();
+        var named = built;
+        for (var name :
+                Map.of(
+                                "J1", "left joint",
+                                "J2", "right joint",
+                                "H1", "left signal",
+                                "H3", "side lamp, left")
+                        .entrySet()) {
+            named = new PartEdit.Rename(new PartId(name.getKey()), name.getValue()).apply(named);
+        }
+        for (var wire : named.wiresAt(named.part(new PartId("H1")).terminal("58"))) {
+            named =
+                    new WireEdit.Recolour(
+                                    wire.id(),
+                                    new WireColour(Colour.GREEN, Optional.of(Colour.RED)))
+                            .apply(named);
+        }
+
+        var signal = done(OtherSide.of(named, new PartId("H1")), named).wires().getLast();
+        assertThat(signal.from().terminal()).hasToString("S5.R");
+        assertThat(signal.colour().british()).isEqualTo("GW");
+        var side = done(OtherSide.of(named, new PartId("H3")), named).wires().getLast();
+        assertThat(side.from().terminal()).hasToString("J2.J");
+        assertThat(OtherSide.Side.ofPin("49aR")).contains(OtherSide.Side.RIGHT);
+        assertThat(OtherSide.Side.ofPin("L")).contains(OtherSide.Side.LEFT);
+        assertThat(OtherSide.Side.ofPin("49a")).isEmpty();
+        assertThat(OtherSide.Side.ofPin("XL")).isEmpty();
+    }
+
     @Test
     void purposesFollowFromWhatWiresMeetAndWhenTheyAreLive() {
         var purposes = Purposes.of(design);
@@ -238,6 +321,8 @@ class VerbsTest {
                 .isEqualTo(second);
         assertThat(Leads.move(design, BEHIND_FUSE, false, second))
                 .isEqualTo(new Refused(Refusal.SAME_TERMINAL));
+        assertThat(Leads.move(design, BEHIND_FUSE, true, second))
+                .isEqualTo(new Refused(Refusal.NOTHING_TO_DO));
         assertThat(Leads.exchange(design, new PartId("H1")))
                 .isEqualTo(new Refused(Refusal.NOT_TWO_LEADS));
         assertThat(done(Leads.exchange(design, new PartId("S1")), design).wire(LAMP_WIRE).from())
