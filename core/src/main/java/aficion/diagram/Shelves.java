@@ -2,9 +2,12 @@ package aficion.diagram;
 
 import aficion.diagram.Diagram.Box;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Boxes kept by the height they lie at, so that those in the way of another are found without
@@ -33,6 +36,27 @@ public final class Shelves {
             }
         }
         return true;
+    }
+
+    /** The first of some places that is free, which is taken then. */
+    public <T> Optional<T> takeFree(List<T> places, Function<T, Box> box) {
+        var free = places.stream().filter(place -> isFree(box.apply(place))).findFirst();
+        free.map(box).ifPresent(this::add);
+        return free;
+    }
+
+    /** The same; where none is free the one that the fewest boxes overlap. */
+    public <T> Optional<T> take(List<T> places, Function<T, Box> box) {
+        return takeFree(places, box)
+                .or(() -> {
+                    var least =
+                            places.stream()
+                                    .min(
+                                            Comparator.comparingInt(
+                                                    place -> overlapping(box.apply(place))));
+                    least.map(box).ifPresent(this::add);
+                    return least;
+                });
     }
 
     /** How many boxes overlap that one. */

@@ -208,15 +208,11 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
 
     /** A face where there is room for it; none where there is none. */
     private List<Mark> face(Face face, Point at, double outward, Shelves taken) {
-        return places(at, face.wide(), face.high() + LINE, outward)
-                .filter(each -> isInside(each.box) && taken.isFree(each.box))
-                .findFirst()
-                .map(place -> {
-                    taken.add(place.box);
-                    return face.marks(Optional.empty()).stream()
-                            .map(mark -> mark.moved(place.box.x(), place.box.y() + LINE))
-                            .toList();
-                })
+        return taken.takeFree(inside(at, face.wide(), face.high() + LINE, outward), Place::box)
+                .map(place ->
+                        face.marks(Optional.empty()).stream()
+                                .map(mark -> mark.moved(place.box.x(), place.box.y() + LINE))
+                                .toList())
                 .orElse(List.of());
     }
 
@@ -227,23 +223,17 @@ public record FormingPicture(FormingBoard board, double scale, BoardWords words)
         }
         double width = lines.stream().mapToDouble(words::width).max().orElse(0);
         double height = LINE * lines.size();
-        var place =
-                places(at, width, height, outward)
-                        .filter(each -> isInside(each.box) && taken.isFree(each.box))
-                        .findFirst()
-                        .or(() ->
-                                places(at, width, height, outward)
-                                        .filter(each -> isInside(each.box))
-                                        .min(
-                                                Comparator.comparingInt(
-                                                        each -> taken.overlapping(each.box))));
-        return place.map(found -> written(lines, found, at, taken, look)).orElse(List.of());
+        return taken.take(inside(at, width, height, outward), Place::box)
+                .map(found -> written(lines, found, at, look))
+                .orElse(List.of());
     }
 
-    private List<Mark> written(
-            List<String> lines, Place place, Point at, Shelves taken, Look look) {
+    private List<Place> inside(Point at, double width, double height, double outward) {
+        return places(at, width, height, outward).filter(each -> isInside(each.box)).toList();
+    }
+
+    private List<Mark> written(List<String> lines, Place place, Point at, Look look) {
         var box = place.box;
-        taken.add(box);
         var marks = new ArrayList<Mark>();
         if (Math.hypot(place.anchor.x() - at.x(), place.anchor.y() - at.y()) > NEAR[2]) {
             marks.add(new Mark.Line(List.of(at, place.anchor), Pen.of(Ink.THIN)));

@@ -8,6 +8,7 @@ import aficion.diagram.Pen;
 import aficion.diagram.Pen.Ink;
 import aficion.diagram.Pen.Look;
 import aficion.diagram.Phrase;
+import aficion.diagram.Shelves;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,16 @@ public record Plot(
     private static final double WORDS = 14;
     private static final double LETTER = 5.6;
     private static final double TICK = 26;
+
+    /** How closely a curve is kept clear of words. */
+    private static final double CLEAR = 6;
+
+    /** Into so many parts a curve is divided for where its name may stand. */
+    private static final int SHARES = 8;
+
+    /** So many rows above and below a spot its words may stand in. */
+    private static final int ROWS = 5;
+
     private static final int MOST = 6;
     private static final int LEAST = 2;
 
@@ -111,6 +122,7 @@ public record Plot(
         var frame = new Frame(wide, high);
         grounds.forEach(ground -> frame.ground(ground, marks));
         frame.grid(marks);
+        curves.forEach(frame::keepClear);
         uprights.forEach(upright -> frame.upright(upright, marks));
         curves.forEach(curve -> frame.curve(curve, marks));
         spots.forEach(spot -> frame.spot(spot, marks));
@@ -121,7 +133,7 @@ public record Plot(
     private final class Frame {
         private final double wide;
         private final double high;
-        private final List<Box> taken = new ArrayList<>();
+        private final Shelves taken = new Shelves();
 
         Frame(double wide, double high) {
             this.wide = Math.max(LEFT + RIGHT + 1, wide);
@@ -194,26 +206,50 @@ public record Plot(
                     new Mark.Line(
                             List.of(new Point(x, TOP), new Point(x, high - BOTTOM)),
                             Pen.of(upright.strong() ? Ink.MARKER : Ink.THIN)));
-            boolean atEnd = x > wide - RIGHT - LETTER * upright.words().length();
-            var box =
-                    free(
-                            atEnd ? x - 5 - LETTER * upright.words().length() : x + 5,
-                            TOP + 9,
-                            upright.words(),
-                            WORDS);
+            double room = LETTER * upright.words().length();
+            var places = new ArrayList<Point>();
+            for (double y = TOP + 2; y < high - BOTTOM; y += WORDS) {
+                places.add(new Point(x + 5, y));
+                places.add(new Point(x - 5 - room, y));
+            }
+            var box = room(upright.words(), places);
             word(marks, box.x(), box.y() + WORDS / 2, Anchor.LEFT, upright.words(), Look.PLAIN);
         }
 
-        /** Room for words at a place or below it. */
-        private Box free(double x, double y, String words, double down) {
-            double room = LETTER * words.length();
-            double left = Math.clamp(x, LEFT + 2, Math.max(LEFT + 2, wide - RIGHT - room));
-            var box = new Box(left, y - WORDS / 2, room, WORDS);
-            for (int i = 0; i < 12 && taken.stream().anyMatch(box::overlaps); i++) {
-                box = new Box(box.x(), box.y() + down, room, WORDS);
+        /** No words are put onto a curve. */
+        void keepClear(Curve curve) {
+            var points = curve.points().stream().map(this::point).toList();
+            for (int i = 1; i < points.size(); i++) {
+                var from = points.get(i - 1);
+                var to = points.get(i);
+                double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
+                for (double way = 0; way <= length; way += CLEAR) {
+                    double share = length == 0 ? 0 : way / length;
+                    taken.add(
+                            new Box(
+                                    from.x() + share * (to.x() - from.x()) - 1,
+                                    from.y() + share * (to.y() - from.y()) - 1,
+                                    2,
+                                    2));
+                }
             }
-            taken.add(box);
-            return box;
+        }
+
+        /** Room for words at the first of some upper left corners that is free, inside the axes. */
+        private Box room(String words, List<Point> corners) {
+            double room = LETTER * words.length();
+            double most = Math.max(LEFT + 2, wide - RIGHT - room);
+            var inside =
+                    corners.stream()
+                            .filter(at -> at.y() >= TOP - 2 && at.y() + WORDS <= high - BOTTOM)
+                            .map(at ->
+                                    new Box(
+                                            Math.clamp(at.x(), LEFT + 2, most),
+                                            at.y(),
+                                            room,
+                                            WORDS))
+                            .toList();
+            return taken.take(inside, box -> box).orElse(new Box(LEFT + 2, TOP, room, WORDS));
         }
 
         void curve(Curve curve, List<Mark> marks) {
@@ -222,22 +258,30 @@ public record Plot(
                 return;
             }
             marks.add(new Mark.Line(points, Pen.of(Ink.CURVE, curve.look())));
-            var end = points.getLast();
             double room = LETTER * curve.name().length();
-            double above = end.y() > TOP + 2 * WORDS ? end.y() - WORDS / 2 - 3 : end.y() + WORDS;
-            var box =
-                    free(end.x() - room - 4, above, curve.name(), above < end.y() ? -WORDS : WORDS);
+            var places = new ArrayList<Point>();
+            for (int share = SHARES; share > 0; share--) {
+                var at = points.get((points.size() - 1) * share / SHARES);
+                places.add(new Point(at.x() - room - 4, at.y() - WORDS - 2));
+                places.add(new Point(at.x() - room - 4, at.y() + 2));
+            }
+            var box = room(curve.name(), places);
             word(marks, box.x(), box.y() + WORDS / 2, Anchor.LEFT, curve.name(), curve.look());
         }
 
         void spot(Spot spot, List<Mark> marks) {
             var at = point(spot.at());
             marks.add(new Mark.Ring(at, 5, Pen.of(Ink.SEAT, spot.look())));
-            var box = free(at.x() + 11, at.y() + WORDS, spot.words(), WORDS);
-            if (box.bottom() > high - BOTTOM) {
-                taken.remove(box);
-                box = free(at.x() + 11, at.y() - 2 * WORDS, spot.words(), -WORDS);
+            double room = LETTER * spot.words().length();
+            var places = new ArrayList<Point>();
+            for (int row = 0; row < ROWS; row++) {
+                double away = 4 + row * WORDS;
+                places.add(new Point(at.x() + 11, at.y() + away));
+                places.add(new Point(at.x() + 11, at.y() - away - WORDS));
+                places.add(new Point(at.x() - 11 - room, at.y() - away - WORDS));
+                places.add(new Point(at.x() - 11 - room, at.y() + away));
             }
+            var box = room(spot.words(), places);
             marks.add(
                     new Mark.Plate(
                             new Box(box.x() - 4, box.y() - 1, box.width() + 8, WORDS + 2),

@@ -17,6 +17,7 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.UserUnits;
+import aficion.quantity.Watts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,9 @@ import java.util.stream.Stream;
 
 /** The plots of the sums around a design, with their words. */
 public final class Plots {
+    /** Watts that no plot tells apart from none. */
+    private static final double NEXT_TO_NOTHING = 0.05;
+
     private static final double MINUTE = 60;
     private static final int HOUR = 60;
     private static final double PERCENT = 100;
@@ -127,11 +131,18 @@ public final class Plots {
                                                 new At(
                                                         point.engine().value(),
                                                         gives.apply(point).value()),
-                                                Words.of(
-                                                        "plot.atIdle",
-                                                        units.print(gives.apply(point))),
+                                                Words.of("plot.atIdle", told(gives.apply(point))),
                                                 Look.LIVE)))
                 .toList();
+    }
+
+    /** What is next to nothing is told as nothing. */
+    private String told(Quantity figure) {
+        boolean tells = Math.abs(figure.value()) >= NEXT_TO_NOTHING;
+        return switch (figure) {
+            case Watts _ when !tells -> units.print(new Watts(0));
+            default -> units.print(figure);
+        };
     }
 
     /** What is in the battery over an hour at idle, from full; at rest where nothing turns. */

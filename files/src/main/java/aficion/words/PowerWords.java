@@ -228,9 +228,10 @@ public final class PowerWords {
                 .forEach(each ->
                         said.add(
                                 Words.of(
-                                        each.isOverloaded()
-                                                ? "storage.overloaded"
-                                                : "storage.between",
+                                        (each.isOverloaded()
+                                                        ? "storage.overloaded"
+                                                        : "storage.between")
+                                                + (each.cranking().value() > 0 ? "" : ".still"),
                                         place(each) + " " + design.part(each.part()).name(),
                                         units.print(each.use()),
                                         each.rating().map(units::print).orElse("\u2013"),
