@@ -127,6 +127,14 @@ final class WireCard extends Card {
         var size = speech.size(needed.size());
         double has = wire.conductor().copper().value();
         double wants = needed.copper().value();
+        if (has < wants && sizing.coolEnough() && sizing.losesLittle()) {
+            return Words.of(
+                    "reason.way",
+                    speech.size(wire.size()),
+                    speech.say(sizing.path().lost()),
+                    speech.say(sizing.drop().limit().orElseThrow().value()),
+                    size);
+        }
         var verdict =
                 has == wants ? "reason.fits" : has > wants ? "reason.larger" : "reason.smaller";
         var text = Words.of(verdict, size);

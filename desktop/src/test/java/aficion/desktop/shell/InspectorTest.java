@@ -101,6 +101,15 @@ class InspectorTest extends WindowTest {
         assertThat(text("undo")).contains("strict");
     }
 
+    /** A wire that is thinner than its share asks for, on a way that loses little enough. */
+    @Test
+    void aWireDoesWhereItsWholeWayLosesLittle() {
+        onScreen(() -> bench.selection().set(new Selection.OfWire(wireNumbered("5.09"))));
+        assertShows("2.5 mm\u00b2 does here");
+        assertShows("3 mm\u00b2 would be needed");
+        assertShows("Nothing found here");
+    }
+
     /** A positive earthed vehicle with its battery as it was: said outright, and undone. */
     @Test
     void theVehicleItselfIsSaidOtherwiseAndJudgedAnew() {
