@@ -23,6 +23,7 @@ import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.Kind;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
@@ -37,6 +38,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
 import aficion.quantity.Metres;
+import aficion.quantity.Quantity;
 import aficion.quantity.UserUnits;
 import aficion.quantity.Volts;
 import aficion.route.RunLength;
@@ -44,9 +46,11 @@ import aficion.size.Guard;
 import aficion.size.WireSizing;
 import aficion.working.Working;
 import java.io.IOException;
+import java.lang.reflect.ParameterizedType;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -97,6 +101,39 @@ class WordsTest {
                 assertThat(Words.of("finding." + rule.getSimpleName() + ".reason")).isNotBlank();
             }
         }
+    }
+
+    /**
+     * Every figure that a part may be described by, curves and all, has a name where it is shown.
+     */
+    @Test
+    void everyFigureOfAPartHasItsWords() {
+        for (var group : Kind.class.getPermittedSubclasses()) {
+            for (var kind : group.getPermittedSubclasses()) {
+                assertThat(figures(kind))
+                        .as(kind.getSimpleName())
+                        .allSatisfy(name -> assertThat(Words.find("figure." + name)).isPresent());
+            }
+        }
+        assertThat(figures(SourceKind.Alternator.class)).contains("at", "gives", "limit");
+    }
+
+    /** The names of the quantities in a record, in what it lists and in what it may have. */
+    private static List<String> figures(Class<?> described) {
+        var found = new ArrayList<String>();
+        for (var component : described.getRecordComponents()) {
+            var inside =
+                    component.getGenericType() instanceof ParameterizedType listed
+                                    && listed.getActualTypeArguments()[0] instanceof Class<?> one
+                            ? one
+                            : component.getType();
+            if (Quantity.class.isAssignableFrom(inside)) {
+                found.add(component.getName());
+            } else if (inside.isRecord()) {
+                found.addAll(figures(inside));
+            }
+        }
+        return found;
     }
 
     private static List<Class<?>> kinds() {

@@ -18,7 +18,6 @@ import aficion.forming.FormingPicture;
 import aficion.forming.Surface;
 import aficion.harness.Board.At;
 import aficion.job.Design;
-import aficion.quantity.Metres;
 import aficion.words.DrawingWords;
 import aficion.words.FormingWords;
 import aficion.words.Words;
@@ -27,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.control.ComboBox;
@@ -149,17 +149,19 @@ final class FormingView extends VBox {
                 Words.of("forming.own"),
                 "",
                 text -> {
-                    var sides = text.split("[x×*]");
-                    var wide = bench.units().parseLength(sides[0]);
-                    var high =
-                            sides.length == 2
-                                    ? bench.units().parseLength(sides[1])
-                                    : Optional.<Metres>empty();
-                    if (wide.isEmpty() || high.isEmpty()) {
+                    var sides =
+                            Stream.of(text.split("[x×*]", -1))
+                                    .map(bench.units()::parseLength)
+                                    .toList();
+                    if (sides.size() != 2 || sides.stream().anyMatch(Optional::isEmpty)) {
                         return false;
                     }
                     try {
-                        ask(forming.loom(), Optional.of(new Surface(wide.get(), high.get())));
+                        ask(
+                                forming.loom(),
+                                Optional.of(
+                                        new Surface(
+                                                sides.getFirst().get(), sides.getLast().get())));
                         return true;
                     } catch (IllegalArgumentException e) {
                         return false;

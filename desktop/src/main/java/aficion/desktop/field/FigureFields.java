@@ -38,7 +38,10 @@ public final class FigureFields extends VBox {
 
     /** The words of a figure; of several alike, such as the ways of a box, with its place. */
     private static String name(Figure figure) {
-        var words = Words.of("figure." + figure.name());
+        var key = "figure." + figure.name();
+        var words =
+                Words.find(key + "." + figure.value().getClass().getSimpleName())
+                        .orElseGet(() -> Words.of(key));
         var place = figure.path().replaceAll("[^0-9.]", "").replaceAll("^\\.+|\\.+$", "");
         return place.isEmpty() ? words : words + " " + (Integer.parseInt(place) + 1);
     }
