@@ -176,7 +176,10 @@ class MonkeyTest extends WindowTest {
     }
 
     private void pressSomething() {
-        var buttons = shown(ButtonBase.class);
+        var buttons =
+                shown(ButtonBase.class).stream()
+                        .filter(button -> !String.valueOf(button.getId()).contains("quit"))
+                        .toList();
         if (!buttons.isEmpty()) {
             var button = any(buttons);
             done.add("press " + button.getId() + " " + button.getText());
@@ -268,7 +271,7 @@ class MonkeyTest extends WindowTest {
         var focused = stage.getScene().getFocusOwner();
         Node target = focused == null ? stage.getScene().getRoot() : focused;
         var key = any(KEYS);
-        boolean control = random.nextInt(5) == 0;
+        boolean control = random.nextInt(5) == 0 && key != KeyCode.Q;
         boolean alt = random.nextInt(8) == 0;
         boolean shift = random.nextInt(6) == 0;
         done.add(
