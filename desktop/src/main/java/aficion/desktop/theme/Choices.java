@@ -2,7 +2,9 @@ package aficion.desktop.theme;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
+import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -24,7 +26,26 @@ public final class Choices {
         box.setCellFactory(_ -> new Cell<>(words, picture));
         box.setButtonCell(new Cell<>(words, picture));
         box.getSelectionModel().selectFirst();
+        keepChosen(box);
         return box;
+    }
+
+    /**
+     * One of the values stays chosen: a list lets go of what it has with Control held, by key or by
+     * press, and nothing that is bound to the box expects none.
+     */
+    private static <T> void keepChosen(ComboBox<T> box) {
+        var last = new AtomicReference<>(box.getValue());
+        InvalidationListener keep =
+                _ -> {
+                    var now = box.getValue();
+                    if (now != null) {
+                        last.set(now);
+                    } else if (box.getItems().contains(last.get())) {
+                        box.setValue(last.get());
+                    }
+                };
+        box.valueProperty().addListener(keep);
     }
 
     /** A cell of a list that says its value in words. */

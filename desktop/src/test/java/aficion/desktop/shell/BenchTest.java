@@ -131,6 +131,9 @@ class BenchTest extends WindowTest {
         assertThat(plan().orElseThrow().steps())
                 .extracting(TestStep::stage)
                 .contains(TestStep.Stage.BATTERY);
+        // A list lets go of what it has with Control held; a place stays chosen.
+        onScreen(() -> ((ComboBox<?>) node("bench-where")).getSelectionModel().clearSelection());
+        assertThat(bench.setting().get()).isEqualTo(Setting.STILL);
     }
 
     private String likeliest() {
