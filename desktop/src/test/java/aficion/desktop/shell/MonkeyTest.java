@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.event.Event;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -113,7 +115,7 @@ class MonkeyTest extends WindowTest {
     }
 
     @Test
-    void whateverIsPressedNothingBreaks() {
+    void whateverIsPressedNothingBreaks() throws TimeoutException {
         interact(() -> Thread.currentThread().setUncaughtExceptionHandler((_, e) -> take(e)));
         for (int i = 0; i < PRESSES && broken.isEmpty(); i++) {
             WaitForAsyncUtils.waitForAsyncFx(60_000, this::act);
@@ -122,7 +124,7 @@ class MonkeyTest extends WindowTest {
         assertThat(broken.stream().map(ExceptionUtils::readStackTrace))
                 .as(() -> "after " + done.subList(Math.max(0, done.size() - 12), done.size()))
                 .isEmpty();
-        until(() -> !bench.isWorking());
+        WaitForAsyncUtils.waitFor(90, TimeUnit.SECONDS, () -> !bench.isWorking());
         assertThat(bench.failure().get()).as(done::toString).isEmpty();
     }
 
