@@ -61,7 +61,7 @@ final class Swap {
     /** Puts a source in the place of one. */
     static Outcome of(Design design, Part source, Candidate candidate) {
         var kind = candidate.kind();
-        if (source.kind().equals(kind)) {
+        if (source.kind().equals(kind) && rectifies(design, candidate)) {
             return new Outcome.Refused(Refusal.SAME);
         }
         var swap = new Swap(design, candidate);
@@ -233,6 +233,21 @@ final class Swap {
             }
         }
         take(new PartEdit.RemovePart(box.id()));
+    }
+
+    /**
+     * Whether what is there rectifies as a candidate asks; the same coils behind another do not.
+     */
+    private static boolean rectifies(Design design, Candidate candidate) {
+        return candidate
+                .with()
+                .map(RegulatorRectifier::bridge)
+                .map(bridge ->
+                        design.parts().stream()
+                                .map(Part::kind)
+                                .filter(RegulatorRectifier.class::isInstance)
+                                .allMatch(kind -> ((RegulatorRectifier) kind).bridge() == bridge))
+                .orElse(true);
     }
 
     /** Other coils on the flywheel, with the regulator that goes with them. */

@@ -3,6 +3,7 @@ package aficion.files;
 import aficion.charge.AnotherSource;
 import aficion.charge.AnotherSource.Candidate;
 import aficion.job.Design;
+import aficion.job.OutputCurve;
 import aficion.job.SourceKind;
 import aficion.job.SourceKind.Alternator;
 import aficion.job.SourceKind.Dynamo;
@@ -11,13 +12,18 @@ import aficion.job.SourceKind.Flywheel.Winding;
 import aficion.job.SourceKind.RegulatorRectifier;
 import aficion.job.SourceKind.RegulatorRectifier.Bridge;
 import aficion.job.Vehicle;
+import aficion.quantity.Amps;
 import aficion.quantity.Volts;
+import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
 /** The sources of the shelf, and the user's own, that might take the place of one. */
 public final class Candidates {
+    /** So many times as much the same coils give once both halves of a turn charge (typical). */
+    private static final double BOTH_HALVES = 2;
+
     private Candidates() {}
 
     /**
@@ -29,10 +35,51 @@ public final class Candidates {
     public static List<Candidate> of(Design design, List<PartsBook.Entry> shelf) {
         return AnotherSource.source(design).stream()
                 .flatMap(source ->
-                        shelf.stream()
-                                .flatMap(entry ->
-                                        candidate((SourceKind) source.kind(), entry, shelf)))
+                        Stream.concat(
+                                inFull(design, (SourceKind) source.kind(), shelf).stream(),
+                                shelf.stream()
+                                        .flatMap(entry ->
+                                                candidate(
+                                                        (SourceKind) source.kind(), entry, shelf))))
                 .toList();
+    }
+
+    /** The coils that are there, where half of each turn goes unused, behind a full bridge. */
+    private static Optional<Candidate> inFull(
+            Design design, SourceKind fitted, List<PartsBook.Entry> shelf) {
+        boolean half =
+                design.parts().stream()
+                        .anyMatch(part ->
+                                part.kind() instanceof RegulatorRectifier kind
+                                        && kind.bridge() == Bridge.HALF_WAVE);
+        return fitted instanceof Flywheel kind && half
+                ? Optional.of(
+                        new Candidate(
+                                "full-wave",
+                                Words.of("candidate.full"),
+                                times(kind, BOTH_HALVES),
+                                rectifier(shelf, kind.winding())))
+                : Optional.empty();
+    }
+
+    private static Flywheel times(Flywheel kind, double more) {
+        return new Flywheel(
+                kind.winding(),
+                new Amps(more * kind.amps().value()),
+                kind.full(),
+                kind.curve()
+                        .map(curve ->
+                                new OutputCurve(
+                                        curve.points().stream()
+                                                .map(point ->
+                                                        new OutputCurve.Point(
+                                                                point.at(),
+                                                                new Amps(
+                                                                        more
+                                                                                * point.gives()
+                                                                                        .value())))
+                                                .toList(),
+                                        curve.limit())));
     }
 
     /** The same made for other volts than those of the vehicle it was looked up for. */

@@ -20,13 +20,16 @@ import aficion.convert.Conversion;
 import aficion.convert.Currents;
 import aficion.job.ControlKind;
 import aficion.job.Design;
+import aficion.job.HouseRules;
 import aficion.job.Job;
 import aficion.job.LoadKind;
 import aficion.job.OutputCurve;
+import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Pulleys;
 import aficion.job.SourceKind;
 import aficion.job.Usage;
+import aficion.job.Vehicle;
 import aficion.job.Vehicle.Pole;
 import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
@@ -36,6 +39,8 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
+import aficion.recipe.Insertion;
+import aficion.recipe.Recipe;
 import aficion.size.Assessment;
 import aficion.verb.Placing;
 import java.util.List;
@@ -194,6 +199,76 @@ class AnotherSourceTest {
         assertThat(wheel.kind().pins())
                 .allSatisfy(pin -> assertThat(then.wiresAt(wheel.terminal(pin))).hasSize(1));
         assertThat(then.wires()).hasSize(job.design().wires().size() + 1);
+    }
+
+    /**
+     * One end of the coil comes off the engine and goes to the box: both halves of a turn charge.
+     */
+    @Test
+    void bothHalvesOfATurnChargeBehindAFullBridge() {
+        var half = halfWave();
+        var wheel = AnotherSource.source(half).orElseThrow();
+        var coil = wheel.terminal("G2");
+        var job = Job.of(half);
+        var known = dangers(half).stream().map(Finding::about).collect(Collectors.toSet());
+        var offer = offer(job, "full-wave");
+        var then = offer.edit().orElseThrow().apply(half);
+
+        assertThat(bridge(then)).isEqualTo(SourceKind.RegulatorRectifier.Bridge.FULL_WAVE);
+        assertThat(then.wiresAt(coil))
+                .singleElement()
+                .satisfies(wire ->
+                        assertThat(wire.terminals())
+                                .allSatisfy(end -> assertThat(end.pin()).isEqualTo("G2")));
+        assertThat(dangers(then)).filteredOn(found -> !known.contains(found.about())).isEmpty();
+        assertThat(given(then, job)).isGreaterThan(1.5 * given(half, job));
+    }
+
+    private static SourceKind.RegulatorRectifier.Bridge bridge(Design design) {
+        return design.parts().stream()
+                .map(Part::kind)
+                .filter(SourceKind.RegulatorRectifier.class::isInstance)
+                .map(kind -> ((SourceKind.RegulatorRectifier) kind).bridge())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A motorcycle as it is proposed, one end of its coil on the engine. */
+    private static Design halfWave() {
+        var vehicle =
+                new Vehicle(
+                        "test",
+                        1960,
+                        new Volts(12),
+                        Pole.NEGATIVE,
+                        Optional.of(Vehicle.Sort.MOTORCYCLE));
+        var design = Design.empty(vehicle, HouseRules.USUAL);
+        for (var each : RecipeBook.proposals(Vehicle.Sort.MOTORCYCLE, HouseRules.USUAL)) {
+            boolean charges = each.recipe().id().equals("flywheel-single");
+            var fit =
+                    charges
+                            ? Insertion.of(design, recipe("flywheel-half"), Map.of())
+                            : Insertion.of(design, each.recipe(), each.answers());
+            assertThat(fit).isInstanceOf(Insertion.Fit.Fits.class);
+            design = ((Insertion.Fit.Fits) fit).design();
+        }
+        assertThat(bridge(design)).isEqualTo(SourceKind.RegulatorRectifier.Bridge.HALF_WAVE);
+        return design;
+    }
+
+    private static Recipe recipe(String id) {
+        return RecipeBook.shipped().stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The most that the source gives on a wet night, amps. */
+    private static double given(Design design, Job job) {
+        return Balance.of(design, night(job)).points().stream()
+                .mapToDouble(point -> point.source().value())
+                .max()
+                .orElseThrow();
     }
 
     /** Switched and sensed, and back to the lamp: the lamp's lead goes along from L to D+. */

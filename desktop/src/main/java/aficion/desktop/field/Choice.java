@@ -62,12 +62,20 @@ public final class Choice<T> extends Entry {
         }
     }
 
+    /**
+     * What it is about may have been taken away while its list was open: then nothing is chosen.
+     */
     private void commit() {
-        boolean changed = !box.getValue().equals(value);
+        var before = value;
         value = box.getValue();
         pend(false);
-        if (changed) {
-            take.accept(value);
+        if (!value.equals(before)) {
+            try {
+                take.accept(value);
+            } catch (IllegalArgumentException notFitting) {
+                value = before;
+                box.setValue(before);
+            }
         }
     }
 }

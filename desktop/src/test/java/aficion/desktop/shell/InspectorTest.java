@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.catalogue.Colour;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.Zone;
+import aficion.desktop.field.Choice;
+import aficion.desktop.theme.Choices;
 import aficion.desktop.workbench.Selection;
 import aficion.job.Circuit;
 import aficion.job.Laid;
@@ -16,6 +18,7 @@ import aficion.job.Vehicle;
 import aficion.job.WireColour;
 import aficion.quantity.Metres;
 import aficion.quantity.Volts;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -99,6 +102,27 @@ class InspectorTest extends WindowTest {
         assertThat(bench.design().circuit(bench.focus().get().orElseThrow()).drops())
                 .isEqualTo(Circuit.Drops.STRICT);
         assertThat(text("undo")).contains("strict");
+    }
+
+    /** What a choice is about may be gone once its list is closed: then it stays as it was. */
+    @Test
+    void aChoiceThatDoesNotFitAnyMoreIsTakenBack() {
+        interact(() -> {
+            var box = Choices.of(List.of("this", "that"), text -> text);
+            var choice =
+                    new Choice<>(
+                            "any",
+                            "any",
+                            box,
+                            _ -> {
+                                throw new IllegalArgumentException("gone");
+                            });
+            box.show();
+            box.setValue("that");
+            box.hide();
+            assertThat(choice.getChildren()).isNotEmpty();
+            assertThat(box.getValue()).isEqualTo("this");
+        });
     }
 
     /** A wire that is thinner than its share asks for, on a way that loses little enough. */
