@@ -83,6 +83,17 @@ class InsertionTest {
                 (_, answers) -> fragment(feed, Double.parseDouble(answers.get("amps"))));
     }
 
+    private static Recipe unasked(Fragment fragment) {
+        return new Recipe(
+                "heater",
+                Group.COMFORT,
+                "Heater",
+                "Warms.",
+                Circuit.Drops.ORDINARY,
+                List.of(),
+                (_, _) -> fragment);
+    }
+
     private static Fragment fragment(Place feed, double amps) {
         var load = new LoadKind.Load(new Demand.InAmps(new Amps(amps)), new Volts(12));
         return new Fragment(
@@ -226,20 +237,9 @@ class InsertionTest {
         var leads = new java.util.ArrayList<>(body.leads());
         leads.add(lead(new Place.PartPin("starter", "15a"), own("S1.2"), true));
         var recipe =
-                new Recipe(
-                        "heater",
-                        Group.COMFORT,
-                        "Heater",
-                        "Warms.",
-                        Circuit.Drops.ORDINARY,
-                        List.of(),
-                        (_, _) ->
-                                new Fragment(
-                                        body.parts(),
-                                        body.mounts(),
-                                        body.stands(),
-                                        leads,
-                                        body.moves()));
+                unasked(
+                        new Fragment(
+                                body.parts(), body.mounts(), body.stands(), leads, body.moves()));
 
         assertThat(fits(Insertion.of(vehicle(), recipe, Map.of())).design().wires())
                 .hasSameSizeAs(heated(Map.of()).design().wires());
@@ -256,20 +256,9 @@ class InsertionTest {
                         new PartId("S1"), new StationId("pedals"),
                         new PartId("R1"), new StationId("bars-left"));
         var recipe =
-                new Recipe(
-                        "heater",
-                        Group.COMFORT,
-                        "Heater",
-                        "Warms.",
-                        Circuit.Drops.ORDINARY,
-                        List.of(),
-                        (_, _) ->
-                                new Fragment(
-                                        body.parts(),
-                                        body.mounts(),
-                                        stands,
-                                        body.leads(),
-                                        body.moves()));
+                unasked(
+                        new Fragment(
+                                body.parts(), body.mounts(), stands, body.leads(), body.moves()));
         var car = vehicle().withBody(Optional.of(Body.usual(Vehicle.Sort.CAR)));
 
         var fit = fits(Insertion.of(car, recipe, Map.of()));

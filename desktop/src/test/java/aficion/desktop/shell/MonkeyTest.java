@@ -20,7 +20,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Window;
 import org.junit.jupiter.api.Tag;
@@ -244,28 +243,7 @@ class MonkeyTest extends WindowTest {
                         MouseEvent.MOUSE_DRAGGED,
                         MouseEvent.MOUSE_RELEASED,
                         MouseEvent.MOUSE_CLICKED)) {
-            var at = node.localToScene(middle);
-            Event.fireEvent(
-                    node,
-                    new MouseEvent(
-                            type,
-                            at.getX(),
-                            at.getY(),
-                            at.getX(),
-                            at.getY(),
-                            MouseButton.PRIMARY,
-                            1,
-                            false,
-                            false,
-                            false,
-                            false,
-                            true,
-                            false,
-                            false,
-                            false,
-                            false,
-                            true,
-                            null));
+            Event.fireEvent(node, mouse(type, node.localToScene(middle)));
         }
     }
 

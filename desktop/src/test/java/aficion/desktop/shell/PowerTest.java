@@ -28,7 +28,6 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -70,27 +69,7 @@ class PowerTest extends WindowTest {
         until(() -> strokes(node("power-plot")) > 20);
         var plot = node("power-plot");
         var middle = plot.localToScene(plot.getBoundsInLocal().getWidth() / 2, 50);
-        interact(() ->
-                plot.fireEvent(
-                        new MouseEvent(
-                                MouseEvent.MOUSE_DRAGGED,
-                                middle.getX(),
-                                middle.getY(),
-                                0,
-                                0,
-                                MouseButton.PRIMARY,
-                                1,
-                                false,
-                                false,
-                                false,
-                                false,
-                                true,
-                                false,
-                                false,
-                                false,
-                                false,
-                                false,
-                                null)));
+        interact(() -> plot.fireEvent(mouse(MouseEvent.MOUSE_DRAGGED, middle)));
         assertThat(bench.conditions().get().engine().value()).isBetween(2500.0, 3500.0);
         answers.write = Optional.of(folder.resolve("plot.svg"));
         press("power-svg");

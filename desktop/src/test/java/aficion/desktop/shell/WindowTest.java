@@ -39,6 +39,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
@@ -46,6 +48,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationTest;
@@ -237,6 +240,29 @@ abstract class WindowTest extends ApplicationTest {
         var node = node(id);
         clickOn(node);
         settle();
+    }
+
+    /** What the first button of a mouse does at a place of the scene. */
+    static MouseEvent mouse(EventType<MouseEvent> does, Point2D at) {
+        return new MouseEvent(
+                does,
+                at.getX(),
+                at.getY(),
+                at.getX(),
+                at.getY(),
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                false,
+                false,
+                true,
+                null);
     }
 
     /** What a button does that may lie further down than its panel shows. */
