@@ -215,7 +215,8 @@ public final class Insertion {
      * Returns a case to earth: bolted down, or off the body by a wire where the house has it so.
      */
     private void mount(PartId part, JoinKind.Mass mass, Circuit circuit) {
-        earth(mass)
+        finder().earth(mass)
+                .map(Terminal::part)
                 .ifPresentOrElse(
                         point -> make(returned(now.part(names.get(part)), mass, point, circuit)),
                         () -> lacking.add(new Place.EarthOn(mass)));
@@ -233,19 +234,6 @@ public final class Insertion {
                                 part.terminal(pin.get()),
                                 now.part(point).terminal("E")))
                 : new PartEdit.Mount(part.id(), point);
-    }
-
-    /** An earth point of that mass; the body's serves where the engine has none. */
-    private Optional<PartId> earth(JoinKind.Mass mass) {
-        return now.parts().stream()
-                .filter(part ->
-                        part.kind() instanceof JoinKind.EarthPoint point && point.mass() == mass)
-                .findFirst()
-                .or(() ->
-                        now.parts().stream()
-                                .filter(part -> part.kind() instanceof JoinKind.EarthPoint)
-                                .findFirst())
-                .map(Part::id);
     }
 
     /** A place that is there already: no feed is made for it. */
@@ -268,15 +256,19 @@ public final class Insertion {
                     case Place.Own(var own) ->
                             Optional.of(now.part(names.get(own.part())).terminal(own.pin()));
                     case Place.FeedFrom(var feed, var fused) -> feeding.apply(feed, fused);
-                    case Place.EarthOn(var mass) ->
-                            earth(mass).map(id -> now.part(id).terminal("E"));
-                    case Place.SwitchPin(var control, var pin) -> switchPin(control, pin);
-                    case Place.PartPin(var kind, var pin) -> partPin(kind, pin);
-                    case Place.NamedPin(var name, var pin) -> namedPin(name, pin);
-                    case Place.Post(var live) -> post(live);
+                    case Place.EarthOn(var mass) -> finder().earth(mass);
+                    case Place.SwitchPin(var control, var pin) ->
+                            finder().switchPin(controls.getOrDefault(control, control), pin);
+                    case Place.PartPin(var kind, var pin) -> finder().partPin(kind, pin);
+                    case Place.NamedPin(var name, var pin) -> finder().namedPin(name, pin);
+                    case Place.Post(var live) -> finder().post(live);
                 };
         terminal.ifPresent(at -> found.put(place, at));
         return terminal;
+    }
+
+    private PlaceFinder finder() {
+        return new PlaceFinder(now);
     }
 
     private Optional<Terminal> lacks(Place place) {
@@ -315,43 +307,6 @@ public final class Insertion {
                         false);
         make(new WireEdit.AddWire(wire(reach, circuit, source, fuse.terminal("1"))));
         return fuse.terminal("2");
-    }
-
-    private Optional<Terminal> switchPin(String control, String pin) {
-        return now.parts().stream()
-                .filter(part ->
-                        part.kind() instanceof ControlKind.Switch hand
-                                && hand.control().equals(controls.getOrDefault(control, control))
-                                && hand.pins().contains(pin))
-                .findFirst()
-                .map(part -> part.terminal(pin));
-    }
-
-    private Optional<Terminal> partPin(String kind, String pin) {
-        return now.parts().stream()
-                .filter(part ->
-                        part.kind()
-                                        .getClass()
-                                        .getSimpleName()
-                                        .equalsIgnoreCase(kind.replace("-", ""))
-                                && part.kind().pins().contains(pin))
-                .findFirst()
-                .map(part -> part.terminal(pin));
-    }
-
-    private Optional<Terminal> namedPin(String name, String pin) {
-        return now.parts().stream()
-                .filter(part -> part.name().equals(name) && part.kind().pins().contains(pin))
-                .findFirst()
-                .map(part -> part.terminal(pin));
-    }
-
-    private Optional<Terminal> post(boolean live) {
-        var pin = live ? design.vehicle().livePin() : design.vehicle().earthedPin();
-        return now.parts().stream()
-                .filter(part -> part.kind() instanceof SourceKind.Battery)
-                .findFirst()
-                .map(part -> part.terminal(pin));
     }
 
     private Wire wire(Lead lead, Circuit circuit, Terminal from, Terminal to) {
