@@ -45,6 +45,12 @@ public final class AnotherSource {
      */
     private static final double EFFICIENCY = 0.55;
 
+    /** So many times as much the same coils give once both halves of a turn charge (typical). */
+    private static final double BOTH_HALVES = 2;
+
+    /** By so much a ratio that stands may be off the one that was measured. */
+    private static final double SAME = 0.005;
+
     /** What an ammeter or its shunt is marked, amps. */
     private static final List<Integer> RANGES = List.of(30, 40, 60, 80, 100, 150, 200);
 
@@ -217,6 +223,15 @@ public final class AnotherSource {
         };
     }
 
+    /** Coils of which half of each turn charged, once both halves do. */
+    public static Flywheel inFull(Flywheel half) {
+        return new Flywheel(
+                half.winding(),
+                new Amps(BOTH_HALVES * half.amps().value()),
+                half.full(),
+                half.curve().map(curve -> curve.times(BOTH_HALVES)));
+    }
+
     private Offer put(Candidate candidate, List<Edit> edits) {
         var all = new ArrayList<>(edits);
         var settled = settled(all);
@@ -314,6 +329,13 @@ public final class AnotherSource {
             case Dynamo dynamo -> Optional.of(dynamo.pulleys());
             default -> Optional.empty();
         };
+    }
+
+    /** Whether a source of a design turns as its pulleys were measured, within what is read. */
+    public static boolean turnsBy(Part made, Ratio measured) {
+        return ratio(made)
+                .filter(stands -> Math.abs(measured.value() - stands.value()) < SAME)
+                .isPresent();
     }
 
     private static Optional<Rpm> limit(Part made) {

@@ -43,6 +43,7 @@ import java.util.stream.Stream;
  * @param stabiliser what feeds it steadily; empty where the vehicle itself does
  * @param seen ohms that the gauge sees at each of some levels, worked out of the circuit: the
  *     sender with leads, joints, earth, and whatever resistors lie about it
+ * @param flows whether current flows through the gauge at all, with the key where it would
  */
 public record Needle(
         Part gauge,

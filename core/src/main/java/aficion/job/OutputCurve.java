@@ -34,6 +34,15 @@ public record OutputCurve(List<Point> points, Optional<Rpm> limit) {
         }
     }
 
+    /** The same speeds with so many times as much. */
+    public OutputCurve times(double more) {
+        return new OutputCurve(
+                points.stream()
+                        .map(point -> new Point(point.at, new Amps(more * point.gives.value())))
+                        .toList(),
+                limit);
+    }
+
     /** What it gives at a speed. */
     public Amps at(Rpm speed) {
         if (speed.value() < points.getFirst().at().value()) {

@@ -101,25 +101,28 @@ public final class DesignBuilder {
     }
 
     public DesignBuilder onOff(String id, String control, double rating) {
-        return toggle(id, control, rating, Action.LEVER, false);
+        return part(id, lever(control, rating));
     }
 
     public DesignBuilder push(String id, String control, double rating) {
-        return toggle(id, control, rating, Action.PUSH, true);
+        return part(id, toggle(control, rating, Action.PUSH, true));
     }
 
-    private DesignBuilder toggle(
-            String id, String control, double rating, Action action, boolean springs) {
-        return part(
-                id,
-                new ControlKind.Switch(
-                        action,
-                        control,
-                        List.of("1", "2"),
-                        List.of(
-                                new Position("off", false, List.of()),
-                                new Position("on", springs, List.of(new Contact("1", "2")))),
-                        new Amps(rating)));
+    /** A lever that joins 1 and 2. */
+    public static ControlKind.Switch lever(String control, double rating) {
+        return toggle(control, rating, Action.LEVER, false);
+    }
+
+    private static ControlKind.Switch toggle(
+            String control, double rating, Action action, boolean springs) {
+        return new ControlKind.Switch(
+                action,
+                control,
+                List.of("1", "2"),
+                List.of(
+                        new Position("off", false, List.of()),
+                        new Position("on", springs, List.of(new Contact("1", "2")))),
+                new Amps(rating));
     }
 
     /** A make relay of 90 Ω that pulls in at 60 % and lets go at 20 %, contact 30 A. */

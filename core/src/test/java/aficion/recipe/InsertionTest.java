@@ -10,10 +10,8 @@ import aficion.check.Findings;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Severity;
 import aficion.identify.Feed;
-import aficion.job.Action;
 import aficion.job.Body;
 import aficion.job.Circuit;
-import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.Design;
@@ -25,7 +23,6 @@ import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.Position;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.Vehicle;
@@ -97,22 +94,11 @@ class InsertionTest {
     private static Fragment fragment(Place feed, double amps) {
         var load = new LoadKind.Load(new Demand.InAmps(new Amps(amps)), new Volts(12));
         return new Fragment(
-                List.of(part("S1", hand()), part("R1", load)),
+                List.of(part("S1", DesignBuilder.lever("heater", 30)), part("R1", load)),
                 Map.of(new PartId("R1"), JoinKind.Mass.BODY),
                 Map.of(),
                 List.of(lead(feed, own("S1.1"), false), lead(own("S1.2"), own("R1.+"), false)),
                 List.of());
-    }
-
-    private static ControlKind.Switch hand() {
-        return new ControlKind.Switch(
-                Action.LEVER,
-                "heater",
-                List.of("1", "2"),
-                List.of(
-                        new Position("off", false, List.of()),
-                        new Position("on", false, List.of(new Contact("1", "2")))),
-                new Amps(30));
     }
 
     private static Part part(String id, aficion.job.Kind kind) {

@@ -7,11 +7,8 @@ import aficion.catalogue.Colour;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.Zone;
 import aficion.identify.Feed;
-import aficion.job.Action;
 import aficion.job.Body;
 import aficion.job.Circuit;
-import aficion.job.Contact;
-import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -22,7 +19,6 @@ import aficion.job.Laid;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
-import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
@@ -53,7 +49,7 @@ class PlacesTest {
                 .part("F1", new GuardKind.Fuse(FuseType.BLADE, new Amps(20)))
                 .part("J1", new JoinKind.Splice())
                 .part("J2", new JoinKind.Splice())
-                .part("S5", hand("lights"))
+                .part("S5", DesignBuilder.lever("lights", 30))
                 .wire("B1.+", "F1.1", "2.5mm2", 0.15)
                 .stated(Unguarded.WITHIN_REACH)
                 .wire("F1.2", "J1.J", "2.5mm2", 1)
@@ -68,17 +64,6 @@ class PlacesTest {
                         .map(part ->
                                 part.id().value().equals("J2") ? part.withName("live joint") : part)
                         .toList());
-    }
-
-    private static ControlKind.Switch hand(String control) {
-        return new ControlKind.Switch(
-                Action.LEVER,
-                control,
-                List.of("1", "2"),
-                List.of(
-                        new Position("off", false, List.of()),
-                        new Position("on", false, List.of(new Contact("1", "2")))),
-                new Amps(30));
     }
 
     private static Part load(double amps) {
@@ -418,7 +403,7 @@ class PlacesTest {
                                 "hand",
                                 Zone.CABIN,
                                 Optional.empty(),
-                                hand("heat")),
+                                DesignBuilder.lever("heat", 30)),
                         fed.parts().getFirst());
         var fit =
                 fits(

@@ -3,7 +3,6 @@ package aficion.files;
 import aficion.charge.AnotherSource;
 import aficion.charge.AnotherSource.Candidate;
 import aficion.job.Design;
-import aficion.job.OutputCurve;
 import aficion.job.SourceKind;
 import aficion.job.SourceKind.Alternator;
 import aficion.job.SourceKind.Dynamo;
@@ -12,7 +11,6 @@ import aficion.job.SourceKind.Flywheel.Winding;
 import aficion.job.SourceKind.RegulatorRectifier;
 import aficion.job.SourceKind.RegulatorRectifier.Bridge;
 import aficion.job.Vehicle;
-import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.words.Words;
 import java.util.List;
@@ -21,9 +19,6 @@ import java.util.stream.Stream;
 
 /** The sources of the shelf, and the user's own, that might take the place of one. */
 public final class Candidates {
-    /** So many times as much the same coils give once both halves of a turn charge (typical). */
-    private static final double BOTH_HALVES = 2;
-
     private Candidates() {}
 
     /**
@@ -52,34 +47,14 @@ public final class Candidates {
                         .anyMatch(part ->
                                 part.kind() instanceof RegulatorRectifier kind
                                         && kind.bridge() == Bridge.HALF_WAVE);
-        return fitted instanceof Flywheel kind && half
+        return fitted instanceof Flywheel kind && kind.winding() == Winding.SINGLE && half
                 ? Optional.of(
                         new Candidate(
                                 "full-wave",
                                 Words.of("candidate.full"),
-                                times(kind, BOTH_HALVES),
+                                AnotherSource.inFull(kind),
                                 rectifier(shelf, kind.winding())))
                 : Optional.empty();
-    }
-
-    private static Flywheel times(Flywheel kind, double more) {
-        return new Flywheel(
-                kind.winding(),
-                new Amps(more * kind.amps().value()),
-                kind.full(),
-                kind.curve()
-                        .map(curve ->
-                                new OutputCurve(
-                                        curve.points().stream()
-                                                .map(point ->
-                                                        new OutputCurve.Point(
-                                                                point.at(),
-                                                                new Amps(
-                                                                        more
-                                                                                * point.gives()
-                                                                                        .value())))
-                                                .toList(),
-                                        curve.limit())));
     }
 
     /** The same made for other volts than those of the vehicle it was looked up for. */

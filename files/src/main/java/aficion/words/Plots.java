@@ -138,11 +138,9 @@ public final class Plots {
 
     /** What is next to nothing is told as nothing. */
     private String told(Quantity figure) {
-        boolean tells = Math.abs(figure.value()) >= NEXT_TO_NOTHING;
-        return switch (figure) {
-            case Watts _ when !tells -> units.print(new Watts(0));
-            default -> units.print(figure);
-        };
+        boolean nothing =
+                figure instanceof Watts watts && Math.abs(watts.value()) < NEXT_TO_NOTHING;
+        return units.print(nothing ? new Watts(0) : figure);
     }
 
     /** What is in the battery over an hour at idle, from full; at rest where nothing turns. */

@@ -4,8 +4,6 @@ import aficion.desktop.screen.Papers;
 import aficion.desktop.screen.Surroundings;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Trouble;
-import aficion.files.sheet.FullSizeFiles;
-import aficion.files.sheet.PaperFormat;
 import aficion.files.sheet.ShapeFiles;
 import aficion.job.Damper;
 import aficion.job.edit.WorkEdit.Asked;
@@ -85,12 +83,9 @@ final class MarksCard extends SumBox {
         var units = bench.units();
         sums().damper()
                 .ifPresent(damper ->
-                        papers.show(
+                        showTiles(
+                                papers,
                                 "tape.pdf",
-                                true,
-                                design ->
-                                        FullSizeFiles.Kind.TILES.of(
-                                                ShapeFiles.tape(design, damper, units).files(),
-                                                PaperFormat.A4)));
+                                design -> ShapeFiles.tape(design, damper, units)));
     }
 }

@@ -133,17 +133,17 @@ final class ShapePage extends SumPage {
                                         "panel-print",
                                         "shape.panel.print",
                                         "plain-button",
-                                        () -> write(FullSizeFiles.Kind.TILES)),
+                                        this::printPanel),
                                 button(
                                         "panel-dxf",
                                         "shape.panel.dxf",
                                         "plain-button",
-                                        () -> write(FullSizeFiles.Kind.DXF)),
+                                        () -> keepPanel(FullSizeFiles.Kind.DXF)),
                                 button(
                                         "panel-svg",
                                         "shape.panel.svg",
                                         "plain-button",
-                                        () -> write(FullSizeFiles.Kind.SVG))),
+                                        () -> keepPanel(FullSizeFiles.Kind.SVG))),
                         new HBox(14, panels, sheet));
         getChildren().add(scroll(pickup, panel));
     }
@@ -311,26 +311,23 @@ final class ShapePage extends SumPage {
                 .filter(pickup -> pickup.marks() > 1)
                 .ifPresent(pickup -> {
                     var units = bench.units();
-                    papers.show(
-                            "shaft.pdf",
-                            true,
-                            design ->
-                                    FullSizeFiles.Kind.TILES.of(
-                                            ShapeFiles.shaft(design, pickup, units).files(),
-                                            PaperFormat.A4));
+                    showTiles(
+                            papers, "shaft.pdf", design -> ShapeFiles.shaft(design, pickup, units));
                 });
     }
 
-    private void write(FullSizeFiles.Kind kind) {
-        shown().ifPresent(panel -> {
-            Papers.Making making =
-                    design -> kind.of(ShapeFiles.panel(design, panel).files(), PaperFormat.A4);
-            if (kind == FullSizeFiles.Kind.TILES) {
-                papers.show("panel.pdf", true, making);
-            } else {
-                papers.keep("panel" + kind.ending(), "file." + kind.file(), making);
-            }
-        });
+    private void printPanel() {
+        shown().ifPresent(panel ->
+                showTiles(papers, "panel.pdf", design -> ShapeFiles.panel(design, panel)));
+    }
+
+    private void keepPanel(FullSizeFiles.Kind kind) {
+        shown().ifPresent(panel ->
+                papers.keep(
+                        "panel" + kind.ending(),
+                        "file." + kind.file(),
+                        design ->
+                                kind.of(ShapeFiles.panel(design, panel).files(), PaperFormat.A4)));
     }
 
     private void beside(ShapeWords words) {

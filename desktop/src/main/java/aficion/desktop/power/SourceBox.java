@@ -22,9 +22,6 @@ import javafx.scene.layout.VBox;
 
 /** Pulleys and curve of the source that is there: measured, and taken into the job. */
 final class SourceBox extends SumBox {
-    /** By so much the ratio of the job may be off the one that was measured. */
-    private static final double SAME = 0.005;
-
     private final TextField crank = field("pulley-crank", "power.pulleys.crank", 6, this::pulleys);
     private final TextField source =
             field("pulley-source", "power.pulleys.source", 6, this::pulleys);
@@ -95,11 +92,7 @@ final class SourceBox extends SumBox {
                                 Words.of("plot.top", speeds.top().value()),
                                 print(pulleys.source(speeds.top()))),
                         Texts.wrapped(new ShapeWords(bench.units()).belt(pulleys), "quiet"));
-        boolean same =
-                AnotherSource.ratio(fitted)
-                        .filter(stands -> Math.abs(pulleys.ratio().value() - stands.value()) < SAME)
-                        .isPresent();
-        if (!same) {
+        if (!AnotherSource.turnsBy(fitted, pulleys.ratio())) {
             var set =
                     Texts.button(
                             Words.of("power.pulleys.set", print(pulleys.ratio())),

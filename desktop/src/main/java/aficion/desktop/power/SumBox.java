@@ -1,9 +1,14 @@
 package aficion.desktop.power;
 
+import aficion.desktop.screen.Papers;
 import aficion.desktop.theme.Fields;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.theme.Trouble;
 import aficion.desktop.workbench.Workbench;
+import aficion.files.sheet.FullSizeFiles;
+import aficion.files.sheet.PaperFormat;
+import aficion.files.sheet.ShapeFiles;
+import aficion.job.Design;
 import aficion.job.Sums;
 import aficion.job.edit.WorkEdit;
 import aficion.quantity.Metres;
@@ -15,6 +20,7 @@ import aficion.working.Working;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
@@ -187,6 +193,14 @@ abstract class SumBox extends VBox {
 
     static List<Label> lines(List<String> said) {
         return said.stream().map(each -> Texts.wrapped(each)).toList();
+    }
+
+    /** Shows a shape at its own size, on as many sheets as it takes, before it is printed. */
+    static void showTiles(Papers papers, String file, Function<Design, ShapeFiles.Named> shape) {
+        papers.show(
+                file,
+                true,
+                design -> FullSizeFiles.Kind.TILES.of(shape.apply(design).files(), PaperFormat.A4));
     }
 
     /** How a figure was reached, on one line. */

@@ -22,9 +22,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Window;
+import org.assertj.core.util.Throwables;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import org.junit.platform.commons.util.ExceptionUtils;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
@@ -120,7 +120,7 @@ class MonkeyTest extends WindowTest {
             WaitForAsyncUtils.waitForAsyncFx(60_000, this::act);
             WaitForAsyncUtils.waitForFxEvents(1);
         }
-        assertThat(broken.stream().map(ExceptionUtils::readStackTrace))
+        assertThat(broken.stream().map(Throwables::getStackTrace))
                 .as(() -> "after " + done.subList(Math.max(0, done.size() - 12), done.size()))
                 .isEmpty();
         WaitForAsyncUtils.waitFor(90, TimeUnit.SECONDS, () -> !bench.isWorking());
@@ -132,8 +132,7 @@ class MonkeyTest extends WindowTest {
      * ours.
      */
     private void take(Throwable broke) {
-        if (!ExceptionUtils.readStackTrace(broke)
-                .contains("com.sun.glass.ui.headless.HeadlessWindow")) {
+        if (!Throwables.getStackTrace(broke).contains("com.sun.glass.ui.headless.HeadlessWindow")) {
             broken.add(broke);
         }
     }
