@@ -7,6 +7,7 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.Aspect;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -21,7 +22,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -38,9 +38,11 @@ public final class Netlist {
     private final Map<Terminal, Integer> nodeOf;
     private final Map<WireId, Integer> branchOf;
     private final Map<Integer, WireId> wireOf;
-    private final Set<Integer> sources;
+    private final BitSet sources;
     private final int[] bending;
     private final int[][] movedBy;
+    private final int[] a;
+    private final int[] b;
     private final int[][] meeting;
     private final int[] cranking;
     private final Controls controls;
@@ -107,13 +109,14 @@ public final class Netlist {
         branchOf.forEach((wire, branch) -> wireOf.put(branch, wire));
         inside.forEach((part, roles) ->
                 roles.forEach((role, branch) -> placeOf.put(branch, new Place(part, role))));
-        this.sources =
-                inside.values().stream()
-                        .filter(roles -> roles.containsKey(OUTPUT))
-                        .map(roles -> roles.get(OUTPUT))
-                        .collect(Collectors.toUnmodifiableSet());
+        this.sources = new BitSet();
+        inside.values().stream()
+                .filter(roles -> roles.containsKey(OUTPUT))
+                .forEach(roles -> sources.set(roles.get(OUTPUT)));
         this.bending = IntStream.range(0, size()).filter(i -> slots.get(i).bends()).toArray();
         this.movedBy = movedBy();
+        this.a = slots.stream().mapToInt(Slot::a).toArray();
+        this.b = slots.stream().mapToInt(Slot::b).toArray();
         this.meeting = meeting();
         this.cranking = starters();
         this.controls = Controls.of(design);
@@ -133,6 +136,8 @@ public final class Netlist {
         this.sources = same.sources;
         this.bending = same.bending;
         this.movedBy = same.movedBy;
+        this.a = same.a;
+        this.b = same.b;
         this.meeting = same.meeting;
         this.cranking = same.cranking;
         this.controls = same.controls;
@@ -272,12 +277,12 @@ public final class Netlist {
 
     /** The node a branch counts from. */
     public int a(int branch) {
-        return slots.get(branch).a();
+        return a[branch];
     }
 
     /** The node a branch counts to. */
     public int b(int branch) {
-        return slots.get(branch).b();
+        return b[branch];
     }
 
     /** The branches that end at a node, in order; not to be changed. */
@@ -300,6 +305,47 @@ public final class Netlist {
             }
         }
         return seen;
+    }
+
+    /** Whether some branches lead from one node to another; looked for from both at once. */
+    public boolean leads(int one, int other, IntPredicate through) {
+        var here = new Reach(one);
+        var there = new Reach(other);
+        boolean met = one == other;
+        while (!met && !here.open.isEmpty() && !there.open.isEmpty()) {
+            met = here.meets(there, through) || there.meets(here, through);
+        }
+        return met;
+    }
+
+    /** What has been reached from one node so far. */
+    private final class Reach {
+        private final BitSet seen = new BitSet();
+        private final ArrayDeque<Integer> open = new ArrayDeque<>();
+
+        Reach(int start) {
+            seen.set(start);
+            open.add(start);
+        }
+
+        /** Goes on from one node more, if there is one; whether that meets another reach. */
+        boolean meets(Reach other, IntPredicate through) {
+            if (open.isEmpty()) {
+                return false;
+            }
+            int node = open.remove();
+            for (int branch : meeting[node]) {
+                int next = a(branch) == node ? b(branch) : a(branch);
+                if (!seen.get(next) && through.test(branch)) {
+                    if (other.seen.get(next)) {
+                        return true;
+                    }
+                    seen.set(next);
+                    open.add(next);
+                }
+            }
+            return false;
+        }
     }
 
     /** A branch as it is under the conditions. */
@@ -385,7 +431,12 @@ public final class Netlist {
 
     /** Whether a branch is a source inside a battery or an alternator. */
     public boolean isSource(int branch) {
-        return sources.contains(branch);
+        return sources.get(branch);
+    }
+
+    /** The branches inside what gives, in order. */
+    public IntStream sources() {
+        return sources.stream();
     }
 
     /** The wire that a branch stands for, when it stands for one. */

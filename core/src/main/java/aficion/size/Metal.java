@@ -4,6 +4,7 @@ import aficion.job.GuardKind;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.netlist.Branch;
+import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.solve.Islands;
 import aficion.solve.OperatingPoint;
@@ -17,6 +18,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * What hangs together by bare metal in a state: wires, closed contacts, guards, joints, nothing
@@ -33,14 +36,34 @@ public final class Metal {
     /** What is metal or a guard. */
     private final boolean[] closing;
 
+    /** What hangs together in every state. */
+    private final Islands always;
+
+    /** The branches that may join what does not always hang together. */
+    private final int[] sometimes;
+
     public Metal(Netlist netlist) {
         this.netlist = netlist;
         this.metal = new boolean[netlist.size()];
         this.closing = new boolean[metal.length];
+        this.always = new Islands(netlist.nodes());
         for (int i = 0; i < metal.length; i++) {
             metal[i] = netlist.wireOf(i).isPresent() || passes(i);
             closing[i] = metal[i] || isFuse(i);
+            if (isWire(i)) {
+                always.join(netlist.a(i), netlist.b(i));
+            }
         }
+        this.sometimes =
+                IntStream.range(0, metal.length)
+                        .filter(i -> always.root(netlist.a(i)) != always.root(netlist.b(i)))
+                        .toArray();
+    }
+
+    /** Whether a branch is a wire that is whole, which it is in every state then. */
+    private boolean isWire(int branch) {
+        return netlist.wireOf(branch).isPresent()
+                && netlist.branch(branch, Conditions.REST) instanceof Branch.Resistance;
     }
 
     private boolean passes(int branch) {
@@ -58,6 +81,12 @@ public final class Metal {
     /** The nodes that metal would join to one if everything were closed but some branches. */
     public BitSet closed(int start, IntPredicate without) {
         return netlist.reached(List.of(start), branch -> closing[branch] && !without.test(branch));
+    }
+
+    /** Whether metal would lead past a branch if everything were closed. */
+    public boolean leadsPast(int branch) {
+        return netlist.leads(
+                netlist.a(branch), netlist.b(branch), other -> other != branch && closing[other]);
     }
 
     private boolean isFuse(int branch) {
@@ -87,6 +116,16 @@ public final class Metal {
                 };
     }
 
+    private int[] roots(OperatingPoint point) {
+        var islands = new Islands(always);
+        for (int i : sometimes) {
+            if (joins(point, i)) {
+                islands.join(netlist.a(i), netlist.b(i));
+            }
+        }
+        return islands.roots();
+    }
+
     /** What hangs together in a state. */
     public Bond in(OperatingPoint point) {
         return new Bond(point);
@@ -95,23 +134,18 @@ public final class Metal {
     /** What hangs together by metal in one state. */
     public final class Bond {
         private final OperatingPoint point;
-        private final Islands islands;
-        private final Set<Integer> poles = new HashSet<>();
+        private final int[] roots;
+        private final BitSet poles = new BitSet();
 
         private Bond(OperatingPoint point) {
             this.point = point;
-            this.islands = new Islands(netlist.nodes());
-            for (int i = 0; i < netlist.size(); i++) {
-                if (joins(point, i)) {
-                    islands.join(netlist.a(i), netlist.b(i));
-                }
-            }
-            for (int i = 0; i < netlist.size(); i++) {
-                if (netlist.isSource(i) && lasts(point.branch(i))) {
-                    poles.add(root(netlist.a(i)));
-                    poles.add(root(netlist.b(i)));
-                }
-            }
+            this.roots = roots(point);
+            netlist.sources()
+                    .filter(i -> lasts(point.branch(i)))
+                    .forEach(i -> {
+                        poles.set(root(netlist.a(i)));
+                        poles.set(root(netlist.b(i)));
+                    });
         }
 
         /** Whether a source gives without being woken. */
@@ -120,7 +154,7 @@ public final class Metal {
         }
 
         private int root(int node) {
-            return islands.root(node);
+            return roots[node];
         }
 
         /** Whether metal leads from a node to the vehicle's earth. */
@@ -130,7 +164,7 @@ public final class Metal {
 
         /** Whether metal leads from a node to a pole that is not earthed. */
         public boolean live(int node) {
-            return !earthed(node) && poles.contains(root(node));
+            return !earthed(node) && poles.get(root(node));
         }
 
         /** The batteries whose live pole metal joins to a node, by their branches. */
@@ -149,11 +183,12 @@ public final class Metal {
             return root(one) == root(other);
         }
 
-        /** Whether metal but for one branch leads from one node to another. */
-        public boolean together(int one, int other, int without) {
-            return netlist.reached(
-                            List.of(one), branch -> branch != without && joins(point, branch))
-                    .get(other);
+        /** The branches that all metal from one node to another leads through. */
+        public Set<Integer> between(int one, int other) {
+            return way(one, other).stream()
+                    .filter(branch ->
+                            !netlist.leads(one, other, i -> i != branch && joins(point, i)))
+                    .collect(Collectors.toUnmodifiableSet());
         }
 
         /** Whether a source that keeps its volts is shorted. */
@@ -187,13 +222,13 @@ public final class Metal {
 
         private List<Force> forces() {
             var forces = new ArrayList<Force>();
-            for (int i = 0; i < netlist.size(); i++) {
-                if (netlist.isSource(i)
-                        && point.branch(i)
+            netlist.sources()
+                    .forEach(i -> {
+                        if (point.branch(i)
                                 instanceof Branch.Source(var a, var b, var emf, _, _, _)) {
-                    forces.add(new Force(i, root(a), root(b), emf));
-                }
-            }
+                            forces.add(new Force(i, root(a), root(b), emf));
+                        }
+                    });
             return forces;
         }
 

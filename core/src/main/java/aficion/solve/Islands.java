@@ -11,6 +11,11 @@ public final class Islands {
         part();
     }
 
+    /** The same islands, to be joined further. */
+    public Islands(Islands same) {
+        parent = same.parent.clone();
+    }
+
     /** Parts every node from every other. */
     void part() {
         for (int node = 0; node < parent.length; node++) {
@@ -33,6 +38,15 @@ public final class Islands {
             at = parent[at];
         }
         return at;
+    }
+
+    /** The least node of the island of each node. */
+    public int[] roots() {
+        var roots = parent.clone();
+        for (int node = 0; node < roots.length; node++) {
+            roots[node] = roots[roots[node]];
+        }
+        return roots;
     }
 
     /** Whether a node is the least of its island. */

@@ -115,8 +115,8 @@ public final class OperatingPoint {
         var sum = new double[volts.length];
         double largest = 0;
         for (int i = 0; i < branches.length; i++) {
-            sum[branches[i].a()] -= amps[i];
-            sum[branches[i].b()] += amps[i];
+            sum[netlist.a(i)] -= amps[i];
+            sum[netlist.b(i)] += amps[i];
             largest = Math.max(largest, Math.abs(amps[i]));
         }
         double slack = CURRENT_SLACK + CURRENT_SHARE * largest;
@@ -137,7 +137,7 @@ public final class OperatingPoint {
         double given = 0;
         double taken = 0;
         for (int i = 0; i < branches.length; i++) {
-            double watts = (volts[branches[i].a()] - volts[branches[i].b()]) * amps[i];
+            double watts = branchVolts(i) * amps[i];
             if (watts < 0) {
                 given -= watts;
             } else {
@@ -170,8 +170,7 @@ public final class OperatingPoint {
 
     /** Volts lost from the first end of a wire to its second. */
     public Volts lostIn(Wire wire) {
-        var branch = branches[netlist.branch(wire)];
-        return new Volts(volts[branch.a()] - volts[branch.b()]);
+        return new Volts(branchVolts(netlist.branch(wire)));
     }
 
     /**
@@ -186,8 +185,7 @@ public final class OperatingPoint {
     /** Volts across one branch inside a part; empty when it has no such branch. */
     public Optional<Volts> across(PartId part, String role) {
         return Optional.ofNullable(netlist.inside(part).get(role))
-                .map(branch ->
-                        new Volts(volts[branches[branch].a()] - volts[branches[branch].b()]));
+                .map(branch -> new Volts(branchVolts(branch)));
     }
 
     /** Whether a contact or fuse inside a part is closed. */
@@ -263,7 +261,7 @@ public final class OperatingPoint {
 
     /** Volts across a branch of the netlist, of a above b. */
     public double branchVolts(int branch) {
-        return volts[branches[branch].a()] - volts[branches[branch].b()];
+        return volts[netlist.a(branch)] - volts[netlist.b(branch)];
     }
 
     /**

@@ -74,18 +74,34 @@ public final class ConnectionRule implements Rule {
         private final Netlist netlist;
         private final Design design;
         private final Set<Terminal> loose;
+        private final List<Terminal> poles;
+        private final BitSet plain;
 
         Ways(Netlist netlist, List<Terminal> loose) {
             this.netlist = netlist;
             this.design = netlist.design();
             this.loose = new HashSet<>(loose);
+            this.poles = poles();
+            this.plain = netlist.reached(nodes(poles), this::isPlain);
         }
 
         Stream<Finding> missing() {
-            var poles = poles();
             return poles.isEmpty()
                     ? Stream.empty()
-                    : design.parts().stream().flatMap(part -> missing(part, poles));
+                    : design.parts().stream().flatMap(this::missing);
+        }
+
+        /** Whether a terminal comes to a pole by no way through what consumes. */
+        private boolean isPlain(Terminal terminal) {
+            return plain.get(netlist.node(terminal));
+        }
+
+        private boolean isPlain(int branch) {
+            return leads(branch)
+                    && (isMount(branch)
+                            || netlist.partOf(branch)
+                                    .filter(part -> design.part(part).kind().consumes())
+                                    .isEmpty());
         }
 
         private List<Terminal> poles() {
@@ -97,8 +113,11 @@ public final class ConnectionRule implements Rule {
                     .toList();
         }
 
-        private Stream<Finding> missing(Part part, List<Terminal> poles) {
+        private Stream<Finding> missing(Part part) {
             if (!part.kind().consumes() || part.terminals().stream().anyMatch(loose::contains)) {
+                return Stream.empty();
+            }
+            if (part.terminals().stream().allMatch(this::isPlain)) {
                 return Stream.empty();
             }
             var reached = reach(poles, part);
@@ -118,13 +137,24 @@ public final class ConnectionRule implements Rule {
         }
 
         private BitSet reach(List<Terminal> starts, Part without) {
-            return netlist.reached(
-                    starts.stream().map(netlist::node).toList(), branch -> leads(branch, without));
+            return netlist.reached(nodes(starts), branch -> leads(branch, without));
+        }
+
+        private List<Integer> nodes(List<Terminal> terminals) {
+            return terminals.stream().map(netlist::node).toList();
         }
 
         private boolean leads(int branch, Part without) {
             boolean inside = netlist.partOf(branch).filter(without.id()::equals).isPresent();
-            return !netlist.isSource(branch) && (!inside || netlist.roleOf(branch).equals("mount"));
+            return leads(branch) && (!inside || isMount(branch));
+        }
+
+        private boolean leads(int branch) {
+            return !netlist.isSource(branch);
+        }
+
+        private boolean isMount(int branch) {
+            return netlist.roleOf(branch).equals("mount");
         }
     }
 }

@@ -105,10 +105,11 @@ public final class NeverWorksRule implements Rule {
     }
 
     private static boolean isJoined(Design design, Wants want, Set<PartId> parts) {
-        return Stream.of(want.feedEnd(), want.backEnd())
-                .flatMap(end -> Netlist.joined(design, end).stream())
-                .map(Terminal::part)
-                .anyMatch(parts::contains);
+        return !parts.isEmpty()
+                && Stream.of(want.feedEnd(), want.backEnd())
+                        .flatMap(end -> Netlist.joined(design, end).stream())
+                        .map(Terminal::part)
+                        .anyMatch(parts::contains);
     }
 
     private static boolean hasPoles(Design design) {

@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -60,43 +61,39 @@ public final class TwoGuardsRule implements Rule {
                     .filter(state -> isFedWithout(seat, state))
                     .findFirst()
                     .flatMap(state ->
-                            seats.stream()
-                                    .skip(index + 1L)
-                                    .filter(other -> stands(state, seat, other))
-                                    .findFirst()
+                            other(state, index)
                                     .map(other -> new PathFinding.TwoGuards(seat, other, state)));
         }
 
-        /** Whether each of two guards is fed behind by way of the other. */
-        private boolean stands(Conditions state, FuseSeat seat, FuseSeat other) {
-            if (!isFedWithout(other, state) || isFedByMore(state, seat, other)) {
-                return false;
-            }
-            return !isFed(seat, pulled(state.withPulled(other, true).withPulled(seat, true)));
+        /**
+         * The guard by way of which alone another is fed behind, where that stands the other way
+         * round as well: no third way feeds what is behind it.
+         */
+        private Optional<FuseSeat> other(Conditions state, int index) {
+            var seat = seats.get(index);
+            var vital = bond(state.withPulled(seat, true)).flatMap(bond -> vital(seat, bond));
+            return seats.stream()
+                    .skip(index + 1L)
+                    .filter(other -> vital.filter(way -> !way.contains(branch(other))).isEmpty())
+                    .filter(other -> isFedWithout(other, state))
+                    .filter(other ->
+                            !isFed(
+                                    seat,
+                                    pulled(state.withPulled(other, true).withPulled(seat, true))))
+                    .findFirst();
         }
 
-        /** Whether with a guard out a third way feeds what is behind it, the other out or not. */
-        private boolean isFedByMore(Conditions state, FuseSeat seat, FuseSeat other) {
-            return bond(state.withPulled(seat, true))
-                    .filter(bond ->
-                            bond.together(
-                                    netlist.a(branch(seat)),
-                                    netlist.b(branch(seat)),
-                                    branch(other)))
-                    .isPresent();
+        /** What leads past a guard and cannot be spared; empty where metal does not lead past. */
+        private Optional<Set<Integer>> vital(FuseSeat seat, Metal.Bond bond) {
+            int a = netlist.a(branch(seat));
+            int b = netlist.b(branch(seat));
+            return bond.together(a, b) ? Optional.of(bond.between(a, b)) : Optional.empty();
         }
 
         private boolean isFedWithout(FuseSeat seat, Conditions state) {
             return fedWithout.computeIfAbsent(
                     state.withPulled(seat, true),
-                    without -> isBypassed(seat) && isFed(seat, bond(without)));
-        }
-
-        /** Whether metal could lead past a guard, were everything else closed. */
-        private boolean isBypassed(FuseSeat seat) {
-            int branch = branch(seat);
-            return metal.closed(netlist.a(branch), without -> without == branch)
-                    .get(netlist.b(branch));
+                    without -> metal.leadsPast(branch(seat)) && isFed(seat, bond(without)));
         }
 
         /** Whether both sides of a guard come to the same battery. */
