@@ -143,10 +143,8 @@ public record Body(Plan plan, Map<PartId, StationId> stands) {
                 .flatMap(word -> Stream.ofNullable(SIDES.get(word)));
     }
 
-    /** The way of a wire between two parts, by a third station where it is led so. */
-    public Way way(Part from, Part to, Optional<StationId> via) {
-        var start = station(from);
-        var end = station(to);
+    /** The way of a wire between two stations, by a third one where it is led so. */
+    public Way way(StationId start, StationId end, Optional<StationId> via) {
         return via.filter(station -> plan.find(station).isPresent())
                 .map(station -> plan.way(start, station, end))
                 .orElseGet(() -> plan.way(start, end));

@@ -3,6 +3,7 @@ package aficion.job;
 import aficion.catalogue.Zone;
 import aficion.route.RunId;
 import aficion.route.RunLength;
+import aficion.route.StationId;
 import aficion.route.Way;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +31,10 @@ public final class Design {
     private final List<Wire> wires;
     private final Optional<Body> body;
     private @Nullable Map<RunId, List<Wire>> riders;
+
+    /** Where parts stand, as it was asked. */
+    private final Map<PartId, StationId> stations;
+
     private final Map<CircuitId, Circuit> circuitById;
     private final Map<PartId, Part> partById;
     private final Map<WireId, Wire> wireById;
@@ -58,6 +64,21 @@ public final class Design {
             List<Part> parts,
             List<Wire> wires,
             Optional<Body> body) {
+        this(vehicle, rules, circuits, parts, wires, body, new ConcurrentHashMap<>());
+    }
+
+    /**
+     * @param stations of the same parts in the same body, as far as they are known
+     */
+    private Design(
+            Vehicle vehicle,
+            HouseRules rules,
+            List<Circuit> circuits,
+            List<Part> parts,
+            List<Wire> wires,
+            Optional<Body> body,
+            Map<PartId, StationId> stations) {
+        this.stations = stations;
         this.vehicle = vehicle;
         this.rules = rules;
         this.circuits = List.copyOf(circuits);
@@ -147,11 +168,15 @@ public final class Design {
     public Optional<Way> way(Wire wire) {
         return body.map(lies ->
                 lies.way(
-                        part(wire.from().terminal().part()),
-                        part(wire.to().terminal().part()),
+                        station(lies, wire.from()),
+                        station(lies, wire.to()),
                         wire.laid() instanceof Laid.Routed routed
                                 ? routed.via()
                                 : Optional.empty()));
+    }
+
+    private StationId station(Body body, End end) {
+        return stations.computeIfAbsent(end.terminal().part(), part -> body.station(part(part)));
     }
 
     /** The wires that ride each run of the body, in the order of both; none where nothing does. */
@@ -269,12 +294,12 @@ public final class Design {
      * The same with other wires; refused as {@link InvalidJob} where an end would hang in the air.
      */
     public Design withWires(List<Wire> changed) {
-        return new Design(vehicle, rules, circuits, parts, changed, body);
+        return new Design(vehicle, rules, circuits, parts, changed, body, stations);
     }
 
     /** The same with other circuits; refused as {@link InvalidJob} where a wire would have none. */
     public Design withCircuits(List<Circuit> changed) {
-        return new Design(vehicle, rules, changed, parts, wires, body);
+        return new Design(vehicle, rules, changed, parts, wires, body, stations);
     }
 
     /** The same on another vehicle. */

@@ -44,10 +44,10 @@ public final class Simulation {
     private double now;
     private int steps;
 
-    private Simulation(Netlist netlist, Script script, TimeBand.Edge edge, List<Probe> probes) {
-        this.netlist = netlist;
+    private Simulation(Network network, Script script, TimeBand.Edge edge, List<Probe> probes) {
+        this.netlist = network.netlist();
         this.script = script;
-        this.network = new Network(netlist, script.before());
+        this.network = network;
         this.solver = new Solver(network);
         this.due = new double[network.coils()];
         Arrays.fill(due, Double.POSITIVE_INFINITY);
@@ -71,7 +71,18 @@ public final class Simulation {
             TimeBand.Edge edge,
             List<Probe> probes,
             DoublePredicate goOn) {
-        return new Simulation(netlist, script, edge, probes).run(goOn);
+        return run(new Network(netlist, script.before()), script, edge, probes, goOn);
+    }
+
+    /** The same of a network that is at rest, which is worked on. */
+    public static SimulationResult run(
+            Network network,
+            Script script,
+            TimeBand.Edge edge,
+            List<Probe> probes,
+            DoublePredicate goOn) {
+        network.meet(script.before());
+        return new Simulation(network, script, edge, probes).run(goOn);
     }
 
     /** The course of a script to its end, fuses as they mostly are. */

@@ -43,7 +43,7 @@ public final class WorstCase {
     private final Set<Conditions> heaviest;
     private final Set<Conditions> states;
     private final Netlist netlist;
-    private final List<Bundle.Mates> bundles;
+    private final List<Warming> bundles;
     private final Metal metal;
     private final Peak[] steady;
     private final Peak[] held;
@@ -92,12 +92,37 @@ public final class WorstCase {
     /** The lasting state in which the wires of a bundle lose most. */
     private record Warmest(double lost, OperatingPoint point) {}
 
+    /** The wires of a bundle, each with what a metre of it resists. */
+    private record Warming(String name, int[] wires, double[] perMetre) {
+        static Warming of(Netlist netlist, Bundle.Mates mates) {
+            return new Warming(
+                    mates.name(),
+                    mates.wires().stream().mapToInt(netlist::branch).toArray(),
+                    mates.wires().stream()
+                            .mapToDouble(wire -> wire.conductor().perMetre().value())
+                            .toArray());
+        }
+
+        /** What they lose in a state, watts a metre. */
+        double lost(OperatingPoint point) {
+            double lost = 0;
+            for (int i = 0; i < wires.length; i++) {
+                double amps = point.branchAmps(wires[i]);
+                lost += amps * amps * perMetre[i];
+            }
+            return lost;
+        }
+    }
+
     private WorstCase(Answers answers, Set<Conditions> heaviest, Set<Conditions> states) {
         this.answers = answers;
         this.heaviest = heaviest;
         this.states = states;
         this.netlist = answers.netlist();
-        this.bundles = Bundle.of(netlist.design());
+        this.bundles =
+                Bundle.of(netlist.design()).stream()
+                        .map(mates -> Warming.of(netlist, mates))
+                        .toList();
         this.metal = new Metal(netlist);
         this.steady = new Peak[netlist.size()];
         this.held = new Peak[netlist.size()];
@@ -372,16 +397,11 @@ public final class WorstCase {
 
     private void warm(OperatingPoint point) {
         for (var bundle : bundles) {
-            double lost = 0;
-            for (var wire : bundle.wires()) {
-                double amps = point.through(wire).value();
-                lost += amps * amps * wire.conductor().perMetre().value();
+            double lost = bundle.lost(point);
+            var known = warmest.get(bundle.name);
+            if (known == null || lost > known.lost) {
+                warmest.put(bundle.name, new Warmest(lost, point));
             }
-            var now = new Warmest(lost, point);
-            warmest.merge(
-                    bundle.name(),
-                    now,
-                    (before, after) -> after.lost > before.lost ? after : before);
         }
     }
 

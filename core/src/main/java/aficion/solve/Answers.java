@@ -8,14 +8,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a netlist answers under each set of conditions, each worked out once. A netlist of the same
  * topology with other wires takes over what it can: by the compensation theorem a branch that
  * becomes ΔR more acts like a source of I·ΔR in it, with the I that it carried, and nowhere do
  * volts change by more. Where that is next to nothing, at rest and on the way to it, and with all
- * that was taken over so before, the answer stays. What found no rest is tried anew: nothing is
- * known of what flowed.
+ * that was taken over so before, the answer stays. Where it is more, but so little that every coil
+ * moves as it did, what is asked for is looked for from where it was. What found no rest is tried
+ * anew: nothing is known of what flowed.
  *
  * <p>May be asked by several threads; one is answered at a time.
  */
@@ -23,28 +26,47 @@ public final class Answers {
     /** Volts by which an answer may be off, a millionth. */
     private static final double OFF = 1e-6;
 
+    /** So many times what volts may have changed by must lie between a coil and its move. */
+    private static final double SURE = 10;
+
     private final Solver solver;
     private final Map<Conditions, Answer> demands = new HashMap<>();
     private final Map<Conditions, Answer> solutions = new HashMap<>();
 
     /**
-     * @param most the largest current of each wire on the way to the outcome, amps
-     * @param off what it may be off already, volts
+     * @param track what happened on the way to the outcome
+     * @param changed by how much volts may have changed since that way was gone, volts
+     * @param off what the outcome may be off, volts
      */
-    private record Answer(Outcome outcome, float[] most, double off) {
-        /** The same for another netlist, where it holds. */
-        Optional<Answer> of(Netlist next, Netlist netlist, Conditions conditions, int[] changed) {
+    private record Answer(Outcome outcome, Track track, double changed, double off) {
+        Answer(Outcome outcome, Track track) {
+            this(outcome, track, 0, 0);
+        }
+
+        /** The same for another netlist, as good as it is there; empty where nothing is known. */
+        Optional<Answer> of(Netlist next, Netlist netlist, Conditions conditions, int[] wires) {
             if (!(outcome instanceof Outcome.Solved(var point))) {
                 return Optional.empty();
             }
-            double more = off;
-            for (int wire : changed) {
+            double more = 0;
+            for (int wire : wires) {
                 double ohms = next.ohms(wire, conditions) - netlist.ohms(wire, conditions);
-                more += most[wire] * Math.abs(ohms);
+                more += track.most[wire] * Math.abs(ohms);
             }
-            return more > OFF
-                    ? Optional.empty()
-                    : Optional.of(new Answer(new Outcome.Solved(point.of(next)), most, more));
+            return Optional.of(
+                    new Answer(
+                            new Outcome.Solved(point.of(next)), track, changed + more, off + more));
+        }
+
+        boolean holds() {
+            return off <= OFF;
+        }
+
+        /** Where it was found, if no coil can have moved otherwise since. */
+        Optional<OperatingPoint> near() {
+            return outcome instanceof Outcome.Solved(var point) && SURE * changed < track.margin()
+                    ? Optional.of(point)
+                    : Optional.empty();
         }
     }
 
@@ -79,12 +101,15 @@ public final class Answers {
 
     /** The operating point under the conditions, or why there is none ({@link Solver#solve}). */
     public synchronized Outcome solve(Conditions conditions) {
-        return answer(solutions, conditions, Solver::solve);
+        return answer(solutions, conditions, _ -> tracked(conditions, Solver::solve));
     }
 
     /** What the vehicle asks for under the conditions ({@link Solver#demand}). */
     public synchronized Outcome demand(Conditions conditions) {
-        return answer(demands, conditions, Solver::demand);
+        return answer(
+                demands,
+                conditions,
+                before -> again(before).orElseGet(() -> tracked(conditions, Solver::demand)));
     }
 
     /** The same while relays that cannot come to rest are in, or are out; not kept. */
@@ -97,17 +122,31 @@ public final class Answers {
         return solver.of(netlist());
     }
 
-    private Outcome answer(
-            Map<Conditions, Answer> known,
-            Conditions conditions,
-            BiFunction<Solver, Conditions, Outcome> how) {
+    private static Outcome answer(
+            Map<Conditions, Answer> known, Conditions conditions, UnaryOperator<Answer> how) {
         var answer = known.get(conditions);
-        if (answer == null) {
-            var most = new float[netlist().wires()];
-            solver.note(most);
-            answer = new Answer(how.apply(solver, conditions), most, 0);
+        if (answer == null || !answer.holds()) {
+            answer = how.apply(answer);
             known.put(conditions, answer);
         }
         return answer.outcome;
+    }
+
+    private Answer tracked(Conditions conditions, BiFunction<Solver, Conditions, Outcome> how) {
+        var track = new Track(netlist().wires());
+        solver.note(track);
+        return new Answer(how.apply(solver, conditions), track);
+    }
+
+    /** From where it was found before, where that is as good as from rest. */
+    private Optional<Answer> again(@Nullable Answer before) {
+        return Optional.ofNullable(before)
+                .flatMap(Answer::near)
+                .flatMap(near -> {
+                    var track = new Track(before.track);
+                    solver.note(track);
+                    return solver.demandNear(near)
+                            .map(found -> new Answer(found, track, before.changed, 0));
+                });
     }
 }

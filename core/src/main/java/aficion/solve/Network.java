@@ -200,12 +200,7 @@ public final class Network {
 
     /** Whether a coil would be pulled in at the volts found last. */
     public boolean wantsIn(int coil) {
-        var felt = coils[coil];
-        double volts = Math.abs(volts(felt.a()) - volts(felt.b()));
-        if (felt.series() >= 0) {
-            volts += felt.perAmp() * amps(felt.series());
-        }
-        return wantsIn(coil, volts);
+        return wantsIn(coil, felt(coil));
     }
 
     /** The same at volts across its winding that are only expected. */
@@ -214,6 +209,24 @@ public final class Network {
         boolean reset = felt.reset() >= 0 && pulled[felt.reset()];
         boolean strong = pulled[coil] ? volts > felt.dropOut() : volts >= felt.pickUp();
         return strong && !reset;
+    }
+
+    /**
+     * By how much volts and, with them, the current that helps it may change at least before a coil
+     * wants otherwise, in volts.
+     */
+    double margin(int coil) {
+        var felt = coils[coil];
+        double helped = felt.series() < 0 ? 0 : felt.perAmp() * slope(felt.series());
+        double left = Math.abs(felt(coil) - (pulled[coil] ? felt.dropOut() : felt.pickUp()));
+        return left / (1 + Math.abs(helped));
+    }
+
+    /** The volts that a coil feels, those of the current that helps it among them. */
+    private double felt(int coil) {
+        var felt = coils[coil];
+        double volts = Math.abs(volts(felt.a()) - volts(felt.b()));
+        return felt.series() < 0 ? volts : volts + felt.perAmp() * amps(felt.series());
     }
 
     /** Whether a coil is pulled in. */
@@ -348,6 +361,26 @@ public final class Network {
     public void startOver(Memory fresh) {
         recall(fresh);
         stale = true;
+    }
+
+    /** Takes on where coils, fuses, what settles and all that bends stood at a point. */
+    void stand(OperatingPoint point) {
+        for (int coil = 0; coil < pulled.length; coil++) {
+            if (pulled[coil] != point.pulled(coil)) {
+                pull(coil, point.pulled(coil));
+            }
+        }
+        for (int i = 0; i < size; i++) {
+            if (whole[i] != point.whole(i)) {
+                fuse(i, point.whole(i));
+            }
+            if (settled[i] != point.settled(i)) {
+                settle(i, point.settled(i));
+            }
+            if (bendOf[i] >= 0) {
+                bends.begin(bendOf[i], point.branchVolts(i));
+            }
+        }
     }
 
     /** Lets the next search begin with every bending branch where it was then. */

@@ -169,9 +169,14 @@ final class NonlinearBranches {
     /** Puts every branch where it was. */
     void place(double[] places) {
         for (int k = 0; k < law.length; k++) {
-            if (law[k] > STRAIGHT && at[k] != places[k]) {
-                place(k, places[k]);
-            }
+            begin(k, places[k]);
+        }
+    }
+
+    /** Puts a branch where its volts are, if it bends. */
+    void begin(int k, double volts) {
+        if (law[k] > STRAIGHT && at[k] != volts) {
+            place(k, volts);
         }
     }
 

@@ -199,6 +199,16 @@ public final class OperatingPoint {
         return netlist.coilOf(part).map(coil -> pulled[coil]).orElse(false);
     }
 
+    /** Whether a coil has pulled in. */
+    boolean pulled(int coil) {
+        return pulled[coil];
+    }
+
+    /** Whether a fuse is in and has not opened. */
+    boolean whole(int branch) {
+        return whole[branch];
+    }
+
     /** Whether something stays on only for a while after what it needs has gone. */
     public boolean holdsForAWhile() {
         var coils = netlist.coils(conditions);

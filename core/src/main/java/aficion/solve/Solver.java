@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -57,8 +58,8 @@ public final class Solver {
 
     private boolean oneAtATime;
 
-    /** The most that each wire has carried on the way to rest, where that is kept. */
-    private float @Nullable [] most;
+    /** What is noted on the way to rest, where something is. */
+    private @Nullable Track track;
 
     public Solver(Netlist netlist) {
         this(new Network(netlist, Conditions.REST));
@@ -83,17 +84,9 @@ public final class Solver {
                 new Network(next, Conditions.REST, network.accuracy(), network.pattern()));
     }
 
-    /** Notes from now on the most that each wire carries, at rest and on the way to it, in amps. */
-    void note(float[] most) {
-        this.most = most;
-    }
-
-    private void note() {
-        if (most != null) {
-            for (int i = 0; i < most.length; i++) {
-                most[i] = Math.max(most[i], (float) Math.abs(network.amps(i)));
-            }
-        }
+    /** Notes from now on what happens at rest and on the way to it; or nothing. */
+    void note(@Nullable Track track) {
+        this.track = track;
     }
 
     /** What it solves. */
@@ -138,6 +131,19 @@ public final class Solver {
         } finally {
             frozen.clear();
         }
+    }
+
+    /**
+     * The demand under the conditions of a point that was found for wires a little otherwise, from
+     * there; empty where a coil would move, and where nothing is found that can be believed.
+     */
+    Optional<Outcome> demandNear(OperatingPoint near) {
+        network.meet(near.conditions());
+        network.stand(near);
+        holding.clear();
+        return settle(false) == Rest.SETTLED && restless.isEmpty()
+                ? OperatingPoint.of(near.conditions(), network).map(Outcome.Solved::new)
+                : Optional.empty();
     }
 
     /** The operating point under conditions as they were come to, told without what was before. */
@@ -217,7 +223,9 @@ public final class Solver {
             if (!network.solve()) {
                 return Rest.LOST;
             }
-            note();
+            if (track != null) {
+                track.note(network);
+            }
             if (coilsMoved()) {
                 if (!seen.add(coils())) {
                     if (oneAtATime) {

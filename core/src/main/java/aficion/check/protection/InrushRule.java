@@ -45,7 +45,7 @@ public final class InrushRule implements Rule {
     private static Stream<SimulationEvent.Opened> opened(Assessment assessment, Conditions state) {
         var course =
                 Simulation.run(
-                        assessment.netlist(),
+                        assessment.answers().solver().network(),
                         Script.of(Conditions.REST, state, RUSH),
                         TimeBand.Edge.FASTEST,
                         List.of(),
