@@ -210,11 +210,17 @@ final class NonlinearBranches {
         if (next != volts) {
             evaluate(k, next);
         }
-        boolean near = next == volts && miss <= NEAR + NEAR_SHARE * Math.abs(amps);
+        boolean near =
+                next == volts && miss <= NEAR + NEAR_SHARE * Math.abs(amps) && !isPastKink(k);
         at[k] = next;
         current[k] = amps;
         gradient[k] = steep;
         return found ? Distance.NONE : near ? Distance.NEAR : Distance.FAR;
+    }
+
+    /** Whether a branch of straight pieces has come to another one, whose slope it needs. */
+    private boolean isPastKink(int k) {
+        return (law[k] == SOURCE || law[k] == LIMITED) && steep != slope[k];
     }
 
     /** The line that touches the law where the branch is now. */

@@ -310,38 +310,58 @@ class KindsTest {
         assertThat(Math.abs(amps(slow, "G1", "output"))).isCloseTo(10 * half, within(0.01));
     }
 
+    /** Three phases of 10 A and their shunt, with 2 A of load and no battery. */
+    private static DesignBuilder shunted() {
+        return new DesignBuilder(12)
+                .earth("E1")
+                .part(
+                        "G1",
+                        new SourceKind.Flywheel(
+                                SourceKind.Flywheel.Winding.THREE_PHASE,
+                                new Amps(10),
+                                new Rpm(3000)))
+                .part(
+                        "N1",
+                        new SourceKind.RegulatorRectifier(
+                                SourceKind.RegulatorRectifier.Bridge.THREE_PHASE, new Volts(14.4)))
+                .load("X1", 2)
+                .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
+                .wire("G1.G2", "N1.G2", "2.5mm2", 0.5)
+                .wire("G1.G3", "N1.G3", "2.5mm2", 0.5)
+                .wire("N1.B-", "E1.E", "2.5mm2", 0.5)
+                .wire("N1.B+", "X1.+", "2.5mm2", 0.5);
+    }
+
     /**
      * With the load off and the battery full, the shunt takes what is too much and holds 14.4 V.
      */
     @Test
     void theRegulatorTakesWhatIsTooMuch() {
-        var design =
-                new DesignBuilder(12)
-                        .earth("E1")
-                        .part(
-                                "G1",
-                                new SourceKind.Flywheel(
-                                        SourceKind.Flywheel.Winding.THREE_PHASE,
-                                        new Amps(10),
-                                        new Rpm(3000)))
-                        .part(
-                                "N1",
-                                new SourceKind.RegulatorRectifier(
-                                        SourceKind.RegulatorRectifier.Bridge.THREE_PHASE,
-                                        new Volts(14.4)))
-                        .load("X1", 2)
-                        .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
-                        .wire("G1.G2", "N1.G2", "2.5mm2", 0.5)
-                        .wire("G1.G3", "N1.G3", "2.5mm2", 0.5)
-                        .wire("N1.B-", "E1.E", "2.5mm2", 0.5)
-                        .wire("N1.B+", "X1.+", "2.5mm2", 0.5);
-
-        var point = solved(design, ROAD);
+        var point = solved(shunted(), ROAD);
 
         double drawn = amps(point, "X1", "body");
         assertThat(amps(point, "N1", "shunt")).isCloseTo(10 - drawn, within(0.05));
         assertThat(volts(point, "N1.B+") - volts(point, "N1.B-"))
                 .isCloseTo(14.4 + 0.02 * (10 - drawn), within(0.01));
+    }
+
+    /** Speeds ever closer to the one from which the shunt takes something: each is found. */
+    @Test
+    void theRegulatorIsFoundWhereItBeginsToTake() {
+        var solver = new Solver(Netlist.of(shunted().build()));
+        double idle = 300;
+        double busy = 3000;
+        for (int i = 0; i < 50; i++) {
+            double rpm = (idle + busy) / 2;
+            var outcome = solver.solve(Conditions.REST.withEngine(new Rpm(rpm)));
+            assertThat(outcome).as("at %s rpm", rpm).isInstanceOf(Outcome.Solved.class);
+            if (amps(((Outcome.Solved) outcome).point(), "N1", "shunt") > 1e-9) {
+                busy = rpm;
+            } else {
+                idle = rpm;
+            }
+        }
+        assertThat(busy).isBetween(301.0, 2999.0);
     }
 
     /** A lighting coil of 3 A over a 6 V 18 W lamp: (3 A / 2.667 A)^(1/0.55) × 6.75 V = 8.36 V. */
