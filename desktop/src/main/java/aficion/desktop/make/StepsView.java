@@ -37,11 +37,18 @@ final class StepsView extends VBox {
     private static final PseudoClass NOW = PseudoClass.getPseudoClass("now");
     private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
 
+    /** From this height on letters grow, pixels. */
+    private static final double HEIGHT = 600;
+
+    private static final double MOST_LARGER = 1.6;
+    private static final double NAME_WIDTH = 150;
+
     private final Workbench bench;
     private final Drawer drawer;
     private Making making = new Making(List.of());
     private @Nullable Design shown;
     private int at;
+    private double larger = 1;
 
     StepsView(Workbench bench, Drawer drawer) {
         super(10);
@@ -54,6 +61,17 @@ final class StepsView extends VBox {
         drawer.cutting().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> begin());
         setOnMouseClicked(_ -> requestFocus());
+        heightProperty().addListener((_, _, _) -> grow());
+    }
+
+    /** Letters as large as there is height for: what is read from the bench is read from afar. */
+    private void grow() {
+        double larger = Math.clamp(getHeight() / HEIGHT, 1, MOST_LARGER);
+        if (larger != this.larger) {
+            this.larger = larger;
+            setStyle("-fx-font-size: " + larger + "em;");
+            refresh();
+        }
     }
 
     private void begin() {
@@ -229,7 +247,7 @@ final class StepsView extends VBox {
 
     private HBox line(String says, Step step, boolean done, boolean now) {
         var name = Texts.label((done ? "\u2713 " : "") + Words.of("act", step.act()), "steps-act");
-        name.setMinWidth(150);
+        name.setMinWidth(NAME_WIDTH * larger);
         var line = new HBox(12, name, Texts.wrapped(says, "steps-says"));
         line.getStyleClass().add("steps-line");
         line.pseudoClassStateChanged(DONE, done);
