@@ -7,12 +7,15 @@ import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.job.DesignBuilder;
 import aficion.quantity.Amps;
 import aficion.quantity.Celsius;
 import aficion.quantity.Kelvins;
 import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.working.Working;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -126,5 +129,83 @@ class HeatBalanceTest {
         assertThat(fits.working().limit().orElseThrow().kept()).isTrue();
         assertThat(none.marking()).isEmpty();
         assertThat(none.working().limit().orElseThrow().kept()).isFalse();
+    }
+
+    /**
+     * By hand, a cylinder of 2.5 mm at 75.5 °C in air of 27.5: film 324.65 K, λ = 0.0282 W/mK, ν =
+     * 18.0 mm²/s, Ra = 49.9, Nu = 1.23; with 5.1 W/m² radiated 8.93 W a metre. Of 10 mm at 60 °C in
+     * 20 °C: 19.4 W.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "0.0025, 27.5, 75.5, 8.928000127892556",
+        "0.01, 20, 60, 19.35658221273644",
+        "0.01, 60, 60, 0",
+        "0.01, 60, 20, 0"
+    })
+    void aCylinderShedsWhatItsRiseDrives(
+            double diameter, double ambient, double surface, double watts) {
+        assertThat(HeatBalance.fromSurface(diameter, ambient, surface))
+                .isCloseTo(watts, within(1e-9));
+    }
+
+    /** Found between the bounds, or the bound it would pass. */
+    @Test
+    void aZeroIsFoundBetweenItsBounds() {
+        assertThat(HeatBalance.zero(x -> x - 3, 0, 10)).isCloseTo(3, within(1e-7));
+        assertThat(HeatBalance.zero(x -> x * x * x - 2, 0, 10))
+                .isCloseTo(Math.cbrt(2), within(1e-6));
+        assertThat(HeatBalance.zero(x -> Math.exp(x) - 5000, 0, 10))
+                .isCloseTo(Math.log(5000), within(1e-6));
+        assertThat(HeatBalance.zero(x -> 2 - Math.exp(-x), -5, 100))
+                .isCloseTo(-Math.log(2), within(1e-6));
+        assertThat(HeatBalance.zero(x -> x + 1, 0, 10)).isZero();
+        assertThat(HeatBalance.zero(x -> x, 0, 10)).isZero();
+        assertThat(HeatBalance.zero(x -> x - 20, 0, 10)).isEqualTo(10);
+        assertThat(HeatBalance.zero(x -> x - 10, 0, 10)).isEqualTo(10);
+    }
+
+    /** Both ends close in: a steep or a flat end does not keep one bound where it was. */
+    @ParameterizedTest
+    @CsvSource({"1", "3", "9", "0.2"})
+    void aZeroIsFoundInFewSteps(double power) {
+        var asked = new AtomicInteger();
+
+        double found =
+                HeatBalance.zero(
+                        x -> {
+                            asked.incrementAndGet();
+                            return Math.pow(x, power) - Math.pow(1.5, power);
+                        },
+                        0,
+                        10);
+
+        assertThat(found).isCloseTo(1.5, within(1e-6));
+        assertThat(asked.get()).isLessThan(40);
+    }
+
+    /** Up to the limit of its cover: 105 °C in a cabin of 40 °C are 65 K. */
+    @Test
+    void theLimitOfTheCoverIsTheRiseFromTheAir() {
+        var wire =
+                DesignBuilder.twelveVolts()
+                        .zone(Zone.CABIN)
+                        .load("X1", 1)
+                        .wire("B1.+", "X1.+", "1mm2", 1)
+                        .build()
+                        .wires()
+                        .getLast();
+        var air = wire.zone().ambient();
+        double rise = 105 - air.value();
+
+        assertThat(HeatBalance.limit(wire.conductor(), wire).result().value())
+                .isEqualTo(carries("1mm2", air, new Kelvins(rise)));
+        double heat = 1 / ShortCircuit.of(wire).seconds();
+        double second =
+                ShortTime.carries(wire.conductor(), air, new Kelvins(rise), new Seconds(1))
+                        .result()
+                        .value();
+        double good = carries("1mm2", air, new Kelvins(rise));
+        assertThat(heat).isCloseTo(good * good / second / second, within(1e-9));
     }
 }

@@ -90,4 +90,42 @@ class ShortCircuitTest {
             assertThat(guarded).as("the thickest behind %s %s", type, marking).isTrue();
         }
     }
+
+    /**
+     * At the bulkhead: a fuse that is slow at twice its marking lets a wire warm for longer than no
+     * heat leaves it; one that is quick is held to the adiabatic heat alone.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "0.35mm2, BLADE, 3, true",
+        "0.35mm2, BLADE, 7.5, true",
+        "0.35mm2, BLADE, 15, false",
+        "0.5mm2, BLADE, 10, true",
+        "2mm2, CERAMIC, 25, false",
+        "3mm2, CERAMIC, 40, false",
+        "2.5mm2, BOLTED, 30, false",
+        "10mm2, BOLTED, 30, true"
+    })
+    void aWireLastsUntilTheSlowestFuseOpens(
+            String size, FuseType type, double marking, boolean lasts) {
+        var wire =
+                DesignBuilder.twelveVolts()
+                        .zone(Zone.BULKHEAD)
+                        .load("X1", 1)
+                        .wire("B1.+", "X1.+", size, 1)
+                        .build()
+                        .wires()
+                        .getLast();
+
+        assertThat(ShortCircuit.of(wire).outlives(fuse(type, marking))).isEqualTo(lasts);
+    }
+
+    /** Twice the marking where the fuse guards it; nothing is known where it does not. */
+    @Test
+    void isOverloadedWithNoMoreThanTwiceTheMarking() {
+        var heat = ShortCircuit.of(wire("1mm2", Insulation.PVC105));
+
+        assertThat(heat.overload(fuse(FuseType.BLADE, 10))).isEqualTo(20);
+        assertThat(heat.overload(fuse(FuseType.BLADE, 30))).isZero();
+    }
 }
