@@ -9,6 +9,7 @@ import aficion.catalogue.Zone;
 import aficion.identify.Feed;
 import aficion.job.Body;
 import aficion.job.Circuit;
+import aficion.job.Colouring;
 import aficion.job.Demand;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -413,5 +414,36 @@ class PlacesTest {
         assertThat(made(fit))
                 .extracting(wire -> wire.cut().size())
                 .containsOnly(made(fit).getFirst().cut().size());
+        var usual = fits(named(), fedFrom(new Place.NamedPin("live joint", "J")));
+        var largest =
+                fits(named().withRules(rules), fedFrom(new Place.NamedPin("live joint", "J")));
+        assertThat(copper(largest)).isGreaterThan(copper(usual));
+    }
+
+    private static double copper(Fit.Fits fit) {
+        return made(fit).getFirst().conductor().copper().value();
+    }
+
+    /** A house of one colour has the leads of a recipe in it; one without a scheme leaves them. */
+    @Test
+    void theLeadsOfARecipeHaveTheColoursOfTheHouse() {
+        var house =
+                named().withRules(HouseRules.USUAL.withColours(new Colouring.Banded(Colour.WHITE)));
+        var fed = fedFrom(new Place.NamedPin("live joint", "J"));
+
+        assertThat(made(fits(house, fed)))
+                .allMatch(wire -> wire.colour().equals(WireColour.plain(Colour.WHITE)));
+        assertThat(made(fits(named(), fed)))
+                .allMatch(wire -> wire.colour().equals(WireColour.plain(Colour.GREEN)));
+    }
+
+    /** A wire that was too thin before stays what it was: that is not what was asked for. */
+    @Test
+    void whatWasWrongBeforeIsLeftAlone() {
+        var design = vehicle().load("X9", 15).wire("J2.J", "X9.+", "0.5mm2", 2).build();
+        var thin = design.wires().getLast();
+        var fit = fits(design, fedFrom(new Place.Post(true)));
+
+        assertThat(fit.design().wire(thin.id())).isEqualTo(thin);
     }
 }
