@@ -8,10 +8,12 @@ import aficion.route.Station;
 import aficion.route.StationId;
 import aficion.route.Way;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * The harness made wire by wire, in the order of hands: from one reel after another, the longest
@@ -103,6 +105,12 @@ public record Making(List<WireWork> wires) {
                 wire.size(),
                 wire.colour(),
                 wire.insulation());
+    }
+
+    /** The same of some of its wires. */
+    public Making of(Collection<Wire> some) {
+        var ids = some.stream().map(Wire::id).collect(Collectors.toSet());
+        return new Making(wires.stream().filter(work -> ids.contains(work.wire().id())).toList());
     }
 
     /** The same without the wires that are made. */

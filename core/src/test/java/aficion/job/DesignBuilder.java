@@ -91,6 +91,30 @@ public final class DesignBuilder {
         return mounted(id, "E1", new LoadKind.Lamp(new Volts(13.5), List.of(filament)));
     }
 
+    /** A one-wire alternator of 14.2 V. */
+    public DesignBuilder alternator(String id, double amps) {
+        return mounted(
+                id,
+                "E1",
+                new SourceKind.Alternator(
+                        new Volts(14.2),
+                        new Amps(amps),
+                        new Ohms(4),
+                        new Ratio(2.5),
+                        Optional.of(SourceKind.Alternator.Style.ONE_WIRE)));
+    }
+
+    /** A relay at the end of 30 m of thin wire: its own load takes the volts that hold it. */
+    public static DesignBuilder buzzing() {
+        return twelveVolts()
+                .relay("K1")
+                .load("X1", 60)
+                .wire("B1.+", "K1.86", "0.5mm2", 30)
+                .wire("K1.86", "K1.30", "25mm2", 0.1)
+                .wire("K1.87", "X1.+", "25mm2", 0.1)
+                .wire("K1.85", "E1.E", "1mm2", 0.1);
+    }
+
     public DesignBuilder load(String id, double amps) {
         return mounted(
                 id, "E1", new LoadKind.Load(new Demand.InAmps(new Amps(amps)), new Volts(system)));

@@ -9,7 +9,6 @@ import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -17,12 +16,10 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
-import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** The way of a current, what it loses there, what the sources give and which guards open. */
@@ -140,18 +137,7 @@ class FlowPathTest {
     /** What the battery gives and the alternator, and what of it charges. */
     @Test
     void sourcesShareWhatIsDrawn() {
-        var design =
-                lit().mounted(
-                                "G1",
-                                "E1",
-                                new SourceKind.Alternator(
-                                        new Volts(14.2),
-                                        new Amps(45),
-                                        new Ohms(4),
-                                        new Ratio(2.5),
-                                        Optional.of(SourceKind.Alternator.Style.ONE_WIRE)))
-                        .wire("G1.B+", "B1.+", "10mm2", 1)
-                        .build();
+        var design = lit().alternator("G1", 45).wire("G1.B+", "B1.+", "10mm2", 1).build();
         var still = Supply.of(demanded(design, ON));
         var running = Supply.of(demanded(design, ON.withEngine(new Rpm(3000))));
 

@@ -19,8 +19,6 @@ import aficion.job.WireId;
 import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
-import aficion.quantity.Ohms;
-import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.solve.Outcome;
@@ -194,15 +192,7 @@ class WorstCaseTest {
 
     private static DesignBuilder alternator(double rated) {
         return DesignBuilder.twelveVolts()
-                .mounted(
-                        "G1",
-                        "E1",
-                        new SourceKind.Alternator(
-                                new Volts(14.2),
-                                new Amps(rated),
-                                new Ohms(4),
-                                new Ratio(2.5),
-                                Optional.of(SourceKind.Alternator.Style.ONE_WIRE)))
+                .alternator("G1", rated)
                 .load("X1", 5)
                 .wire("G1.B+", "B1.+", "10mm2", 1)
                 .wire("B1.+", "X1.+", "1mm2", 1);
@@ -258,15 +248,7 @@ class WorstCaseTest {
     /** A relay that takes its own volts away buzzes; what it switches is asked for all the same. */
     @Test
     void whatARelayThatBuzzesSwitchesIsAskedFor() {
-        var design =
-                DesignBuilder.twelveVolts()
-                        .relay("K1")
-                        .load("X1", 60)
-                        .wire("B1.+", "K1.86", "0.5mm2", 30)
-                        .wire("K1.86", "K1.30", "25mm2", 0.1)
-                        .wire("K1.87", "X1.+", "25mm2", 0.1)
-                        .wire("K1.85", "E1.E", "1mm2", 0.1)
-                        .build();
+        var design = DesignBuilder.buzzing().build();
         var worst = Assessment.of(design).worst();
 
         assertThat(worst.troubles())

@@ -13,16 +13,7 @@ import org.junit.jupiter.api.Test;
 
 /** What is answered once, and what of it still holds after an edit. */
 class AnswersTest {
-    /** A relay at the end of 30 m of thin wire: its own load takes the volts that hold it. */
-    private static final Design BUZZING =
-            DesignBuilder.twelveVolts()
-                    .relay("K1")
-                    .load("X1", 60)
-                    .wire("B1.+", "K1.86", "0.5mm2", 30)
-                    .wire("K1.86", "K1.30", "25mm2", 0.1)
-                    .wire("K1.87", "X1.+", "25mm2", 0.1)
-                    .wire("K1.85", "E1.E", "1mm2", 0.1)
-                    .build();
+    private static final Design BUZZING = DesignBuilder.buzzing().build();
 
     private static final Design RESIZED =
             new WireEdit.Resize(BUZZING.wires().get(1).id(), WireSize.parse("25mm2").orElseThrow())

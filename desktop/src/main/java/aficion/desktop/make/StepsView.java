@@ -1,12 +1,14 @@
 package aficion.desktop.make;
 
 import aficion.desktop.drawing.Faces;
+import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Swatches;
 import aficion.desktop.theme.Texts;
 import aficion.desktop.workbench.Drawer;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.forming.Face;
+import aficion.forming.Loom;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.JoinKind.Half;
@@ -20,12 +22,14 @@ import aficion.words.StepWords;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -45,7 +49,13 @@ final class StepsView extends VBox {
 
     private final Workbench bench;
     private final Drawer drawer;
-    private Making making = new Making(List.of());
+    private Making whole = new Making(List.of());
+    private List<Loom> looms = List.of();
+
+    /** The loom that is made; 0 for all of them. */
+    private int loom;
+
+    private Making making = whole;
     private @Nullable Design shown;
     private int at;
     private double larger = 1;
@@ -86,8 +96,50 @@ final class StepsView extends VBox {
     private void take() {
         if (shown != bench.design()) {
             shown = bench.design();
-            making = Making.of(shown);
+            whole = Making.of(shown);
+            looms = Loom.of(shown);
+            make(Math.min(loom, looms.size()));
         }
+    }
+
+    private void make(int number) {
+        loom = number;
+        making = of(number);
+    }
+
+    /** How a loom is made, or all of them. */
+    private Making of(int number) {
+        return number == 0 ? whole : whole.of(looms.get(number - 1).wires(bench.design()));
+    }
+
+    /** Which loom is made, each with how much of it is; nothing to choose where there is one. */
+    private Node loom() {
+        if (looms.size() < 2) {
+            return new Region();
+        }
+        var box =
+                Choices.of(
+                        IntStream.rangeClosed(0, looms.size()).boxed().toList(), this::nameOfLoom);
+        box.setId("steps-loom");
+        box.setValue(loom);
+        box.setFocusTraversable(false);
+        box.valueProperty()
+                .addListener((_, _, number) -> {
+                    make(number);
+                    at = making.next(work()).map(making.wires()::indexOf).orElse(0);
+                    refresh();
+                    requestFocus();
+                });
+        return box;
+    }
+
+    private String nameOfLoom(int number) {
+        var of = of(number);
+        return Words.of(
+                number == 0 ? "steps.looms" : "steps.loom",
+                number,
+                of.made(work()),
+                of.wires().size());
     }
 
     private Work work() {
@@ -144,7 +196,7 @@ final class StepsView extends VBox {
     }
 
     private boolean isMade(CircuitId circuit) {
-        return making.wires().stream()
+        return whole.wires().stream()
                 .filter(each -> each.wire().circuit().equals(circuit))
                 .allMatch(each -> each.isMade(work()));
     }
@@ -164,13 +216,14 @@ final class StepsView extends VBox {
         var made = making.made(work());
         var bar = new ProgressBar((double) made / making.wires().size());
         bar.setMaxWidth(Double.MAX_VALUE);
-        getChildren()
-                .addAll(
+        var head =
+                new HBox(
+                        12,
                         Texts.label(Words.of("steps.made", made, making.wires().size()), "figure"),
-                        bar,
-                        card(wire),
-                        keys(),
-                        next());
+                        Texts.spring(),
+                        loom());
+        head.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, bar, card(wire), keys(), next());
     }
 
     private VBox card(WireWork work) {
