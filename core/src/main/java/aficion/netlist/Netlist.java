@@ -7,7 +7,6 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Conditions.Aspect;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -292,60 +291,13 @@ public final class Netlist {
 
     /** The nodes that some branches lead to from others, those themselves among them. */
     public BitSet reached(Collection<Integer> starts, IntPredicate through) {
-        var seen = new BitSet(nodes);
-        starts.forEach(seen::set);
-        var open = Arrays.copyOf(seen.stream().toArray(), nodes);
-        for (int at = 0, met = seen.cardinality(); at < met; at++) {
-            for (int branch : meeting[open[at]]) {
-                int next = a(branch) == open[at] ? b(branch) : a(branch);
-                if (!seen.get(next) && through.test(branch)) {
-                    seen.set(next);
-                    open[met++] = next;
-                }
-            }
-        }
-        return seen;
+        return new Reach(this, starts, through).all();
     }
 
     /** Whether some branches lead from one node to another; looked for from both at once. */
     public boolean leads(int one, int other, IntPredicate through) {
-        var here = new Reach(one);
-        var there = new Reach(other);
-        boolean met = one == other;
-        while (!met && !here.open.isEmpty() && !there.open.isEmpty()) {
-            met = here.meets(there, through) || there.meets(here, through);
-        }
-        return met;
-    }
-
-    /** What has been reached from one node so far. */
-    private final class Reach {
-        private final BitSet seen = new BitSet();
-        private final ArrayDeque<Integer> open = new ArrayDeque<>();
-
-        Reach(int start) {
-            seen.set(start);
-            open.add(start);
-        }
-
-        /** Goes on from one node more, if there is one; whether that meets another reach. */
-        boolean meets(Reach other, IntPredicate through) {
-            if (open.isEmpty()) {
-                return false;
-            }
-            int node = open.remove();
-            for (int branch : meeting[node]) {
-                int next = a(branch) == node ? b(branch) : a(branch);
-                if (!seen.get(next) && through.test(branch)) {
-                    if (other.seen.get(next)) {
-                        return true;
-                    }
-                    seen.set(next);
-                    open.add(next);
-                }
-            }
-            return false;
-        }
+        return new Reach(this, List.of(one), through)
+                .meets(new Reach(this, List.of(other), through));
     }
 
     /** A branch as it is under the conditions. */

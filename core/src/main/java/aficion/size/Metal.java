@@ -126,7 +126,7 @@ public final class Metal {
         return islands.roots();
     }
 
-    /** What hangs together in a state. */
+    /** What hangs together in a state of the same netlist: where its wires are whole, they are. */
     public Bond in(OperatingPoint point) {
         return new Bond(point);
     }

@@ -8,8 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.UnaryOperator;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Function;
 
 /**
  * What a netlist answers under each set of conditions, each worked out once. A netlist of the same
@@ -58,6 +57,7 @@ public final class Answers {
                             new Outcome.Solved(point.of(next)), track, changed + more, off + more));
         }
 
+        /** Whether the outcome may be taken as it is. */
         boolean holds() {
             return off <= OFF;
         }
@@ -109,7 +109,9 @@ public final class Answers {
         return answer(
                 demands,
                 conditions,
-                before -> again(before).orElseGet(() -> tracked(conditions, Solver::demand)));
+                before ->
+                        before.flatMap(this::again)
+                                .orElseGet(() -> tracked(conditions, Solver::demand)));
     }
 
     /** The same while relays that cannot come to rest are in, or are out; not kept. */
@@ -123,12 +125,12 @@ public final class Answers {
     }
 
     private static Outcome answer(
-            Map<Conditions, Answer> known, Conditions conditions, UnaryOperator<Answer> how) {
-        var answer = known.get(conditions);
-        if (answer == null || !answer.holds()) {
-            answer = how.apply(answer);
-            known.put(conditions, answer);
-        }
+            Map<Conditions, Answer> known,
+            Conditions conditions,
+            Function<Optional<Answer>, Answer> how) {
+        var before = Optional.ofNullable(known.get(conditions));
+        var answer = before.filter(Answer::holds).orElseGet(() -> how.apply(before));
+        known.put(conditions, answer);
         return answer.outcome;
     }
 
@@ -139,9 +141,8 @@ public final class Answers {
     }
 
     /** From where it was found before, where that is as good as from rest. */
-    private Optional<Answer> again(@Nullable Answer before) {
-        return Optional.ofNullable(before)
-                .flatMap(Answer::near)
+    private Optional<Answer> again(Answer before) {
+        return before.near()
                 .flatMap(near -> {
                     var track = new Track(before.track);
                     solver.note(track);

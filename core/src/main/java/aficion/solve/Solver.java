@@ -84,8 +84,8 @@ public final class Solver {
                 new Network(next, Conditions.REST, network.accuracy(), network.pattern()));
     }
 
-    /** Notes from now on what happens at rest and on the way to it; or nothing. */
-    void note(@Nullable Track track) {
+    /** Notes from now on what happens at rest and on the way to it. */
+    void note(Track track) {
         this.track = track;
     }
 

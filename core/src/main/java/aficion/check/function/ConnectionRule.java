@@ -114,14 +114,14 @@ public final class ConnectionRule implements Rule {
         }
 
         private Stream<Finding> missing(Part part) {
-            if (!part.kind().consumes() || part.terminals().stream().anyMatch(loose::contains)) {
-                return Stream.empty();
-            }
-            if (part.terminals().stream().allMatch(this::isPlain)) {
+            var ends = part.terminals();
+            if (!part.kind().consumes()
+                    || ends.stream().anyMatch(loose::contains)
+                    || ends.stream().allMatch(this::isPlain)) {
                 return Stream.empty();
             }
             var reached = reach(poles, part);
-            return part.terminals().stream()
+            return ends.stream()
                     .filter(terminal ->
                             !part.kind().sparePins().contains(terminal.pin())
                                     || !design.wiresAt(terminal).isEmpty())

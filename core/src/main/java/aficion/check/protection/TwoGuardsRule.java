@@ -74,7 +74,7 @@ public final class TwoGuardsRule implements Rule {
             var vital = bond(state.withPulled(seat, true)).flatMap(bond -> vital(seat, bond));
             return seats.stream()
                     .skip(index + 1L)
-                    .filter(other -> vital.filter(way -> !way.contains(branch(other))).isEmpty())
+                    .filter(other -> vital.map(way -> way.contains(branch(other))).orElse(true))
                     .filter(other -> isFedWithout(other, state))
                     .filter(other ->
                             !isFed(

@@ -23,6 +23,7 @@ import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -49,13 +50,14 @@ final class StepsView extends VBox {
 
     private final Workbench bench;
     private final Drawer drawer;
-    private Making whole = new Making(List.of());
-    private List<Loom> looms = List.of();
+
+    /** All that is made, then loom by loom. */
+    private List<Making> makings = List.of(new Making(List.of()));
 
     /** The loom that is made; 0 for all of them. */
     private int loom;
 
-    private Making making = whole;
+    private Making making = makings.getFirst();
     private @Nullable Design shown;
     private int at;
     private double larger = 1;
@@ -96,30 +98,29 @@ final class StepsView extends VBox {
     private void take() {
         if (shown != bench.design()) {
             shown = bench.design();
-            whole = Making.of(shown);
-            looms = Loom.of(shown);
-            make(Math.min(loom, looms.size()));
+            var design = shown;
+            var whole = Making.of(design);
+            makings =
+                    Stream.concat(
+                                    Stream.of(whole),
+                                    Loom.of(design).stream()
+                                            .map(each -> whole.of(each.wires(design))))
+                            .toList();
+            make(Math.min(loom, makings.size() - 1));
         }
     }
 
     private void make(int number) {
         loom = number;
-        making = of(number);
-    }
-
-    /** How a loom is made, or all of them. */
-    private Making of(int number) {
-        return number == 0 ? whole : whole.of(looms.get(number - 1).wires(bench.design()));
+        making = makings.get(number);
     }
 
     /** Which loom is made, each with how much of it is; nothing to choose where there is one. */
     private Node loom() {
-        if (looms.size() < 2) {
+        if (makings.size() < 3) {
             return new Region();
         }
-        var box =
-                Choices.of(
-                        IntStream.rangeClosed(0, looms.size()).boxed().toList(), this::nameOfLoom);
+        var box = Choices.of(IntStream.range(0, makings.size()).boxed().toList(), this::nameOfLoom);
         box.setId("steps-loom");
         box.setValue(loom);
         box.setFocusTraversable(false);
@@ -134,7 +135,7 @@ final class StepsView extends VBox {
     }
 
     private String nameOfLoom(int number) {
-        var of = of(number);
+        var of = makings.get(number);
         return Words.of(
                 number == 0 ? "steps.looms" : "steps.loom",
                 number,
@@ -196,7 +197,7 @@ final class StepsView extends VBox {
     }
 
     private boolean isMade(CircuitId circuit) {
-        return whole.wires().stream()
+        return makings.getFirst().wires().stream()
                 .filter(each -> each.wire().circuit().equals(circuit))
                 .allMatch(each -> each.isMade(work()));
     }

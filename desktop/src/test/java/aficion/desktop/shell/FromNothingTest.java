@@ -49,12 +49,6 @@ class FromNothingTest extends WindowTest {
 
     @TempDir Path folder;
 
-    private void write(String id, String text) {
-        until(() -> byId(id).isPresent());
-        clickOn("#" + id);
-        interact(() -> ((TextField) node(id)).setText(text));
-    }
-
     private Plan plan() {
         return bench.design().body().orElseThrow().plan();
     }
@@ -81,8 +75,8 @@ class FromNothingTest extends WindowTest {
     private void newCar() {
         settle();
         push(KeyCode.CONTROL, KeyCode.N);
-        write("new-job-name", "Wren");
-        write("new-job-year", "1964");
+        typeInto("new-job-name", "Wren");
+        typeInto("new-job-year", "1964");
         clickOn(node("new-job-begin"));
         until(() -> byId("new-job").isEmpty());
         settle();
@@ -125,7 +119,8 @@ class FromNothingTest extends WindowTest {
         until(() -> byId("board-drawing").isPresent());
         for (int i = 1; i <= RUNS; i++) {
             int now = i;
-            write("next-length", "3.0");
+            typeInto("next-length", "3.0");
+            interact(() -> node("next-length").requestFocus());
             push(KeyCode.ENTER);
             until(() -> measured().size() == now);
             until(() -> ((TextField) node("next-length")).getText().isEmpty());
@@ -233,7 +228,7 @@ class FromNothingTest extends WindowTest {
                         .forEach(Button::fire));
     }
 
-    /** Labels, two a wire, and the cut list, whose sum is that of the schedule. */
+    /** Labels, two lines a wire, and the cut list, one. */
     private void listsAreSaved() throws IOException {
         press("view-make");
         for (var list : List.of("labels", "cut")) {
