@@ -12,6 +12,7 @@ import aficion.forming.Loom;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.JoinKind.Half;
+import aficion.job.WireId;
 import aficion.job.Work;
 import aficion.job.edit.WorkEdit;
 import aficion.make.EndWork;
@@ -59,6 +60,7 @@ final class StepsView extends VBox {
 
     private Making making = makings.getFirst();
     private @Nullable Design shown;
+    private @Nullable Design asked;
     private int at;
     private double larger = 1;
 
@@ -88,26 +90,48 @@ final class StepsView extends VBox {
 
     private void begin() {
         if (getScene() != null) {
-            take();
-            at = making.next(work()).map(making.wires()::indexOf).orElse(0);
+            at = next();
             refresh();
         }
     }
 
-    /** How the job as it is is made; worked out once for each design. */
-    private void take() {
-        if (shown != bench.design()) {
-            shown = bench.design();
-            var design = shown;
-            var whole = Making.of(design);
-            makings =
-                    Stream.concat(
-                                    Stream.of(whole),
-                                    Loom.of(design).stream()
-                                            .map(each -> whole.of(each.wires(design))))
-                            .toList();
-            make(Math.min(loom, makings.size() - 1));
+    /** The place of the next wire to be made. */
+    private int next() {
+        return making.next(work()).map(making.wires()::indexOf).orElse(0);
+    }
+
+    /** How the job as it is is made, worked out beside, once for each design. */
+    private boolean isKnown() {
+        var design = bench.design();
+        if (asked != design) {
+            asked = design;
+            bench.ask().prepare(StepsView::makings, this::show);
         }
+        return shown == design;
+    }
+
+    private static List<Making> makings(Design design) {
+        var whole = Making.of(design);
+        return Stream.concat(
+                        Stream.of(whole),
+                        Loom.of(design).stream().map(loom -> whole.of(loom.wires(design))))
+                .toList();
+    }
+
+    private void show(List<Making> made) {
+        var before = making.wires().stream().skip(at).findFirst().map(work -> work.wire().id());
+        shown = bench.design();
+        makings = made;
+        make(Math.min(loom, makings.size() - 1));
+        at = before.flatMap(this::place).orElseGet(this::next);
+        refresh();
+    }
+
+    private Optional<Integer> place(WireId wire) {
+        return IntStream.range(0, making.wires().size())
+                .boxed()
+                .filter(i -> making.wires().get(i).wire().id().equals(wire))
+                .findFirst();
     }
 
     private void make(int number) {
@@ -127,7 +151,7 @@ final class StepsView extends VBox {
         box.valueProperty()
                 .addListener((_, _, number) -> {
                     make(number);
-                    at = making.next(work()).map(making.wires()::indexOf).orElse(0);
+                    at = next();
                     refresh();
                     requestFocus();
                 });
@@ -167,7 +191,7 @@ final class StepsView extends VBox {
 
     /** One step done, or taken back; behind the last one comes the next wire. */
     private void step(int by) {
-        if (making.wires().isEmpty()) {
+        if (!isKnown() || making.wires().isEmpty()) {
             return;
         }
         var wire = making.wires().get(at);
@@ -203,10 +227,9 @@ final class StepsView extends VBox {
     }
 
     private void refresh() {
-        if (getScene() == null) {
+        if (getScene() == null || !isKnown()) {
             return;
         }
-        take();
         getChildren().clear();
         if (making.wires().isEmpty()) {
             getChildren().add(Texts.label(Words.of("steps.none"), "empty"));
@@ -224,7 +247,7 @@ final class StepsView extends VBox {
                         Texts.spring(),
                         loom());
         head.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(head, bar, card(wire), keys(), next());
+        getChildren().addAll(head, bar, card(wire), keys(), comingUp());
     }
 
     private VBox card(WireWork work) {
@@ -329,7 +352,7 @@ final class StepsView extends VBox {
         return new HBox(10, done, back, show);
     }
 
-    private Node next() {
+    private Node comingUp() {
         var names =
                 making.wires().stream()
                         .skip(at + 1L)
