@@ -197,6 +197,13 @@ public record Loom(int number, List<Strand> strands) {
         return design.wires().stream().filter(wire -> riding.contains(wire.id())).toList();
     }
 
+    /** The wires that ride no loom, in the order of the design. */
+    public static List<Wire> apart(Design design, List<Loom> looms) {
+        var left = new LinkedHashSet<>(design.wires());
+        looms.forEach(loom -> loom.wires(design).forEach(left::remove));
+        return List.copyOf(left);
+    }
+
     /** How long all its strands are together. */
     public Metres length() {
         return new Metres(strands.stream().mapToDouble(each -> each.length.value()).sum());

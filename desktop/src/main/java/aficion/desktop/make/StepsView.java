@@ -1,6 +1,7 @@
 package aficion.desktop.make;
 
 import aficion.desktop.drawing.Faces;
+import aficion.desktop.field.Choice;
 import aficion.desktop.theme.Choices;
 import aficion.desktop.theme.Swatches;
 import aficion.desktop.theme.Texts;
@@ -21,10 +22,11 @@ import aficion.make.Making.Step;
 import aficion.make.Making.WireWork;
 import aficion.words.StepWords;
 import aficion.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -52,13 +54,11 @@ final class StepsView extends VBox {
     private final Workbench bench;
     private final Drawer drawer;
 
-    /** All that is made, then loom by loom. */
-    private List<Making> makings = List.of(new Making(List.of()));
+    /** All that is made, then loom by loom, then what lies in none. */
+    private List<Share> shares = List.of(new Share("steps.looms", 0, new Making(List.of())));
 
-    /** The loom that is made; 0 for all of them. */
-    private int loom;
-
-    private Making making = makings.getFirst();
+    private int chosen;
+    private Making making = shares.getFirst().making;
     private @Nullable Design shown;
     private @Nullable Design asked;
     private int at;
@@ -105,24 +105,44 @@ final class StepsView extends VBox {
         var design = bench.design();
         if (asked != design) {
             asked = design;
-            bench.ask().prepare(StepsView::makings, this::show);
+            bench.ask().prepare(Share::of, this::show);
         }
         return shown == design;
     }
 
-    private static List<Making> makings(Design design) {
-        var whole = Making.of(design);
-        return Stream.concat(
-                        Stream.of(whole),
-                        Loom.of(design).stream().map(loom -> whole.of(loom.wires(design))))
-                .toList();
+    /**
+     * What may be made for itself.
+     *
+     * @param key of the words that name it
+     * @param number of the loom
+     */
+    private record Share(String key, int number, Making making) {
+        static List<Share> of(Design design) {
+            var whole = Making.of(design);
+            var looms = Loom.of(design);
+            var shares = new ArrayList<Share>();
+            shares.add(new Share("steps.looms", 0, whole));
+            for (var loom : looms) {
+                shares.add(new Share("steps.loom", loom.number(), whole.of(loom.wires(design))));
+            }
+            var apart = Loom.apart(design, looms);
+            if (!apart.isEmpty()) {
+                shares.add(new Share("steps.apart", 0, whole.of(apart)));
+            }
+            return List.copyOf(shares);
+        }
+
+        /** Its name, and how much of it is made. */
+        String says(Work work) {
+            return Words.of(key, number, making.made(work), making.wires().size());
+        }
     }
 
-    private void show(List<Making> made) {
+    private void show(List<Share> made) {
         var before = making.wires().stream().skip(at).findFirst().map(work -> work.wire().id());
         shown = bench.design();
-        makings = made;
-        make(Math.min(loom, makings.size() - 1));
+        shares = made;
+        make(Math.min(chosen, shares.size() - 1));
         at = before.flatMap(this::place).orElseGet(this::next);
         refresh();
     }
@@ -134,37 +154,30 @@ final class StepsView extends VBox {
                 .findFirst();
     }
 
-    private void make(int number) {
-        loom = number;
-        making = makings.get(number);
+    private void make(int share) {
+        chosen = share;
+        making = shares.get(share).making;
     }
 
     /** Which loom is made, each with how much of it is; nothing to choose where there is one. */
     private Node loom() {
-        if (makings.size() < 3) {
+        if (shares.size() < 3) {
             return new Region();
         }
-        var box = Choices.of(IntStream.range(0, makings.size()).boxed().toList(), this::nameOfLoom);
-        box.setId("steps-loom");
-        box.setValue(loom);
-        box.setFocusTraversable(false);
-        box.valueProperty()
-                .addListener((_, _, number) -> {
-                    make(number);
-                    at = next();
-                    refresh();
-                    requestFocus();
-                });
-        return box;
+        var box =
+                Choices.of(
+                        IntStream.range(0, shares.size()).boxed().toList(),
+                        share -> shares.get(share).says(work()));
+        box.setValue(chosen);
+        return new Choice<>("steps-loom", Words.of("forming.loom"), box, this::choose);
     }
 
-    private String nameOfLoom(int number) {
-        var of = makings.get(number);
-        return Words.of(
-                number == 0 ? "steps.looms" : "steps.loom",
-                number,
-                of.made(work()),
-                of.wires().size());
+    /** Goes on with a loom, by the keys of the steps: its list closes first. */
+    private void choose(int share) {
+        make(share);
+        at = next();
+        refresh();
+        Platform.runLater(this::requestFocus);
     }
 
     private Work work() {
@@ -221,7 +234,7 @@ final class StepsView extends VBox {
     }
 
     private boolean isMade(CircuitId circuit) {
-        return makings.getFirst().wires().stream()
+        return shares.getFirst().making.wires().stream()
                 .filter(each -> each.wire().circuit().equals(circuit))
                 .allMatch(each -> each.isMade(work()));
     }

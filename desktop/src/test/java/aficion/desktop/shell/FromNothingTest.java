@@ -285,9 +285,14 @@ class FromNothingTest extends WindowTest {
         files.drawer().change(_ -> kept);
         double had = metres();
         press("make-tab-steps");
-        int chosen = number;
         until(() -> byId("steps-loom").isPresent());
-        onScreen(() -> ((ComboBox<?>) node("steps-loom")).getSelectionModel().select(chosen));
+        clickOn("#steps-loom");
+        for (int i = 0; i < number; i++) {
+            push(KeyCode.DOWN);
+        }
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(((ComboBox<?>) node("steps-loom")).getValue()).isEqualTo(number);
         until(() ->
                 wires.stream()
                         .allMatch(wire ->

@@ -53,11 +53,10 @@ public final class StepSheet {
 
     /** The steps of the wires that ride no loom; empty where all do. */
     public Optional<byte[]> apart(List<Loom> looms) throws IOException {
-        var left = new LinkedHashSet<>(job.design().wires());
-        looms.forEach(loom -> loom.wires(job.design()).forEach(left::remove));
+        var left = Loom.apart(job.design(), looms);
         return left.isEmpty()
                 ? Optional.empty()
-                : Optional.of(of(Words.of("sheet.steps.apart"), left));
+                : Optional.of(of(Words.of("sheet.steps.apart"), new LinkedHashSet<>(left)));
     }
 
     private byte[] of(String title, Set<Wire> wires) throws IOException {
