@@ -50,6 +50,9 @@ final class BatteryChecks {
     /** Amps from which something is said to give or take. */
     private static final double SOME = 0.5;
 
+    /** From such a share of the most on as much is given or taken. */
+    private static final double NEARLY = 0.9;
+
     private final Design design;
     private final Solver solver;
     private final double system;
@@ -111,16 +114,18 @@ final class BatteryChecks {
     }
 
     /**
-     * The state in which some parts give or take most, of those in which they do at all; of equals
-     * the first that a driver comes to.
+     * The first state that a driver comes to of those in which some parts give or take the most, or
+     * nearly so: nobody cranks with the horn on as well. Empty where they never do.
      */
     private Optional<Conditions> most(
             Predicate<Part> parts,
             Function<Conditions, Optional<Conditions>> moved,
             ToDoubleFunction<OperatingPoint> amps) {
-        return points(parts, moved)
-                .filter(point -> amps.applyAsDouble(point) > SOME)
-                .max(Comparator.comparingDouble(point -> Math.rint(amps.applyAsDouble(point))))
+        var points = points(parts, moved).toList();
+        double most = points.stream().mapToDouble(amps).max().orElse(0);
+        return points.stream()
+                .filter(point -> amps.applyAsDouble(point) > Math.max(SOME, NEARLY * most))
+                .findFirst()
                 .map(OperatingPoint::conditions);
     }
 

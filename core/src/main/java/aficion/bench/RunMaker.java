@@ -151,8 +151,7 @@ final class RunMaker {
         return demand(Conditions.REST)
                 .map(rest -> Math.abs(rest.through(feed).value()) + FLATTENS)
                 .map(most ->
-                        table.states().stream()
-                                .filter(state -> state.engine().value() == 0)
+                        table.standing().stream()
                                 .filter(state -> isKeyOff(controls, state))
                                 .flatMap(state -> demand(state).stream())
                                 .filter(point -> Math.abs(point.through(feed).value()) > most)

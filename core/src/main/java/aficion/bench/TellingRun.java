@@ -93,7 +93,7 @@ final class TellingRun {
     private void worked(Map<String, Integer> notices) {
         var shown = new HashMap<Conditions, Function>();
         with.functions()
-                .unlike(table.states().stream())
+                .unlike(table.standing().stream())
                 .forEach(function -> shown.put(function.state(), function));
         Stream.concat(
                         shown.keySet().stream(),

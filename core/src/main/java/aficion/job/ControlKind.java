@@ -22,7 +22,8 @@ public sealed interface ControlKind extends Kind {
      * @param action how it is worked
      * @param control the name the conditions know it by; switches that move together share one
      * @param pins its terminals
-     * @param positions what is joined in each position; the first is the position of rest
+     * @param positions what is joined in each position; the first is the position of rest, which
+     *     stays by itself whatever is said of it: where all were held, none would be driven in
      * @param rating what one contact may carry
      */
     record Switch(
@@ -32,10 +33,10 @@ public sealed interface ControlKind extends Kind {
             Names.require(control);
             Positive.require("switch rating", rating);
             pins = List.copyOf(pins);
-            positions = List.copyOf(positions);
             if (positions.size() < 2) {
                 throw new IllegalArgumentException("a switch has at least two positions");
             }
+            positions = resting(positions);
             for (var position : positions) {
                 for (var contact : position.joins()) {
                     if (!pins.contains(contact.one()) || !pins.contains(contact.other())) {
@@ -49,6 +50,14 @@ public sealed interface ControlKind extends Kind {
                     }
                 }
             }
+        }
+
+        private static List<Position> resting(List<Position> positions) {
+            var rest = positions.getFirst();
+            return Stream.concat(
+                            Stream.of(new Position(rest.name(), false, rest.joins())),
+                            positions.stream().skip(1))
+                    .toList();
         }
 
         @Override

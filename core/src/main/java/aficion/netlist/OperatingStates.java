@@ -11,7 +11,6 @@ import aficion.job.Terminal;
 import aficion.netlist.Controls.Control;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -23,7 +22,8 @@ import java.util.stream.Stream;
  * The states a circuit works in, made systematically: every position of the key, with every
  * combination of the circuit's own other controls, of those that meet them at a joint, and of the
  * levels its switches and senders feel. Controls of other circuits stay where the basis has them.
- * Where the combinations would be more than {@value #MOST}, one control moves at a time.
+ * Where the combinations would be more than {@value #MOST}, two controls move at a time, so that
+ * what lies behind two switches in a row is met, and one where even those would be more.
  */
 public final class OperatingStates {
     static final int MOST = 512;
@@ -81,13 +81,12 @@ public final class OperatingStates {
         Controls.of(design, circuit).levels().stream()
                 .map(level -> Mover.of(design, level))
                 .forEach(mover -> moved.putIfAbsent(mover.name(), mover));
+        var movers = List.copyOf(moved.values());
         long combinations =
-                moved.values().stream()
+                movers.stream()
                         .mapToLong(mover -> mover.ways().size())
                         .reduce(1, (a, b) -> Math.min(MOST + 1L, a * b));
-        return combinations <= MOST
-                ? every(moved.values(), basis)
-                : oneByOne(moved.values(), basis);
+        return combinations <= MOST ? every(movers, basis) : some(movers, stated(design, basis));
     }
 
     /**
@@ -132,12 +131,25 @@ public final class OperatingStates {
         return states;
     }
 
-    private static List<Conditions> oneByOne(Iterable<Mover> movers, Conditions basis) {
-        var states = new ArrayList<Conditions>();
-        for (var mover : movers) {
-            mover.from(basis).forEach(states::add);
+    /** The same, with every control said to be where it is, so that no state is met twice. */
+    private static Conditions stated(Design design, Conditions basis) {
+        var state = basis;
+        for (var control : Controls.of(design).controls()) {
+            state = state.with(control.name(), Controls.position(control, basis));
         }
-        return states;
+        return state;
+    }
+
+    private static List<Conditions> some(List<Mover> movers, Conditions basis) {
+        var one = new LinkedHashSet<Conditions>();
+        movers.forEach(mover -> mover.from(basis).forEach(one::add));
+        var two = new LinkedHashSet<>(one);
+        for (int i = 0; i < movers.size() && two.size() <= MOST; i++) {
+            for (var other : movers.subList(i + 1, movers.size())) {
+                movers.get(i).from(basis).flatMap(other::from).forEach(two::add);
+            }
+        }
+        return List.copyOf(two.size() <= MOST ? two : one);
     }
 
     /**

@@ -174,6 +174,11 @@ public final class FaultTable {
         return readable.states();
     }
 
+    /** Those of them in which the engine stands. */
+    public List<Conditions> standing() {
+        return states().stream().filter(state -> state.engine().value() == 0).toList();
+    }
+
     /** The states that must not be tried. */
     public List<Forbidden> forbidden() {
         return readable.forbidden();

@@ -6,13 +6,16 @@ import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
+import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Solver;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What a circuit does, state by state, as an eye and an ear tell it. To be used by one thread. */
@@ -60,6 +63,15 @@ public final class Functions {
         public Function {
             signs = List.copyOf(signs);
         }
+
+        /** What of it works. */
+        private Set<Sign> awake() {
+            return signs.stream().filter(Sign::isAwake).collect(Collectors.toSet());
+        }
+
+        private boolean worksLike(Function other) {
+            return awake().equals(other.awake());
+        }
     }
 
     /** What is seen in a state; empty where nothing shows, or nothing comes to rest. */
@@ -89,8 +101,8 @@ public final class Functions {
     }
 
     /**
-     * Those of some states in which something works that did so in no earlier one, in the order a
-     * driver works them.
+     * Those of some states in which something works as in no earlier one, in the order a driver
+     * works them.
      */
     public List<Function> unlike(Stream<Conditions> states) {
         return changes(states).stream()
@@ -98,17 +110,43 @@ public final class Functions {
                 .toList();
     }
 
-    /** The same, and where all goes out after something was on. */
+    /**
+     * The same, and where all goes out after something was on. Two switches that each do with the
+     * other what they do alone are nothing new together.
+     */
     public List<Function> changes(Stream<Conditions> states) {
-        Set<List<Sign>> seen = new HashSet<>();
-        return states.sorted(DriversOrder.of(netlist.controls()))
+        var seen = new ArrayList<Function>();
+        states.sorted(DriversOrder.of(netlist.controls()))
                 .flatMap(state -> in(state).stream())
-                .filter(function -> seen.add(awake(function)))
-                .dropWhile(function -> awake(function).isEmpty())
-                .toList();
+                .filter(function -> seen.stream().noneMatch(function::worksLike))
+                .filter(function -> !isSum(function, seen))
+                .forEach(seen::add);
+        return seen.stream().dropWhile(function -> function.awake().isEmpty()).toList();
     }
 
-    private static List<Sign> awake(Function function) {
-        return function.signs.stream().filter(Sign::isAwake).toList();
+    /** Whether a function is all that what is switched on in it does by itself. */
+    private boolean isSum(Function function, List<Function> seen) {
+        var on = on(function.state);
+        var awake = function.awake();
+        var sum = new HashSet<Sign>();
+        seen.stream()
+                .filter(each -> on.containsAll(on(each.state)))
+                .map(Function::awake)
+                .filter(awake::containsAll)
+                .forEach(sum::addAll);
+        return !sum.isEmpty() && sum.equals(awake);
+    }
+
+    /** What is not where it rests. */
+    private Set<String> on(Conditions state) {
+        var on = new HashSet<String>();
+        for (var control : netlist.controls().controls()) {
+            var position = Controls.position(control, state);
+            if (!position.equals(control.rest())) {
+                on.add(control.name() + "=" + position);
+            }
+        }
+        state.levels().forEach((level, at) -> on.add(level + "=" + at));
+        return on;
     }
 }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -37,18 +38,20 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
     public record Telling(
             Conditions state, Measure what, double expected, double tolerance, int notices) {}
 
-    /** The run of a circuit. */
+    /** The run of a circuit with the engine still. */
     public static TestCover of(FaultTable table) {
         return new Covering(table).cover();
     }
 
     private static final class Covering {
         private final FaultTable table;
+        private final Set<Conditions> standing;
         private final List<int[]> chosen = new ArrayList<>();
         private final BitSet left;
 
         Covering(FaultTable table) {
             this.table = table;
+            this.standing = Set.copyOf(table.standing());
             this.left = new BitSet(table.suspects().size());
             left.set(1, table.suspects().size());
         }
@@ -69,10 +72,13 @@ public record TestCover(List<Telling> readings, int noticed, List<Suspect> unnot
             return new TestCover(ordered(shown), all - unnoticed.size(), unnoticed);
         }
 
-        /** The suspects that a reading tells from nothing. */
+        /** The suspects that a reading tells from nothing; none where an engine has to run. */
         private BitSet shown(int state, int what) {
             var measure = table.measures().get(what);
             var shown = new BitSet(table.suspects().size());
+            if (!standing.contains(table.states().get(state))) {
+                return shown;
+            }
             var values = table.values(state)[what];
             IntStream.range(1, values.length)
                     .filter(i -> table.tells(measure, values[0], values[i]))
