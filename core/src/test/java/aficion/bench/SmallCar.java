@@ -39,7 +39,7 @@ final class SmallCar {
 
     static DesignBuilder builder() {
         return DesignBuilder.twelveVolts()
-                .part("S1", key())
+                .part("S1", DesignBuilder.offRunStart())
                 .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1.2)))
                 .mounted(
                         "G1",
@@ -79,22 +79,6 @@ final class SmallCar {
                 .wire("S4.2", "X1.+", "1mm2", 1)
                 .wire("F2.2", "S5.1", "1mm2", 1)
                 .wire("S5.2", "H4.58", "1mm2", 2);
-    }
-
-    /** Off, run, and start for as long as it is held. */
-    static ControlKind.Switch key() {
-        return new ControlKind.Switch(
-                Action.KEY,
-                "key",
-                List.of("30", "15", "50"),
-                List.of(
-                        new Position("off", false, List.of()),
-                        new Position("run", false, List.of(new Contact("30", "15"))),
-                        new Position(
-                                "start",
-                                true,
-                                List.of(new Contact("30", "15"), new Contact("30", "50")))),
-                new Amps(30));
     }
 
     static ControlKind.Flasher flasher() {

@@ -132,6 +132,22 @@ public final class DesignBuilder {
         return part(id, toggle(control, rating, Action.PUSH, true));
     }
 
+    /** A key: off, run, and start for as long as it is held; 30 to 15 and 50. */
+    public static ControlKind.Switch offRunStart() {
+        return new ControlKind.Switch(
+                Action.KEY,
+                "key",
+                List.of("30", "15", "50"),
+                List.of(
+                        new Position("off", false, List.of()),
+                        new Position("run", false, List.of(new Contact("30", "15"))),
+                        new Position(
+                                "start",
+                                true,
+                                List.of(new Contact("30", "15"), new Contact("30", "50")))),
+                new Amps(30));
+    }
+
     /** A lever that joins 1 and 2. */
     public static ControlKind.Switch lever(String control, double rating) {
         return toggle(control, rating, Action.LEVER, false);

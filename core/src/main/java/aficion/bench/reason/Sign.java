@@ -108,8 +108,10 @@ public record Sign(PartId part, String role, Look look) {
         return kind instanceof LoadKind.Load load ? Optional.of(load.rated()) : Optional.empty();
     }
 
+    /** Of a buzzer, which has a diode inside, across what sounds. */
     private static double across(OperatingPoint point, Part part) {
-        return point.across(part.id(), "body").map(volts -> Math.abs(volts.value())).orElse(0.0);
+        var role = part.kind() instanceof LoadKind.Buzzer ? "+" : "body";
+        return point.across(part.id(), role).map(volts -> Math.abs(volts.value())).orElse(0.0);
     }
 
     private static double amps(OperatingPoint point, Part part, String role) {
