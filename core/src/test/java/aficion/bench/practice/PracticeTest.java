@@ -1,13 +1,16 @@
 package aficion.bench.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Measure;
+import aficion.bench.reason.Reading;
 import aficion.bench.reason.Sign;
 import aficion.bench.reason.Telltale;
 import aficion.fault.Fault;
+import aficion.fault.Notation;
 import aficion.job.CircuitId;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -20,6 +23,7 @@ import aficion.quantity.Volts;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -170,5 +174,168 @@ class PracticeTest {
                         assertThat(what)
                                 .isEqualTo(new Measure.Told(new Telltale.Moves(new PartId("H1")))));
         assertThat(practice.minutes(reasoned)).isPositive();
+    }
+
+    private double cost(Act act, Conditions state) {
+        return practice.does(round(false, BROKEN), act, state).minutes();
+    }
+
+    /** A minute and the reach of a lamp in the cabin, 0.5; a glance 0.2; a fuse out two. */
+    @Test
+    void whatEachActCosts() {
+        assertThat(cost(new Act.Volts(LAMP), Conditions.REST)).isCloseTo(1.5, within(1e-9));
+        assertThat(cost(new Act.Lamp(LAMP), Conditions.REST)).isCloseTo(1.5, within(1e-9));
+        assertThat(cost(new Act.Amps(TO_LAMP), Conditions.REST)).isCloseTo(2, within(1e-9));
+        assertThat(cost(new Act.Glance(), Conditions.REST)).isCloseTo(0.2, within(1e-9));
+        assertThat(cost(new Act.Look(LAMP.part()), Conditions.REST)).isCloseTo(2, within(1e-9));
+        assertThat(cost(new Act.Wiggle(LAMP.part()), Conditions.REST)).isCloseTo(1.5, within(1e-9));
+        assertThat(cost(new Act.Volts(LAMP), ON)).isCloseTo(1.7, within(1e-9));
+        assertThat(cost(new Act.Volts(Terminal.parse("F1.1").orElseThrow()), Conditions.REST))
+                .isCloseTo(1, within(1e-9));
+        var twice = practice.does(round(false, BROKEN), new Act.Glance(), ON);
+        assertThat(practice.does(twice, new Act.Glance(), ON).minutes())
+                .isCloseTo(0.6, within(1e-9));
+    }
+
+    private static Fault fault(String text) {
+        return Notation.parse(TABLE.netlist(), text).orElseThrow();
+    }
+
+    /** Where a look shows it, if anywhere: a coil and a contact look well from outside. */
+    @Test
+    void whatALookShows() {
+        for (var row :
+                List.of(
+                        "4=open S1",
+                        "4=bad S1",
+                        "4=short S1",
+                        "4=short:second H1",
+                        "E1=lost E1",
+                        "E1=bad E1",
+                        "F1=blown F1",
+                        "S1=turned S1",
+                        "H1.58/H2.58=touching H1",
+                        "H1.58=dead H1")) {
+            var fault = fault(row.split(" ")[0]);
+            assertThat(last(round(false, fault), new Act.Look(new PartId(row.split(" ")[1]))))
+                    .as(row)
+                    .isEqualTo(new Answer.Seen(List.of(fault)));
+            assertThat(last(round(false, fault), new Act.Look(new PartId("B1"))))
+                    .as(row)
+                    .isEqualTo(new Answer.Seen(List.of()));
+        }
+        for (var row :
+                List.of("S1.1-2=stuck S1", "S1.1-2=bad S1", "S1.1-2=dead S1", "S1=dead S1")) {
+            assertThat(
+                            last(
+                                    round(false, fault(row.split(" ")[0])),
+                                    new Act.Look(new PartId(row.split(" ")[1]))))
+                    .as(row)
+                    .isEqualTo(new Answer.Seen(List.of()));
+        }
+    }
+
+    /** Amps and moves are readings too; a look and a test lamp are none. */
+    @Test
+    void whatOfARoundIsAReading() {
+        var feed = new WireId("w2");
+        var round = round(true, BROKEN);
+        for (var act :
+                List.of(
+                        new Act.Amps(feed),
+                        new Act.Wiggle(LAMP.part()),
+                        new Act.Look(LAMP.part()),
+                        new Act.Lamp(LAMP),
+                        new Act.Glance())) {
+            round = practice.does(round, act, ON);
+        }
+
+        assertThat(practice.way(round))
+                .extracting(step -> step.reading().what())
+                .containsExactly(
+                        new Measure.AmpsIn(feed),
+                        new Measure.Told(new Telltale.Moves(LAMP.part())),
+                        new Measure.Told(new Telltale.AsDrawn(CIRCUIT)));
+        assertThat(practice.way(round).get(1).reading().value()).isEqualTo(1);
+        var sound = practice.does(round(false, BROKEN), new Act.Glance(), Conditions.REST);
+        assertThat(practice.way(sound).getFirst().reading().value()).isEqualTo(1);
+        var dark = practice.does(round(false, BROKEN), new Act.Glance(), ON);
+        assertThat(practice.way(dark).getFirst().reading().value()).isZero();
+    }
+
+    /** A way costs what its readings do, and what is thrown between them. */
+    @Test
+    void whatAWayCosts() {
+        var volts = new Reading(ON, new Measure.VoltsAt(LAMP), 0);
+        var moves = new Reading(ON, new Measure.Told(new Telltale.Moves(LAMP.part())), 1);
+        var amps = new Reading(Conditions.REST, new Measure.AmpsIn(TO_LAMP), 0);
+        var seen = new Reading(Conditions.REST, new Measure.LightOf(LAMP.part(), "58"), 0);
+        var way =
+                Stream.of(volts, moves, amps, seen)
+                        .map(reading -> new Practice.Step(reading, 1))
+                        .toList();
+
+        assertThat(practice.minutes(way)).isCloseTo(0.2 + 1.5 + 1.5 + 0.2 + 2 + 0.2, within(1e-9));
+        assertThat(practice.minutes(List.of())).isZero();
+    }
+
+    /** Easy is what leaves something dark or blows; fair anything; hard two, or at times. */
+    @Test
+    void howWellAFaultIsHidden() {
+        Class<?>[] plain = {
+            Fault.Broken.class,
+            Fault.Blown.class,
+            Fault.Chafed.class,
+            Fault.EarthLost.class,
+            Fault.Dead.class
+        };
+        var easy = hidden(Difficulty.EASY);
+        var fair = hidden(Difficulty.FAIR);
+        var hard = hidden(Difficulty.HARD);
+
+        assertThat(easy)
+                .allSatisfy(each -> {
+                    assertThat(each.comesAndGoes()).isFalse();
+                    assertThat(each.faults()).singleElement().isInstanceOfAny(plain);
+                });
+        assertThat(fair).allMatch(each -> each.faults().size() == 1 && !each.comesAndGoes());
+        assertThat(fair)
+                .anySatisfy(each ->
+                        assertThat(each.faults().getFirst()).isInstanceOf(Fault.BadJoint.class));
+        assertThat(hard)
+                .allMatch(each -> each.comesAndGoes() == (each.faults().size() == 1))
+                .anyMatch(Hidden::comesAndGoes)
+                .anyMatch(each -> !each.comesAndGoes())
+                .allSatisfy(each -> assertThat(TABLE.canHave(each.faults())).isTrue());
+        long broken = fair.stream().filter(each -> isA(each, Fault.Broken.class)).count();
+        long touching = fair.stream().filter(each -> isA(each, Fault.Touching.class)).count();
+        assertThat(broken).isGreaterThan(2 * touching);
+    }
+
+    private static boolean isA(Hidden hidden, Class<? extends Fault> kind) {
+        return kind.isInstance(hidden.faults().getFirst());
+    }
+
+    private static List<Hidden> hidden(Difficulty difficulty) {
+        return new Random(11)
+                .ints(120)
+                .mapToObj(seed -> Hidden.in(TABLE, difficulty, new Random(seed)).orElseThrow())
+                .toList();
+    }
+
+    /** Where a meter notices nothing there is nothing to hide. */
+    @Test
+    void whereNothingIsNoticedNothingIsHidden() {
+        var bare =
+                Netlist.of(
+                        new DesignBuilder(12)
+                                .fuse("F1", 5)
+                                .wire("F1.1", "F1.2", "1mm2", 1)
+                                .build());
+        for (var difficulty : Difficulty.values()) {
+            assertThat(Hidden.in(FaultTable.of(bare, CIRCUIT), difficulty, new Random(1)))
+                    .isEmpty();
+        }
+        assertThatThrownBy(() -> new Hidden(List.of(), false)).hasMessageContaining("wrong");
     }
 }
