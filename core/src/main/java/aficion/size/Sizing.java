@@ -24,6 +24,9 @@ import java.util.function.Predicate;
 
 /** Sizes every wire of a design from its worst case. */
 public final class Sizing {
+    /** What rounding may leave where nothing flows, and what warms nothing, amps. */
+    private static final double NOTHING = 1e-4;
+
     private final Design design;
     private final WorstCase worst;
     private final OperatingPoint rest;
@@ -155,7 +158,10 @@ public final class Sizing {
     }
 
     private static Amps magnitude(Optional<WorstCase.Peak> peak) {
-        return new Amps(peak.map(found -> Math.abs(found.amps().value())).orElse(0.0));
+        return new Amps(
+                peak.map(found -> Math.abs(found.amps().value()))
+                        .filter(amps -> amps > NOTHING)
+                        .orElse(0.0));
     }
 
     /**

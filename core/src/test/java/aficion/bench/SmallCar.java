@@ -28,12 +28,12 @@ import java.util.stream.Collectors;
  * A car of one circuit: battery, starter, alternator that its lamp wakes, key, a lamp and a flasher
  * with a lamp behind the key, a horn behind its push, and a stop lamp behind its pedal.
  */
-final class SmallCar {
-    static final Volts TWELVE = new Volts(12);
+public final class SmallCar {
+    public static final Volts TWELVE = new Volts(12);
 
-    static final Design DESIGN = builder().build();
+    public static final Design DESIGN = builder().build();
 
-    static final CircuitId CIRCUIT = DESIGN.circuits().getFirst().id();
+    public static final CircuitId CIRCUIT = DESIGN.circuits().getFirst().id();
 
     private SmallCar() {}
 
