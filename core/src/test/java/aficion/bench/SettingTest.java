@@ -143,7 +143,7 @@ class SettingTest {
 
         assertThat(proof.steps()).hasSizeBetween(4, 7);
         assertThat(proof.steps().getFirst().task()).isInstanceOf(TestStep.Quiet.class);
-        assertThat(worked(proof)).hasSize(3);
+        assertThat(worked(proof)).hasSize(2);
     }
 
     /** 9.6 V while cranking, 4.8 V of a vehicle of 6 V. */
