@@ -80,6 +80,13 @@ public final class DesignBuilder {
         return this;
     }
 
+    /** A part with a name of its own, its case bolted to E1 where it has one that returns. */
+    public DesignBuilder named(String id, String name, Kind kind) {
+        var mount = kind.casePin().map(_ -> new PartId("E1"));
+        parts.add(new Part(new PartId(id), name, zone, mount, kind));
+        return this;
+    }
+
     /** A part whose case is bolted to an earth point. */
     public DesignBuilder mounted(String id, String earth, Kind kind) {
         parts.add(new Part(new PartId(id), id, zone, Optional.of(new PartId(earth)), kind));

@@ -76,13 +76,18 @@ public final class VoltageRule implements Rule {
                                         found(design, part, new Volts(Math.rint(volts.value())))));
     }
 
+    /**
+     * Nominal volts at the pole that is furthest from earth: of a charged battery they are less.
+     */
     private static double reached(OperatingPoint point, Part battery) {
+        var vehicle = point.netlist().design().vehicle();
+        double charged = vehicle.rested().value() / vehicle.system().value();
         double nominal = ((SourceKind.Battery) battery.kind()).nominal().value();
         return Math.max(
                 nominal,
                 battery.terminals().stream()
                         .flatMap(pole -> point.voltsAt(pole).stream())
-                        .mapToDouble(volts -> Math.abs(volts.value()))
+                        .mapToDouble(volts -> Math.abs(volts.value()) / charged)
                         .max()
                         .orElse(0));
     }
