@@ -209,6 +209,36 @@ public final class DesignBuilder {
                 : Termination.LUG;
     }
 
+    /** Gives the last wire other ends, by the keys of the terminals' table. */
+    public DesignBuilder ends(String from, String to) {
+        var wire = wires.removeLast();
+        wires.add(
+                new Wire(
+                        wire.id(),
+                        wire.number(),
+                        wire.circuit(),
+                        new End(wire.from().terminal(), new Termination(from)),
+                        new End(wire.to().terminal(), new Termination(to)),
+                        wire.cut(),
+                        wire.laid()));
+        return this;
+    }
+
+    /** Gives the last wire another colour. */
+    public DesignBuilder coloured(WireColour colour) {
+        var wire = wires.removeLast();
+        wires.add(
+                new Wire(
+                        wire.id(),
+                        wire.number(),
+                        wire.circuit(),
+                        wire.from(),
+                        wire.to(),
+                        new Cut(wire.size(), wire.insulation(), colour),
+                        wire.laid()));
+        return this;
+    }
+
     /** States of the last wire that it goes without a guard. */
     public DesignBuilder stated(Unguarded why) {
         var wire = wires.removeLast();

@@ -10,12 +10,13 @@ import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.edit.Edit;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Netlist;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -38,25 +39,14 @@ public final class CoverRule implements Rule {
                                 wire.id(), wire.insulation().holds(), DISCHARGE, better(wire)));
     }
 
-    /** The terminals that wires join to the output of a discharge box. */
+    /** The terminals that wires, joints and plugs join to the output of a discharge box. */
     private static Set<Terminal> charged(Design design) {
-        var found = new HashSet<Terminal>();
-        for (var part : design.parts()) {
-            if (part.kind() instanceof ControlKind.IgnitionBox box
-                    && box.form() == Form.DISCHARGE) {
-                found.add(part.terminal("1"));
-            }
-        }
-        boolean grown = !found.isEmpty();
-        while (grown) {
-            grown = false;
-            for (var wire : design.wires()) {
-                if (wire.terminals().stream().anyMatch(found::contains)) {
-                    grown |= found.addAll(wire.terminals());
-                }
-            }
-        }
-        return found;
+        return design.parts().stream()
+                .filter(part ->
+                        part.kind() instanceof ControlKind.IgnitionBox box
+                                && box.form() == Form.DISCHARGE)
+                .flatMap(part -> Netlist.joined(design, part.terminal("1")).stream())
+                .collect(Collectors.toSet());
     }
 
     /** The cover that holds enough and comes closest in warmth. */
