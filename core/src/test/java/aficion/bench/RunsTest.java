@@ -5,7 +5,21 @@ import static org.assertj.core.api.Assertions.within;
 
 import aficion.bench.reason.Sign.Look;
 import aficion.job.BenchRun.Setting;
+import aficion.job.ControlKind;
+import aficion.job.DesignBuilder;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
+import aficion.job.Terminal;
+import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.quantity.Henries;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import aficion.solve.Solver;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -196,5 +210,64 @@ class RunsTest {
                         "works brake=on,key=start: H1 DIM, H4 DIM",
                         "volts M1.30 key=run,light=on,rpm=800.0,turn=on: 14.12 +- 0.56",
                         "leave");
+    }
+
+    /** Every reading there is: the feed, and what each part is fed with, state by state. */
+    @Test
+    void everyReading() {
+        var solver = new Solver(Netlist.of(SmallCar.DESIGN));
+        var lines = SmallCar.lines(BenchPlan.of(solver, SmallCar.CIRCUIT));
+
+        assertThat(lines)
+                .contains(
+                        "look w10",
+                        "ohms w10: at most 0.33",
+                        "isolation S2.2: at least 1e6",
+                        "quiet: 0.00 +- 0.02",
+                        "amps w2: 0.00 +- 0.05",
+                        "amps w2 brake=on: 1.50 +- 0.12",
+                        "volts S1.30 brake=on: 12.69 +- 0.38",
+                        "volts S1.15 brake=on: 0.00 +- 0.20",
+                        "volts H1.2 key=run: 0.83 +- 0.20",
+                        "volts H2.58 key=start,light=on: 10.47 +- 0.31")
+                .noneMatch(line -> line.startsWith("volts B1") || line.startsWith("volts F1"))
+                .doesNotHaveDuplicates();
+        assertThat(lines.stream().filter(line -> line.startsWith("amps w2"))).hasSize(36);
+    }
+
+    private static List<String> measured(Kind kind) {
+        var builder = DesignBuilder.twelveVolts().part("X1", kind);
+        for (var pin : kind.pins()) {
+            builder.wire("B1.+", "X1." + pin, "1mm2", 1);
+        }
+        var solver = new Solver(Netlist.of(builder.build()));
+        return BenchPlan.of(solver, SmallCar.CIRCUIT).steps().stream()
+                .map(TestStep::task)
+                .filter(TestStep.VoltsAt.class::isInstance)
+                .map(task -> ((TestStep.VoltsAt) task).terminal())
+                .filter(at -> at.part().value().equals("X1"))
+                .map(Terminal::pin)
+                .distinct()
+                .toList();
+    }
+
+    /** Where each kind of part is fed; what only joins or guards is not read at. */
+    @Test
+    void whereEachKindIsRead() {
+        var twelve = SmallCar.TWELVE;
+        assertThat(measured(new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.01))))
+                .containsExactly("15");
+        assertThat(measured(new JoinKind.Stabiliser(new Volts(10)))).containsExactly("B", "I");
+        assertThat(measured(new JoinKind.Resistor(new Ohms(2)))).containsExactly("2");
+        assertThat(measured(new JoinKind.Splice())).isEmpty();
+        assertThat(measured(new JoinKind.Diode(new Amps(1)))).isEmpty();
+        assertThat(measured(new ControlKind.Points(4, new Ratio(0.5)))).isEmpty();
+        assertThat(measured(new LoadKind.Buzzer(twelve, new Amps(0.1)))).containsExactly("+");
+        assertThat(measured(new LoadKind.WarningLamp(new Watts(2), twelve)))
+                .containsExactly("1", "2");
+        assertThat(measured(new LoadKind.Motor(new Amps(4), twelve))).containsExactly("+");
+        assertThat(measured(new LoadKind.Gauge(new Ohms(60), new Amps(0.1))))
+                .containsExactly("B", "T");
+        assertThat(measured(SmallCar.flasher())).containsExactly("49", "49a");
     }
 }

@@ -24,11 +24,12 @@ import org.junit.jupiter.api.Test;
 class FaultTableTest {
     private static final Design DESIGN = builder().build();
     private static final CircuitId CIRCUIT = new CircuitId("1");
-    private static final FaultTable TABLE = FaultTable.of(Netlist.of(DESIGN), CIRCUIT);
     private static final Conditions OFF = Conditions.REST.with("light", "off").with("horn", "off");
     private static final Conditions ON = OFF.with("light", "on");
     private static final Measure AT_LAMP = volts("H1.58");
     private static final Measure IN_FEED = new Measure.AmpsIn(new WireId("w2"));
+
+    private final FaultTable table = FaultTable.of(Netlist.of(DESIGN), CIRCUIT);
 
     private static DesignBuilder builder() {
         return DesignBuilder.twelveVolts()
@@ -48,28 +49,28 @@ class FaultTableTest {
         return new Measure.VoltsAt(Terminal.parse(at).orElseThrow());
     }
 
-    private static Fault fault(String text) {
-        return Notation.parse(TABLE.netlist(), text).orElseThrow();
+    private Fault fault(String text) {
+        return Notation.parse(table.netlist(), text).orElseThrow();
     }
 
-    private static int index(String text) {
+    private int index(String text) {
         var fault = fault(text);
-        return FaultTable.suspects(TABLE.netlist(), CIRCUIT).stream()
+        return FaultTable.suspects(table.netlist(), CIRCUIT).stream()
                 .map(Suspect::faults)
                 .toList()
                 .indexOf(List.of(fault));
     }
 
-    private static double shown(Conditions state, Measure what, String fault) {
-        return TABLE.predicted(state, what)[fault.isEmpty() ? 0 : index(fault)];
+    private double shown(Conditions state, Measure what, String fault) {
+        return table.predicted(state, what)[fault.isEmpty() ? 0 : index(fault)];
     }
 
     /** The lamp has the battery's volts; none where its lead is broken, or the fuse is gone. */
     @Test
     void everySuspectIsAskedInEveryState() {
-        assertThat(TABLE.states()).hasSize(4).contains(OFF, ON);
-        assertThat(TABLE.standing()).isEqualTo(TABLE.states());
-        assertThat(TABLE.measures()).contains(AT_LAMP).last().isEqualTo(IN_FEED);
+        assertThat(table.states()).hasSize(4).contains(OFF, ON);
+        assertThat(table.standing()).isEqualTo(table.states());
+        assertThat(table.measures()).contains(AT_LAMP).last().isEqualTo(IN_FEED);
         assertThat(shown(ON, AT_LAMP, "")).isCloseTo(12.6, within(0.05));
         assertThat(shown(OFF, AT_LAMP, "")).isCloseTo(0, within(1e-6));
         assertThat(shown(ON, AT_LAMP, "4=open")).isCloseTo(0, within(1e-6));
@@ -90,7 +91,7 @@ class FaultTableTest {
         assertThat(shown(OFF, light, "")).isCloseTo(0, within(1e-6));
         assertThat(shown(ON, light, "4=open")).isCloseTo(0, within(1e-6));
         assertThat(shown(ON, volts("B1.+"), "")).isCloseTo(12.7, within(0.05));
-        assertThat(TABLE.predicted(cold, AT_LAMP)).isSameAs(TABLE.predicted(cold, AT_LAMP));
+        assertThat(table.predicted(cold, AT_LAMP)).isSameAs(table.predicted(cold, AT_LAMP));
     }
 
     /** What blew a fuse in one state leaves it gone in every other. */
@@ -109,17 +110,17 @@ class FaultTableTest {
     /** A quarter of a volt and 4 %, of amps 0.2 and 8 %, is the same to a meter. */
     @Test
     void whatAMeterTellsApart() {
-        assertThat(TABLE.nearVolts(2)).isEqualTo(0.25);
-        assertThat(TABLE.nearVolts(-12)).isCloseTo(0.48, within(1e-9));
-        assertThat(TABLE.near(AT_LAMP, 12)).isCloseTo(0.48, within(1e-9));
-        assertThat(TABLE.near(IN_FEED, 1)).isEqualTo(0.2);
-        assertThat(TABLE.near(IN_FEED, -10)).isCloseTo(0.8, within(1e-9));
-        assertThat(TABLE.tells(AT_LAMP, 12, 12.6)).isTrue();
-        assertThat(TABLE.tells(AT_LAMP, 12, 12.4)).isFalse();
-        assertThat(TABLE.tells(AT_LAMP, 0, 0.25)).isFalse();
-        assertThat(TABLE.tells(AT_LAMP, 12, Double.NaN)).isTrue();
-        assertThat(TABLE.tells(AT_LAMP, Double.NaN, 12)).isTrue();
-        assertThat(TABLE.tells(AT_LAMP, Double.NaN, Double.NaN)).isFalse();
+        assertThat(table.nearVolts(2)).isEqualTo(0.25);
+        assertThat(table.nearVolts(-12)).isCloseTo(0.48, within(1e-9));
+        assertThat(table.near(AT_LAMP, 12)).isCloseTo(0.48, within(1e-9));
+        assertThat(table.near(IN_FEED, 1)).isEqualTo(0.2);
+        assertThat(table.near(IN_FEED, -10)).isCloseTo(0.8, within(1e-9));
+        assertThat(table.tells(AT_LAMP, 12, 12.6)).isTrue();
+        assertThat(table.tells(AT_LAMP, 12, 12.4)).isFalse();
+        assertThat(table.tells(AT_LAMP, 0, 0.25)).isFalse();
+        assertThat(table.tells(AT_LAMP, 12, Double.NaN)).isTrue();
+        assertThat(table.tells(AT_LAMP, Double.NaN, 12)).isTrue();
+        assertThat(table.tells(AT_LAMP, Double.NaN, Double.NaN)).isFalse();
         var six =
                 new DesignBuilder(6)
                         .battery(0.006)
@@ -136,17 +137,17 @@ class FaultTableTest {
         assertThat(alike("4=open")).doesNotContain("H1.58=dead");
         assertThat(alike("H1.58=dead")).contains("H1.58=dead", "H1.mount=dead");
         assertThat(alike("F1=blown")).contains("F1=blown", "5=short").doesNotContain("2=open");
-        assertThat(TABLE.looksLike(0)).contains(Suspect.NOTHING);
-        for (int i = 0; i < TABLE.suspects().size(); i++) {
-            assertThat(TABLE.looksLike(i)).contains(TABLE.suspects().get(i));
-            for (var like : TABLE.looksLike(i)) {
-                assertThat(TABLE.look(TABLE.suspects().indexOf(like))).isEqualTo(TABLE.look(i));
+        assertThat(table.looksLike(0)).contains(Suspect.NOTHING);
+        for (int i = 0; i < table.suspects().size(); i++) {
+            assertThat(table.looksLike(i)).contains(table.suspects().get(i));
+            for (var like : table.looksLike(i)) {
+                assertThat(table.look(table.suspects().indexOf(like))).isEqualTo(table.look(i));
             }
         }
     }
 
-    private static List<String> alike(String text) {
-        return TABLE.looksLike(index(text)).stream()
+    private List<String> alike(String text) {
+        return table.looksLike(index(text)).stream()
                 .flatMap(suspect -> suspect.faults().stream())
                 .map(fault -> Notation.of(DESIGN, fault))
                 .toList();
@@ -155,49 +156,49 @@ class FaultTableTest {
     /** Two faults of which one leaves the other nothing to change cannot be at once. */
     @Test
     void whatCannotBeAtOnce() {
-        assertThat(TABLE.canHave(List.of(fault("4=open"), fault("6=open")))).isTrue();
-        assertThat(TABLE.canHave(List.of(new Fault.Broken(new WireId("w99"))))).isFalse();
+        assertThat(table.canHave(List.of(fault("4=open"), fault("6=open")))).isTrue();
+        assertThat(table.canHave(List.of(new Fault.Broken(new WireId("w99"))))).isFalse();
     }
 
     /** Another part goes in first, since it makes everything anew. */
     @Test
     void faultsAreAppliedOneAfterAnother() {
         var lamp =
-                TABLE.suspects().stream()
+                table.suspects().stream()
                         .flatMap(suspect -> suspect.faults().stream())
                         .filter(Fault.Another.class::isInstance)
                         .filter(fault -> fault.parts(DESIGN).anyMatch(new PartId("H1")::equals))
                         .findFirst()
                         .orElseThrow();
-        var broken = TABLE.with(List.of(fault("4=open"), lamp));
+        var broken = table.with(List.of(fault("4=open"), lamp));
         var point = new Solver(broken).solve(ON).settled().orElseThrow();
 
         assertThat(broken.design()).isNotEqualTo(DESIGN);
         assertThat(point.light(new PartId("H1"), "58").orElseThrow().value())
                 .isCloseTo(0, within(1e-6));
-        assertThat(TABLE.with(List.of())).isSameAs(TABLE.netlist());
+        assertThat(table.with(List.of())).isSameAs(table.netlist());
     }
 
     /** A table that nobody wants any more is given up. */
     @Test
     void aTableMayBeGivenUp() {
-        assertThat(FaultTable.of(TABLE.netlist(), CIRCUIT, () -> false)).isEmpty();
-        assertThat(FaultTable.of(TABLE.netlist(), CIRCUIT, () -> true)).isPresent();
-        assertThat(TABLE.moved(OFF, ON)).isEqualTo(1);
-        assertThat(TABLE.reach(new PartId("H1"))).isEqualTo(0.05);
-        assertThat(TABLE.feed()).isEqualTo(Optional.of(new WireId("w2")));
+        assertThat(FaultTable.of(table.netlist(), CIRCUIT, () -> false)).isEmpty();
+        assertThat(FaultTable.of(table.netlist(), CIRCUIT, () -> true)).isPresent();
+        assertThat(table.moved(OFF, ON)).isEqualTo(1);
+        assertThat(table.reach(new PartId("H1"))).isEqualTo(0.05);
+        assertThat(table.feed()).isEqualTo(Optional.of(new WireId("w2")));
     }
 
     /** Where nothing comes to rest a meter shows nothing, and that is told. */
     @Test
     void whatNeverComesToRestIsRestless() {
         var buzzing = DesignBuilder.buzzing().build();
-        var table = FaultTable.of(Netlist.of(buzzing), CIRCUIT);
+        var buzzes = FaultTable.of(Netlist.of(buzzing), CIRCUIT);
         var restless = new Measure.Told(new Telltale.Restless());
 
-        assertThat(table.states()).isEmpty();
-        assertThat(table.predicted(Conditions.REST, restless)[0]).isEqualTo(1);
-        assertThat(table.predicted(Conditions.REST, volts("X1.+"))[0]).isNaN();
-        assertThat(TABLE.predicted(ON, restless)).containsOnly(0);
+        assertThat(buzzes.states()).isEmpty();
+        assertThat(buzzes.predicted(Conditions.REST, restless)[0]).isEqualTo(1);
+        assertThat(buzzes.predicted(Conditions.REST, volts("X1.+"))[0]).isNaN();
+        assertThat(table.predicted(ON, restless)).containsOnly(0);
     }
 }
