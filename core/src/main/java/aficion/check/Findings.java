@@ -6,6 +6,7 @@ import aficion.check.earthing.SharedEarthRule;
 import aficion.check.earthing.WireReturnRule;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
+import aficion.check.function.BridgedRule;
 import aficion.check.function.ChatterRule;
 import aficion.check.function.ConnectionRule;
 import aficion.check.function.FlasherRule;
@@ -108,6 +109,7 @@ public final class Findings {
                     new PlacingRule(),
                     new PumpRule(),
                     new ParkRule(),
+                    new BridgedRule(),
                     new SideRule(),
                     new HeatRule(),
                     new BundleRule(),

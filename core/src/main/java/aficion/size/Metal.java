@@ -89,6 +89,22 @@ public final class Metal {
                 netlist.a(branch), netlist.b(branch), other -> other != branch && closing[other]);
     }
 
+    /** Whether bare metal that nothing opens, no guard and no contact, leads past a branch. */
+    public boolean bridges(int branch) {
+        return netlist.leads(
+                netlist.a(branch), netlist.b(branch), other -> other != branch && isBare(other));
+    }
+
+    private boolean isBare(int branch) {
+        if (isWire(branch)) {
+            return true;
+        }
+        var kind = netlist.partOf(branch).map(part -> netlist.design().part(part).kind());
+        return netlist.roleOf(branch).equals("mount")
+                || kind.filter(JoinKind.EarthPoint.class::isInstance).isPresent()
+                || kind.filter(JoinKind.Connector.class::isInstance).isPresent();
+    }
+
     private boolean isFuse(int branch) {
         return netlist.partOf(branch)
                 .map(part -> netlist.design().part(part).kind() instanceof GuardKind)
@@ -250,8 +266,10 @@ public final class Metal {
             }
         }
 
+        /** Where others close the ring with it, no metal alone does: the battery itself. */
         private List<Integer> way(Force force) {
-            return way(netlist.a(force.branch), netlist.b(force.branch));
+            var way = way(netlist.a(force.branch), netlist.b(force.branch));
+            return way.isEmpty() ? List.of(force.branch) : way;
         }
 
         /** The branches of metal that lead the shortest way from one node to another. */

@@ -384,7 +384,91 @@ class EndsTest {
                 .wire("X1.31", "E2.E", "2.5mm2", 1);
     }
 
-    /** A state that could not be worked out is not passed over. */
+    private static DesignBuilder bridged(String from, String to) {
+        var builder =
+                with().fuse("F1", 10)
+                        .fuse("F2", 5)
+                        .onOff("S1", "fan", 10)
+                        .load("X1", 4)
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.2)
+                        .wire("F1.2", "S1.1", "1.5mm2", 1)
+                        .wire("S1.2", "X1.+", "1.5mm2", 1);
+        return from.isEmpty() ? builder : builder.wire(from, to, "1.5mm2", 0.3);
+    }
+
+    /** A wire from one side of a switch to the other; past a guard it may be meant. */
+    @Test
+    void aSwitchThatAWireBridges() {
+        var wrong = bridged("S1.1", "S1.2");
+
+        mends(wrong, only(wrong, PathFinding.Bridged.class));
+        only(bridged("F1.2", "X1.+"), PathFinding.Bridged.class);
+        none(bridged("", ""), PathFinding.Bridged.class);
+        none(bridged("F1.2", "F2.1").wire("F2.2", "X1.+", "1.5mm2", 1), PathFinding.Bridged.class);
+    }
+
+    /** Points beside which the coil is earthed never open; a plug past a flasher stops it. */
+    @Test
+    void pointsAndAFlasherThatAreBridged() {
+        var coil = new LoadKind.IgnitionCoil(new Ohms(3.2), new Henries(0.007));
+        var points =
+                with().part("T1", coil)
+                        .mounted("P1", "E1", new ControlKind.Points(4, new Ratio(0.5)))
+                        .wire("B1.+", "T1.15", "1.5mm2", 1)
+                        .wire("T1.1", "P1.1", "1.5mm2", 0.3);
+        none(points, PathFinding.Bridged.class);
+        only(points.wire("T1.1", "E1.E", "1.5mm2", 0.3), PathFinding.Bridged.class);
+        var flasher =
+                new ControlKind.Flasher(
+                        ControlKind.Flasher.Form.THERMAL, new Watts(21), TWELVE, 90);
+        only(
+                with().part("K1", flasher)
+                        .part("C1", new JoinKind.Connector(List.of("1"), new Amps(10)))
+                        .lamp("H1", 21)
+                        .wire("B1.+", "K1.49", "1mm2", 1)
+                        .wire("K1.49a", "H1.58", "1mm2", 1)
+                        .wire("K1.49", "C1.1a", "1mm2", 0.2)
+                        .wire("C1.1b", "K1.49a", "1mm2", 0.2),
+                PathFinding.Bridged.class);
+    }
+
+    /** One that opens another way is of use; a pin that nothing goes to bridges nothing. */
+    @Test
+    void aSwitchOfTwoContacts() {
+        var two =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "two",
+                        List.of("1", "2", "3"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("on", false, List.of(new Contact("1", "2"))),
+                                new Position("more", false, List.of(new Contact("1", "3")))),
+                        new Amps(10));
+        var builder =
+                with().part("S1", two)
+                        .load("X1", 2)
+                        .load("X2", 2)
+                        .wire("B1.+", "S1.1", "1.5mm2", 1)
+                        .wire("S1.2", "X1.+", "1.5mm2", 1)
+                        .wire("S1.1", "S1.2", "1.5mm2", 0.1);
+
+        only(builder, PathFinding.Bridged.class);
+        none(builder.wire("S1.3", "X2.+", "1.5mm2", 1), PathFinding.Bridged.class);
+    }
+
+    /** Two batteries that close a ring through earth short each other, though no metal does. */
+    @Test
+    void batteriesInARing() {
+        var ring =
+                with().part("B2", new SourceKind.Battery(TWELVE, new Ohms(0.006)))
+                        .wire("B2.-", "B1.+", "25mm2", 0.3)
+                        .wire("B2.+", "E1.E", "25mm2", 0.3);
+
+        assertThat(found(ring, PathFinding.DeadShort.class)).isNotEmpty();
+    }
+
+    /** A lamp whose lead ends in a joint that nothing feeds. */
     @Test
     void aLampThatIsNeverLitIsSaidToBe() {
         var lamp =

@@ -144,6 +144,13 @@ public interface PathFinding {
     /** A wiper that stops half way, or with {@code atRest} 1 runs on at rest. */
     record NeverParks(PartId part, int atRest) implements Finding.AboutPart, Finding.ToFix {}
 
+    /** Something that should open a way which metal leads past. */
+    record Bridged(PartId part, List<Edit> remedies) implements Finding.AboutPart, Finding.ToFix {
+        public Bridged {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A lamp of one side that is fed from the pin of the other. */
     record OnOtherSide(PartId part, Terminal from, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {
