@@ -27,13 +27,13 @@ import aficion.check.ignition.PlugLeadRule;
 import aficion.check.ignition.PumpRule;
 import aficion.check.ignition.StartRule;
 import aficion.check.ignition.WindRule;
-import aficion.check.polarity.AmmeterRule;
 import aficion.check.polarity.BatteryRule;
 import aficion.check.polarity.CoilPolarityRule;
 import aficion.check.polarity.CrossedLeadsRule;
 import aficion.check.polarity.DirectionRule;
 import aficion.check.polarity.FamilyRule;
 import aficion.check.polarity.LampPinsRule;
+import aficion.check.polarity.MeterRule;
 import aficion.check.polarity.PolarityRule;
 import aficion.check.polarity.SideRule;
 import aficion.check.polarity.SuppressionRule;
@@ -129,7 +129,7 @@ public final class Findings {
                     new MagnetoRule(),
                     new PolarityRule(),
                     new DirectionRule(),
-                    new AmmeterRule(),
+                    new MeterRule(),
                     new VoltageRule(),
                     new CoverRule(),
                     new ChargeRule(),

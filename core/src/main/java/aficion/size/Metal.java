@@ -95,6 +95,11 @@ public final class Metal {
                 netlist.a(branch), netlist.b(branch), other -> other != branch && isBare(other));
     }
 
+    /** Whether bare metal that nothing opens leads from one node to another. */
+    public boolean alwaysJoins(int one, int other) {
+        return netlist.leads(one, other, this::isBare);
+    }
+
     private boolean isBare(int branch) {
         if (isWire(branch)) {
             return true;

@@ -516,4 +516,79 @@ class MistakesTest {
                 .wire("S1.15", "M2.+", "2.5mm2", 1)
                 .wire("M2.31", "E1.E", "2.5mm2", 1);
     }
+
+    private static final ControlKind.IgnitionBox BOX =
+            new ControlKind.IgnitionBox(
+                    ControlKind.IgnitionBox.Form.TRANSISTOR, 4, new Ratio(0.5), new Amps(0.1));
+
+    /** Points left on the coil beside a box that switches it; on its own they are right. */
+    @Test
+    void pointsBesideABox() {
+        only(
+                sparked(COIL)
+                        .mounted("U1", "E1", BOX)
+                        .wire("S1.15", "U1.15", "1mm2", 1)
+                        .wire("T1.1", "U1.1", "1.5mm2", 0.3),
+                PathFinding.PointsBesideBox.class);
+        none(sparked(COIL), PathFinding.PointsBesideBox.class);
+        none(
+                ignition(COIL)
+                        .mounted("U1", "E1", BOX)
+                        .wire("S1.15", "T1.15", "1.5mm2", 1)
+                        .wire("S1.15", "U1.15", "1mm2", 1)
+                        .wire("T1.1", "U1.1", "1.5mm2", 0.3),
+                PathFinding.PointsBesideBox.class);
+    }
+
+    /**
+     * Two coils of 3.2 Ω on the same points are twice what they stand; each on its own is right.
+     */
+    @Test
+    void twoCoilsOnTheSamePoints() {
+        assertThat(
+                        found(
+                                sparked(COIL)
+                                        .part("T2", COIL)
+                                        .wire("S1.15", "T2.15", "1.5mm2", 1)
+                                        .wire("T2.1", "P1.1", "1.5mm2", 0.3),
+                                SourceFinding.CoilOverfed.class))
+                .hasSize(2)
+                .allSatisfy(found -> assertThat(found.carries().value()).isBetween(7.0, 9.0));
+        none(
+                sparked(COIL)
+                        .part("T2", COIL)
+                        .mounted("P2", "E1", new ControlKind.Points(4, new Ratio(0.5)))
+                        .wire("S1.15", "T2.15", "1.5mm2", 1)
+                        .wire("T2.1", "P2.1", "1.5mm2", 0.3),
+                SourceFinding.CoilOverfed.class);
+    }
+
+    private static DesignBuilder gauged(String to) {
+        return with().part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.15)))
+                .mounted("R1", "E1", new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
+                .wire("B1.+", "P1.B", "1mm2", 1)
+                .wire("P1.T", to, "1mm2", 1);
+    }
+
+    /** A sender lead on an earth has the needle at its end; at its sender it is right. */
+    @Test
+    void aGaugeWithItsSenderLeadAtEarth() {
+        only(gauged("E1.E"), PathFinding.GaugeAtEarth.class);
+        none(gauged("R1.T"), PathFinding.GaugeAtEarth.class);
+    }
+
+    private static DesignBuilder metered(String plus, String minus) {
+        return with().part("P1", new LoadKind.Voltmeter(new Volts(16)))
+                .wire("B1.+", "P1." + plus, "1mm2", 1)
+                .wire("P1." + minus, "E1.E", "1mm2", 1);
+    }
+
+    /** A voltmeter that reads below zero. */
+    @Test
+    void aVoltmeterTurnedRound() {
+        var wrong = metered("31", "+");
+
+        mends(wrong, only(wrong, Finding.ReadsBackwards.class));
+        none(metered("+", "31"), Finding.ReadsBackwards.class);
+    }
 }

@@ -41,10 +41,19 @@ public final class GaugeRule implements Rule {
         return assessment.design().parts().stream()
                 .flatMap(part ->
                         part.kind() instanceof LoadKind.Gauge gauge
-                                ? Stream.concat(
-                                        unsteady(assessment, answers, part, gauge).stream(),
-                                        moved(assessment, answers, part, gauge).stream())
+                                ? Stream.of(
+                                                atEarth(assessment, part),
+                                                unsteady(assessment, answers, part, gauge),
+                                                moved(assessment, answers, part, gauge))
+                                        .flatMap(Optional::stream)
                                 : Stream.empty());
+    }
+
+    private static Optional<Finding> atEarth(Assessment assessment, Part part) {
+        int sender = assessment.netlist().node(part.terminal("T"));
+        return Optional.of(part.id())
+                .filter(_ -> assessment.worst().metal().alwaysJoins(sender, 0))
+                .map(PathFinding.GaugeAtEarth::new);
     }
 
     private static Optional<Finding> unsteady(

@@ -151,6 +151,12 @@ public interface PathFinding {
         }
     }
 
+    /** Points on the same coil post as the output of an ignition box. */
+    record PointsBesideBox(PartId part, PartId box) implements Finding.AboutPart, Finding.ToFix {}
+
+    /** A gauge whose sender side bare metal joins to earth. */
+    record GaugeAtEarth(PartId part) implements Finding.AboutPart, Finding.ToFix {}
+
     /** A lamp of one side that is fed from the pin of the other. */
     record OnOtherSide(PartId part, Terminal from, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {

@@ -1,10 +1,12 @@
 package aficion.check.ignition;
 
 import aficion.check.finding.Finding;
+import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
 import aficion.check.finding.SourceFinding;
 import aficion.ignite.Ignition;
 import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
@@ -15,7 +17,9 @@ import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.WorstCase;
 import aficion.solve.OperatingPoint;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -32,22 +36,44 @@ public final class CoilRule implements Rule {
         return assessment.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.IgnitionCoil)
                 .flatMap(part ->
-                        Stream.concat(
-                                overfed(assessment, part).stream(),
-                                ballastInStart(assessment, part).stream()));
+                        Stream.of(
+                                        overfed(assessment, part),
+                                        ballastInStart(assessment, part),
+                                        besideBox(assessment.design(), part))
+                                .flatMap(Optional::stream));
     }
 
+    /** By what the coil draws, or all that hang on the same points. */
     private static Optional<Finding> overfed(Assessment assessment, Part coil) {
-        boolean points =
-                meets(assessment, coil, kind -> kind instanceof ControlKind.Points).isPresent();
-        return assessment
-                .worst()
-                .steady(coil.id(), "body")
-                .map(peak -> Math.abs(peak.amps().value()))
-                .filter(amps -> points && amps > Ignition.POINTS_STAND)
+        return meets(assessment, coil, kind -> kind instanceof ControlKind.Points)
+                .flatMap(points ->
+                        Stream.of(coil, points)
+                                .flatMap(part ->
+                                        assessment.worst().steady(part.id(), "body").stream())
+                                .map(peak -> Math.abs(peak.amps().value()))
+                                .max(Comparator.naturalOrder()))
+                .filter(amps -> amps > Ignition.POINTS_STAND)
                 .map(amps ->
                         new SourceFinding.CoilOverfed(
                                 coil.id(), new Amps(amps), new Amps(Ignition.POINTS_STAND)));
+    }
+
+    private static Optional<Finding> besideBox(Design design, Part coil) {
+        var joined = Netlist.joined(design, coil.terminal("1"));
+        var box = switching(design, joined, ControlKind.IgnitionBox.class);
+        return switching(design, joined, ControlKind.Points.class)
+                .flatMap(points ->
+                        box.map(found -> new PathFinding.PointsBesideBox(points.id(), found.id())));
+    }
+
+    /** The part of a kind whose own terminal 1 is among those. */
+    private static Optional<Part> switching(
+            Design design, Set<Terminal> joined, Class<? extends ControlKind> kind) {
+        return joined.stream()
+                .filter(at -> at.pin().equals("1"))
+                .map(at -> design.part(at.part()))
+                .filter(part -> kind.isInstance(part.kind()))
+                .findFirst();
     }
 
     private static Optional<Finding> ballastInStart(Assessment assessment, Part coil) {

@@ -1,0 +1,74 @@
+package aficion.check.polarity;
+
+import aficion.check.finding.Finding;
+import aficion.check.finding.Rule;
+import aficion.job.ControlKind;
+import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
+import aficion.job.Part;
+import aficion.job.SourceKind;
+import aficion.quantity.Amps;
+import aficion.size.Assessment;
+import aficion.size.Supply;
+import aficion.solve.OperatingPoint;
+import java.util.stream.Stream;
+
+/**
+ * Ammeters that read charge, from A to B, while the battery gives, or discharge while it is
+ * charged, judged where they carry enough to read; and voltmeters that read below zero, but for
+ * those whose case is their earth: they were made for the pole that is.
+ */
+public final class MeterRule implements Rule {
+    private static final double READABLE = 0.05;
+
+    @Override
+    public Stream<Finding> check(Assessment assessment) {
+        return assessment.design().parts().stream()
+                .flatMap(part ->
+                        switch (part.kind()) {
+                            case LoadKind.Ammeter _
+                                    when wrong(assessment, part) > right(assessment, part) ->
+                                    Stream.of(backwards(assessment, part, "A", "B"));
+                            case LoadKind.Voltmeter meter
+                                    when part.mount().isEmpty()
+                                            && readsBelowZero(assessment, part, meter) ->
+                                    Stream.of(backwards(assessment, part, "+", "31"));
+                            case SourceKind _, GuardKind _, ControlKind _, LoadKind _, JoinKind _ ->
+                                    Stream.empty();
+                        });
+    }
+
+    private static Finding backwards(Assessment assessment, Part part, String one, String other) {
+        return new Finding.ReadsBackwards(
+                part.id(), Exchanges.of(assessment.design(), part, one, other));
+    }
+
+    private static boolean readsBelowZero(
+            Assessment assessment, Part part, LoadKind.Voltmeter meter) {
+        var span = assessment.worst().volts(assessment.netlist().inside(part.id()).get("body"));
+        double below = -span.least().value();
+        return below > READABLE * meter.range().value() && below > span.most().value();
+    }
+
+    private static long wrong(Assessment assessment, Part part) {
+        return assessment.worst().bases().stream()
+                .filter(point -> agreement(point, part) < 0)
+                .count();
+    }
+
+    private static long right(Assessment assessment, Part part) {
+        return assessment.worst().bases().stream()
+                .filter(point -> agreement(point, part) > 0)
+                .count();
+    }
+
+    /** Above 0 where the reading tells the truth, below where it lies, 0 where it tells nothing. */
+    private static double agreement(OperatingPoint point, Part part) {
+        double range = ((LoadKind.Ammeter) part.kind()).range().value();
+        double charge = -Supply.of(point).battery().value();
+        double reads = point.through(part.id(), "A-B").map(Amps::value).orElse(0.0);
+        boolean tells = Math.abs(reads) > READABLE * range && Math.abs(charge) > READABLE * range;
+        return tells ? reads * charge : 0;
+    }
+}
