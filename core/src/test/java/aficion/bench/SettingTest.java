@@ -5,18 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.bench.TestStep.Stage;
 import aficion.bench.reason.FaultTable;
 import aficion.catalogue.WireSize;
-import aficion.job.Action;
 import aficion.job.BenchRun;
 import aficion.job.BenchRun.Setting;
 import aficion.job.BenchRun.Verdict;
 import aficion.job.CircuitId;
-import aficion.job.Contact;
-import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.job.Work;
@@ -208,19 +204,10 @@ class SettingTest {
     /** A pedal switch that is fed without the key is unplugged before the battery is left. */
     @Test
     void whatWouldFlattenTheBatteryIsUnpluggedAtTheEnd() {
-        var pedal =
-                new ControlKind.Switch(
-                        Action.PEDAL,
-                        "brake",
-                        List.of("1", "2"),
-                        List.of(
-                                new Position("off", false, List.of()),
-                                new Position("on", true, List.of(new Contact("1", "2")))),
-                        new Amps(10));
         var design =
                 DesignBuilder.twelveVolts()
                         .fuse("F1", 10)
-                        .part("S1", pedal)
+                        .part("S1", DesignBuilder.pedal())
                         .lamp("H1", 21)
                         .wire("B1.+", "F1.1", "2.5mm2", 0.1)
                         .wire("F1.2", "S1.1", "1mm2", 1)

@@ -3,15 +3,12 @@ package aficion.bench;
 import aficion.bench.TestStep.Works;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Sign;
-import aficion.job.Action;
 import aficion.job.BenchRun.Setting;
 import aficion.job.CircuitId;
-import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.LoadKind;
-import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -59,7 +56,7 @@ public final class SmallCar {
                 .lamp("H3", 21)
                 .push("S4", "horn", 10)
                 .load("X1", 5)
-                .part("S5", pedal())
+                .part("S5", DesignBuilder.pedal())
                 .lamp("H4", 21)
                 .wire("B1.+", "M1.30", "25mm2", 1)
                 .wire("M1.30", "S1.30", "4mm2", 1)
@@ -83,17 +80,6 @@ public final class SmallCar {
 
     static ControlKind.Flasher flasher() {
         return new ControlKind.Flasher(ControlKind.Flasher.Form.THERMAL, new Watts(21), TWELVE, 90);
-    }
-
-    static ControlKind.Switch pedal() {
-        return new ControlKind.Switch(
-                Action.PEDAL,
-                "brake",
-                List.of("1", "2"),
-                List.of(
-                        new Position("off", false, List.of()),
-                        new Position("on", true, List.of(new Contact("1", "2")))),
-                new Amps(10));
     }
 
     static BenchPlan plan(Setting setting) {

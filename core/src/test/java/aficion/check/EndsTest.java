@@ -1,5 +1,9 @@
 package aficion.check;
 
+import static aficion.check.Mistake.found;
+import static aficion.check.Mistake.mends;
+import static aficion.check.Mistake.none;
+import static aficion.check.Mistake.only;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.Colour;
@@ -11,7 +15,6 @@ import aficion.check.finding.PathFinding;
 import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
-import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.HouseRules;
 import aficion.job.JoinKind;
@@ -36,32 +39,6 @@ import org.junit.jupiter.api.Test;
 /** Mistakes at ends, in looks and with guards, each beside its right twin. */
 class EndsTest {
     private static final Volts TWELVE = new Volts(12);
-
-    private static <F extends Finding> List<F> in(Design design, Class<F> kind) {
-        return Findings.of(Assessment.of(design)).stream()
-                .filter(kind::isInstance)
-                .map(kind::cast)
-                .toList();
-    }
-
-    private static <F extends Finding> List<F> found(DesignBuilder builder, Class<F> kind) {
-        return in(builder.build(), kind);
-    }
-
-    private static <F extends Finding> F only(DesignBuilder builder, Class<F> kind) {
-        var all = found(builder, kind);
-        assertThat(all).hasSize(1);
-        return all.getFirst();
-    }
-
-    private static void none(DesignBuilder builder, Class<? extends Finding> kind) {
-        assertThat(found(builder, kind)).isEmpty();
-    }
-
-    private static void mends(DesignBuilder builder, Finding finding) {
-        var mended = finding.remedies().getFirst().apply(builder.build());
-        assertThat(in(mended, finding.getClass())).isEmpty();
-    }
 
     private static DesignBuilder with() {
         return DesignBuilder.twelveVolts();

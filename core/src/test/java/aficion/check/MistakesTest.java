@@ -1,5 +1,9 @@
 package aficion.check;
 
+import static aficion.check.Mistake.found;
+import static aficion.check.Mistake.mends;
+import static aficion.check.Mistake.none;
+import static aficion.check.Mistake.only;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.Zone;
@@ -9,7 +13,6 @@ import aficion.check.finding.SourceFinding;
 import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
-import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.HouseRules;
 import aficion.job.JoinKind;
@@ -24,7 +27,6 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
-import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -32,32 +34,6 @@ import org.junit.jupiter.api.Test;
 /** Mistakes with sources, ignition, sides and volts, each beside its right twin. */
 class MistakesTest {
     private static final Volts TWELVE = new Volts(12);
-
-    private static <F extends Finding> List<F> found(DesignBuilder builder, Class<F> kind) {
-        return in(builder.build(), kind);
-    }
-
-    private static <F extends Finding> List<F> in(Design design, Class<F> kind) {
-        return Findings.of(Assessment.of(design)).stream()
-                .filter(kind::isInstance)
-                .map(kind::cast)
-                .toList();
-    }
-
-    private static <F extends Finding> F only(DesignBuilder builder, Class<F> kind) {
-        var all = found(builder, kind);
-        assertThat(all).hasSize(1);
-        return all.getFirst();
-    }
-
-    private static void none(DesignBuilder builder, Class<? extends Finding> kind) {
-        assertThat(found(builder, kind)).isEmpty();
-    }
-
-    private static void mends(DesignBuilder builder, Finding finding) {
-        var mended = finding.remedies().getFirst().apply(builder.build());
-        assertThat(in(mended, finding.getClass())).isEmpty();
-    }
 
     private static DesignBuilder with() {
         return DesignBuilder.twelveVolts();
@@ -480,20 +456,11 @@ class MistakesTest {
     }
 
     private static DesignBuilder stopped(String from) {
-        var pedal =
-                new ControlKind.Switch(
-                        Action.PEDAL,
-                        "brake",
-                        List.of("1", "2"),
-                        List.of(
-                                new Position("off", false, List.of()),
-                                new Position("on", true, List.of(new Contact("1", "2")))),
-                        new Amps(10));
         var lamp =
                 new LoadKind.Lamp(
                         new Volts(13.5), List.of(new LoadKind.Filament("54", new Watts(21))));
         return with().onOff("S2", "light", 10)
-                .part("S3", pedal)
+                .part("S3", DesignBuilder.pedal())
                 .mounted("H1", "E1", lamp)
                 .lamp("H2", 5)
                 .wire("B1.+", "S2.1", "1mm2", 1)

@@ -1,5 +1,9 @@
 package aficion.check;
 
+import static aficion.check.Mistake.found;
+import static aficion.check.Mistake.mends;
+import static aficion.check.Mistake.none;
+import static aficion.check.Mistake.only;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.Insulation;
@@ -10,7 +14,6 @@ import aficion.check.finding.Severity;
 import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
-import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.Kind;
@@ -27,7 +30,6 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
-import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -40,28 +42,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 class RulesTest {
     private static final Volts TWELVE = new Volts(12);
     private static final LoadKind.Motor FAN = new LoadKind.Motor(new Amps(6), TWELVE);
-
-    private static <F extends Finding> List<F> found(Design design, Class<F> kind) {
-        return Findings.of(Assessment.of(design)).stream()
-                .filter(kind::isInstance)
-                .map(kind::cast)
-                .toList();
-    }
-
-    private static <F extends Finding> F only(DesignBuilder design, Class<F> kind) {
-        var findings = found(design.build(), kind);
-        assertThat(findings).hasSize(1);
-        return findings.getFirst();
-    }
-
-    private static void none(DesignBuilder design, Class<? extends Finding> kind) {
-        assertThat(found(design.build(), kind)).isEmpty();
-    }
-
-    private static void mends(DesignBuilder design, Finding finding) {
-        var mended = finding.remedies().getFirst().apply(design.build());
-        assertThat(found(mended, finding.getClass())).isEmpty();
-    }
 
     /** Battery, a fuse within reach, a switch; what is fed hangs on S1.2. */
     private static DesignBuilder fed() {

@@ -155,6 +155,11 @@ public final class DesignBuilder {
                 new Amps(30));
     }
 
+    /** A stop switch that joins 1 and 2 while its pedal, brake, is pressed. */
+    public static ControlKind.Switch pedal() {
+        return toggle("brake", 10, Action.PEDAL, true);
+    }
+
     /** A lever that joins 1 and 2. */
     public static ControlKind.Switch lever(String control, double rating) {
         return toggle(control, rating, Action.LEVER, false);
