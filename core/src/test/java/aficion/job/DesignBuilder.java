@@ -16,6 +16,7 @@ import aficion.route.RunLength;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** Builds small jobs for tests. Wires are numbered 1, 2, 3 in the order they are added. */
 public final class DesignBuilder {
@@ -216,55 +217,30 @@ public final class DesignBuilder {
 
     /** Gives the last wire other ends, by the keys of the terminals' table. */
     public DesignBuilder ends(String from, String to) {
-        var wire = wires.removeLast();
-        wires.add(
-                new Wire(
-                        wire.id(),
-                        wire.number(),
-                        wire.circuit(),
-                        new End(wire.from().terminal(), new Termination(from)),
-                        new End(wire.to().terminal(), new Termination(to)),
-                        wire.cut(),
-                        wire.laid()));
-        return this;
+        return last(wire -> wire.withFrom(end(wire.from(), from)).withTo(end(wire.to(), to)));
+    }
+
+    private static End end(End was, String termination) {
+        return new End(was.terminal(), new Termination(termination));
     }
 
     /** Gives the last wire another colour. */
     public DesignBuilder coloured(WireColour colour) {
-        var wire = wires.removeLast();
-        wires.add(
-                new Wire(
-                        wire.id(),
-                        wire.number(),
-                        wire.circuit(),
-                        wire.from(),
-                        wire.to(),
-                        new Cut(wire.size(), wire.insulation(), colour),
-                        wire.laid()));
-        return this;
+        return last(wire -> wire.withColour(colour));
     }
 
     /** States of the last wire that it goes without a guard. */
     public DesignBuilder stated(Unguarded why) {
-        var wire = wires.removeLast();
-        wires.add(
-                new Wire(
-                        wire.id(),
-                        wire.number(),
-                        wire.circuit(),
-                        wire.from(),
-                        wire.to(),
-                        new Cut(wire.size(), wire.insulation(), wire.colour()),
-                        new Laid.Stated(wire.length(), wire.zone()),
-                        Optional.of(why),
-                        Optional.empty()));
-        return this;
+        return last(wire -> wire.withUnguarded(Optional.of(why)));
     }
 
     /** Puts the last wire into a bundle. */
     public DesignBuilder inBundle(String name) {
-        var wire = wires.removeLast();
-        wires.add(wire.withLaid(wire.laid().with(Optional.of(name))));
+        return last(wire -> wire.withLaid(wire.laid().with(Optional.of(name))));
+    }
+
+    private DesignBuilder last(UnaryOperator<Wire> changed) {
+        wires.add(changed.apply(wires.removeLast()));
         return this;
     }
 
