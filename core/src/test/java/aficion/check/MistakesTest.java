@@ -333,6 +333,29 @@ class MistakesTest {
                 PathFinding.BoxOnCoilPost.class);
     }
 
+    /** Behind a switch or a guard it hangs on the post all the same; on the key it is right. */
+    @Test
+    void whatHangsOnTheCoilPostBehindASwitch() {
+        for (var from : List.of("T1.15", "S1.15")) {
+            var behind =
+                    sparked(COIL)
+                            .onOff("S2", "seat", 10)
+                            .load("X1", 4)
+                            .wire(from, "S2.1", "1.5mm2", 1)
+                            .wire("S2.2", "X1.+", "1.5mm2", 1);
+            var guarded =
+                    sparked(COIL)
+                            .fuse("F9", 5)
+                            .load("X1", 2)
+                            .wire(from, "F9.1", "1mm2", 0.3)
+                            .wire("F9.2", "X1.+", "1mm2", 1);
+            int findings = from.equals("T1.15") ? 1 : 0;
+
+            assertThat(found(behind, PathFinding.CoilPostFeeds.class)).hasSize(findings);
+            assertThat(found(guarded, PathFinding.CoilPostFeeds.class)).hasSize(findings);
+        }
+    }
+
     /** Solid plug leads disturb an electronic box; without one they are right. */
     @Test
     void solidPlugLeads() {
@@ -446,6 +469,17 @@ class MistakesTest {
                 .wire("S1.56b", "H1.56b", "1.5mm2", 1)
                 .wire("S1.56a", "H2." + main, "1.5mm2", 1)
                 .wire("S1.56b", "H2." + dip, "1.5mm2", 1);
+    }
+
+    /** Main and dip joined at the lamp burn together; with the wire out they do not. */
+    @Test
+    void filamentsFedTogether() {
+        var wrong = pair("56a", "56b").wire("H2.56a", "H2.56b", "1.5mm2", 0.1);
+        var both = found(wrong, PathFinding.FilamentsTogether.class);
+
+        assertThat(both).hasSize(2);
+        mends(wrong, both.getLast());
+        none(pair("56a", "56b"), PathFinding.FilamentsTogether.class);
     }
 
     /** A stop lamp fed behind the light switch lights only with the lights on. */

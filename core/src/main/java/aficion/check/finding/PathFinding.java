@@ -151,6 +151,14 @@ public interface PathFinding {
         }
     }
 
+    /** A lamp whose two filaments are always fed together. */
+    record FilamentsTogether(PartId part, String one, String two, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public FilamentsTogether {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** Points on the same coil post as the output of an ignition box. */
     record PointsBesideBox(PartId part, PartId box) implements Finding.AboutPart, Finding.ToFix {}
 

@@ -7,6 +7,8 @@ import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
+import aficion.job.edit.Edit;
+import aficion.job.edit.WireEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.Comparator;
@@ -16,20 +18,51 @@ import java.util.stream.Stream;
 
 /**
  * Lamps whose two filaments are fed the other way round than those of their like: the one that
- * agrees less with the terminal numbers of what feeds it is named.
+ * agrees less with the terminal numbers of what feeds it is named. And lamps whose two filaments
+ * bare metal feeds together: stop and tail, main and dip tell nothing apart then.
  */
 public final class LampPinsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
         var lamps = design.parts().stream().filter(part -> pins(part).size() == 2).toList();
-        return lamps.stream()
-                .flatMap(lamp ->
+        return Stream.concat(
+                        lamps.stream().flatMap(lamp -> together(assessment, lamp).stream()),
                         lamps.stream()
-                                .filter(other -> pins(other).equals(pins(lamp)))
-                                .filter(other -> lamps.indexOf(other) > lamps.indexOf(lamp))
-                                .flatMap(other -> crossed(design, lamp, other).stream()))
+                                .flatMap(lamp ->
+                                        lamps.stream()
+                                                .filter(other -> pins(other).equals(pins(lamp)))
+                                                .filter(other ->
+                                                        lamps.indexOf(other) > lamps.indexOf(lamp))
+                                                .flatMap(other ->
+                                                        crossed(design, lamp, other).stream())))
                 .distinct();
+    }
+
+    private static Optional<Finding> together(Assessment assessment, Part lamp) {
+        var one = lamp.terminal(pins(lamp).getFirst());
+        var two = lamp.terminal(pins(lamp).getLast());
+        var netlist = assessment.netlist();
+        return assessment.worst().metal().alwaysJoins(netlist.node(one), netlist.node(two))
+                ? Optional.of(
+                        new PathFinding.FilamentsTogether(
+                                lamp.id(),
+                                one.pin(),
+                                two.pin(),
+                                across(assessment.design(), one, two)))
+                : Optional.empty();
+    }
+
+    /** The one wire that joins them is taken out. */
+    private static List<Edit> across(Design design, Terminal one, Terminal two) {
+        var wires =
+                design.wiresAt(one).stream()
+                        .filter(wire -> wire.beyond(one).terminal().equals(two))
+                        .toList();
+        boolean fedOtherwise = design.wiresAt(two).size() > 1 && design.wiresAt(one).size() > 1;
+        return wires.size() == 1 && fedOtherwise
+                ? List.of(new WireEdit.RemoveWire(wires.getFirst().id()))
+                : List.of();
     }
 
     private static List<String> pins(Part part) {
