@@ -50,9 +50,6 @@ final class BatteryChecks {
     /** Amps from which something is said to give or take. */
     private static final double SOME = 0.5;
 
-    /** From such a share of the most on as much is given or taken. */
-    private static final double NEARLY = 0.9;
-
     private final Design design;
     private final Solver solver;
     private final double system;
@@ -121,11 +118,8 @@ final class BatteryChecks {
             Predicate<Part> parts,
             Function<Conditions, Optional<Conditions>> moved,
             ToDoubleFunction<OperatingPoint> amps) {
-        var points = points(parts, moved).toList();
-        double most = points.stream().mapToDouble(amps).max().orElse(0);
-        return points.stream()
-                .filter(point -> amps.applyAsDouble(point) > Math.max(SOME, NEARLY * most))
-                .findFirst()
+        return DriversOrder.firstOfMost(points(parts, moved).toList(), amps)
+                .filter(point -> amps.applyAsDouble(point) > SOME)
                 .map(OperatingPoint::conditions);
     }
 

@@ -2,6 +2,7 @@ package aficion.bench;
 
 import aficion.bench.TestStep.Stage;
 import aficion.bench.TestStep.Topic;
+import aficion.bench.reason.DriversOrder;
 import aficion.bench.reason.FaultTable;
 import aficion.bench.reason.Forbidden;
 import aficion.bench.reason.Functions;
@@ -24,9 +25,6 @@ import java.util.stream.Stream;
 final class RunningRun {
     /** What is read at a load below that is no feed of it, volts. */
     private static final double FED = 1;
-
-    /** From such a share of the most on as much is drawn. */
-    private static final double NEARLY = 0.9;
 
     private final RunMaker with;
     private final FaultTable table;
@@ -105,8 +103,7 @@ final class RunningRun {
                         .filter(point -> Forbidden.of(point, metal).isEmpty())
                         .flatMap(this::loads)
                         .toList();
-        double most = loaded.stream().mapToDouble(Loaded::amps).max().orElse(0);
-        return loaded.stream().filter(each -> each.amps >= NEARLY * most).findFirst();
+        return DriversOrder.firstOfMost(loaded, Loaded::amps);
     }
 
     private Stream<Loaded> loads(OperatingPoint point) {

@@ -5,6 +5,9 @@ import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.netlist.OperatingStates;
 import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /**
  * States in the order in which a driver works them: the engine still, then running; what stays by
@@ -12,7 +15,18 @@ import java.util.Comparator;
  * alone before two together, and each in the order of its positions.
  */
 public final class DriversOrder {
+    /** From such a share of the most on something is as much. */
+    private static final double NEARLY = 0.9;
+
     private DriversOrder() {}
+
+    /** The first of those, in their order, of which there is the most, or nearly so. */
+    public static <T> Optional<T> firstOfMost(List<T> inOrder, ToDoubleFunction<T> amount) {
+        double most = inOrder.stream().mapToDouble(amount).max().orElse(0);
+        return inOrder.stream()
+                .filter(each -> amount.applyAsDouble(each) >= NEARLY * most)
+                .findFirst();
+    }
 
     /** The order of a vehicle with such controls. */
     public static Comparator<Conditions> of(Controls controls) {
