@@ -39,6 +39,9 @@ public final class Metal {
     /** What hangs together in every state. */
     private final Islands always;
 
+    /** What hangs together by bare metal in every state, earths and plugs among it. */
+    private final Islands bare;
+
     /** The branches that may join what does not always hang together. */
     private final int[] sometimes;
 
@@ -47,11 +50,15 @@ public final class Metal {
         this.metal = new boolean[netlist.size()];
         this.closing = new boolean[metal.length];
         this.always = new Islands(netlist.nodes());
+        this.bare = new Islands(netlist.nodes());
         for (int i = 0; i < metal.length; i++) {
             metal[i] = netlist.wireOf(i).isPresent() || passes(i);
             closing[i] = metal[i] || isFuse(i);
             if (isWire(i)) {
                 always.join(netlist.a(i), netlist.b(i));
+            }
+            if (isBare(i)) {
+                bare.join(netlist.a(i), netlist.b(i));
             }
         }
         this.sometimes =
@@ -89,23 +96,16 @@ public final class Metal {
                 netlist.a(branch), netlist.b(branch), other -> other != branch && closing[other]);
     }
 
-    /** Whether bare metal that nothing opens, no guard and no contact, leads past a branch. */
-    public boolean bridges(int branch) {
-        return netlist.leads(
-                netlist.a(branch), netlist.b(branch), other -> other != branch && isBare(other));
-    }
-
-    /** Whether bare metal that nothing opens leads from one node to another. */
+    /** Whether bare metal that nothing opens, no guard and no contact, joins two nodes. */
     public boolean alwaysJoins(int one, int other) {
-        return netlist.leads(one, other, this::isBare);
+        return bare.root(one) == bare.root(other);
     }
 
+    /** A wire, a bolted case, an earth or a way of a plug. */
     private boolean isBare(int branch) {
-        if (isWire(branch)) {
-            return true;
-        }
         var kind = netlist.partOf(branch).map(part -> netlist.design().part(part).kind());
-        return netlist.roleOf(branch).equals("mount")
+        return isWire(branch)
+                || netlist.roleOf(branch).equals("mount")
                 || kind.filter(JoinKind.EarthPoint.class::isInstance).isPresent()
                 || kind.filter(JoinKind.Connector.class::isInstance).isPresent();
     }

@@ -3,15 +3,13 @@ package aficion.check.function;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
+import aficion.check.polarity.Exchanges;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.Kind;
 import aficion.job.Part;
 import aficion.job.Terminal;
-import aficion.job.edit.Edit;
-import aficion.job.edit.WireEdit;
 import aficion.size.Assessment;
-import java.util.List;
 import java.util.stream.Stream;
 
 /**
@@ -29,35 +27,38 @@ public final class BridgedRule implements Rule {
     }
 
     /** A way that it opens and closes. */
-    private record Way(Terminal one, Terminal other, int branch) {}
+    private record Way(Terminal one, Terminal other) {}
 
     private static Stream<Finding> found(Assessment assessment, Part part) {
         var design = assessment.design();
         var ways =
-                ways(assessment, part)
+                ways(part)
                         .filter(way -> isWired(design, part, way.one))
                         .filter(way -> isWired(design, part, way.other))
                         .toList();
-        var metal = assessment.worst().metal();
-        return !ways.isEmpty() && ways.stream().allMatch(way -> metal.bridges(way.branch))
+        return !ways.isEmpty() && ways.stream().allMatch(way -> isBridged(assessment, way))
                 ? ways.stream()
                         .limit(1)
-                        .map(way -> new PathFinding.Bridged(part.id(), remedies(design, way)))
+                        .map(way ->
+                                new PathFinding.Bridged(
+                                        part.id(), Exchanges.parted(design, way.one, way.other)))
                 : Stream.empty();
     }
 
-    private static Stream<Way> ways(Assessment assessment, Part part) {
-        var inside = assessment.netlist().inside(part.id());
-        if (part.kind() instanceof ControlKind.Points) {
-            return Stream.of(new Way(part.terminal("1"), part.terminal("31"), inside.get("body")));
-        }
-        return part.kind().passes().stream()
-                .filter(pass -> inside.containsKey(pass.role()))
-                .map(pass -> way(part, pass, inside.get(pass.role())));
+    private static boolean isBridged(Assessment assessment, Way way) {
+        var netlist = assessment.netlist();
+        return assessment
+                .worst()
+                .metal()
+                .alwaysJoins(netlist.node(way.one), netlist.node(way.other));
     }
 
-    private static Way way(Part part, Kind.Pass pass, int branch) {
-        return new Way(part.terminal(pass.one()), part.terminal(pass.other()), branch);
+    private static Stream<Way> ways(Part part) {
+        var ways =
+                part.kind() instanceof ControlKind.Points
+                        ? Stream.of(Kind.Pass.solid("1", "31"))
+                        : part.kind().passes().stream();
+        return ways.map(pass -> new Way(part.terminal(pass.one()), part.terminal(pass.other())));
     }
 
     private static boolean isWired(Design design, Part part, Terminal at) {
@@ -65,16 +66,5 @@ public final class BridgedRule implements Rule {
                 part.mount().isPresent()
                         && part.kind().casePin().filter(at.pin()::equals).isPresent();
         return bolted || !design.wiresAt(at).isEmpty();
-    }
-
-    /** The one wire that bridges it is taken out. */
-    private static List<Edit> remedies(Design design, Way way) {
-        var across =
-                design.wiresAt(way.one).stream()
-                        .filter(wire -> wire.beyond(way.one).terminal().equals(way.other))
-                        .toList();
-        return across.size() == 1
-                ? List.of(new WireEdit.RemoveWire(across.getFirst().id()))
-                : List.of();
     }
 }

@@ -2,8 +2,10 @@ package aficion.check.polarity;
 
 import aficion.job.Design;
 import aficion.job.Part;
+import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import java.util.List;
 
 /** The remedy for a part connected the wrong way round. */
@@ -25,6 +27,18 @@ public final class Exchanges {
                         && !design.wiresAt(part.terminal(other)).isEmpty();
         return wired && part.mount().isEmpty()
                 ? List.of(new PartEdit.Exchange(part.id(), one, other))
+                : List.of();
+    }
+
+    /** Takes out the one wire that joins two terminals which others lead to as well. */
+    public static List<Edit> parted(Design design, Terminal one, Terminal other) {
+        var wires =
+                design.wiresAt(one).stream()
+                        .filter(wire -> wire.beyond(one).terminal().equals(other))
+                        .toList();
+        boolean ledTo = design.wiresAt(one).size() > 1 && design.wiresAt(other).size() > 1;
+        return wires.size() == 1 && ledTo
+                ? List.of(new WireEdit.RemoveWire(wires.getFirst().id()))
                 : List.of();
     }
 }

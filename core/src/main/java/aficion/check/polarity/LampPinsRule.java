@@ -7,8 +7,6 @@ import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.Terminal;
-import aficion.job.edit.Edit;
-import aficion.job.edit.WireEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.Comparator;
@@ -49,20 +47,8 @@ public final class LampPinsRule implements Rule {
                                 lamp.id(),
                                 one.pin(),
                                 two.pin(),
-                                across(assessment.design(), one, two)))
+                                Exchanges.parted(assessment.design(), one, two)))
                 : Optional.empty();
-    }
-
-    /** The one wire that joins them is taken out. */
-    private static List<Edit> across(Design design, Terminal one, Terminal two) {
-        var wires =
-                design.wiresAt(one).stream()
-                        .filter(wire -> wire.beyond(one).terminal().equals(two))
-                        .toList();
-        boolean fedOtherwise = design.wiresAt(two).size() > 1 && design.wiresAt(one).size() > 1;
-        return wires.size() == 1 && fedOtherwise
-                ? List.of(new WireEdit.RemoveWire(wires.getFirst().id()))
-                : List.of();
     }
 
     private static List<String> pins(Part part) {

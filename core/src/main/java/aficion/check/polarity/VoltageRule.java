@@ -76,9 +76,7 @@ public final class VoltageRule implements Rule {
                                         found(design, part, new Volts(Math.rint(volts.value())))));
     }
 
-    /**
-     * Nominal volts at the pole that is furthest from earth: of a charged battery they are less.
-     */
+    /** Nominal volts, fewer than a charged battery shows, at the pole furthest from earth. */
     private static double reached(OperatingPoint point, Part battery) {
         var vehicle = point.netlist().design().vehicle();
         double charged = vehicle.rested().value() / vehicle.system().value();
