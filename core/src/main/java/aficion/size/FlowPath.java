@@ -54,6 +54,11 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
                 point);
     }
 
+    /** The same way with so many times the current: its joints lose as many times as much. */
+    FlowPath carrying(double times) {
+        return new FlowPath(wires, new Volts(joints.value() * times), cranks, point);
+    }
+
     /** The same way in the same state, told of another netlist. */
     FlowPath in(OperatingPoint next) {
         return new FlowPath(wires, joints, cranks, next);

@@ -27,6 +27,9 @@ public final class Sizing {
     /** What rounding may leave where nothing flows, and what warms nothing, amps. */
     private static final double NOTHING = 1e-4;
 
+    /** A wire that loses more of the volts there are is taken to lose this share of them. */
+    private static final double NEARLY_ALL = 0.9;
+
     private final Design design;
     private final WorstCase worst;
     private final OperatingPoint rest;
@@ -109,8 +112,9 @@ public final class Sizing {
                 };
         Predicate<Conductor> little =
                 conductor -> {
-                    var freed = new Amps(current.value() * freed(wire, conductor, current));
-                    return losesLittle(wire, conductor, freed, path);
+                    double more = freed(wire, conductor, current);
+                    var freed = new Amps(current.value() * more);
+                    return losesLittle(wire, conductor, freed, path.carrying(more));
                 };
         Predicate<Conductor> strong =
                 conductor ->
@@ -173,7 +177,7 @@ public final class Sizing {
         double saved = wire.conductor().perMetre().value() - conductor.perMetre().value();
         double volts = current.value() * saved * wire.length().metres().value();
         double system = design.vehicle().system().value();
-        return volts <= 0 ? 1 : 1 / (1 - Math.min(volts / system, 0.5));
+        return volts <= 0 ? 1 : 1 / (1 - Math.min(volts / system, NEARLY_ALL));
     }
 
     private boolean coolEnough(Wire wire, Conductor conductor, Amps steady, Amps held) {

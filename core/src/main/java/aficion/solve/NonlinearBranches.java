@@ -175,9 +175,16 @@ final class NonlinearBranches {
 
     /** Puts a branch where its volts are, if it bends. */
     void begin(int k, double volts) {
-        if (law[k] > STRAIGHT && at[k] != volts) {
+        if (law[k] > STRAIGHT && !touches(k, volts)) {
             place(k, volts);
         }
+    }
+
+    /** Whether its line is the one that touches its law there. */
+    private boolean touches(int k, double volts) {
+        return at[k] == volts
+                && slope[k] == gradient[k]
+                && offset[k] == current[k] - slope[k] * volts;
     }
 
     void forgiveTurns() {
@@ -256,7 +263,9 @@ final class NonlinearBranches {
         sloped = false;
     }
 
+    /** Puts a branch there, whatever it was and wherever. */
     private void place(int k, double volts) {
+        at[k] = 0;
         evaluate(k, volts);
         at[k] = volts;
         current[k] = amps;

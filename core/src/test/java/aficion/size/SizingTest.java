@@ -3,6 +3,8 @@ package aficion.size;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.catalogue.Conductor;
+import aficion.catalogue.Conductors;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
@@ -11,24 +13,31 @@ import aficion.job.Demand;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
+import aficion.job.Laid;
 import aficion.job.LoadKind;
 import aficion.job.SourceKind;
 import aficion.job.Unguarded;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
+import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
+import aficion.route.RunLength;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import aficion.working.Working;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SizingTest {
 
@@ -356,5 +365,119 @@ class SizingTest {
 
         assertThat(supply.drawn().value()).isBetween(9.5, 11.0);
         assertThat(supply.volts().orElseThrow().value()).isBetween(12.0, 12.9);
+    }
+
+    private static Design with(Design design, int wire, Conductor conductor) {
+        return new WireEdit.Resize(new WireId("w" + wire), conductor.size()).apply(design);
+    }
+
+    /**
+     * What a thin wire no longer loses, once it is thick, drives more through the load: the size
+     * that is named does once it is there, and two sizes thinner would not.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "0.5mm2, 0.3, 12",
+        "0.5mm2, 1, 12",
+        "0.5mm2, 3, 12",
+        "0.5mm2, 6, 12",
+        "0.5mm2, 12, 12",
+        "0.5mm2, 12, 6",
+        "1mm2, 3, 6",
+        "1mm2, 8, 24",
+        "25mm2, 1, 12",
+        "25mm2, 6, 24"
+    })
+    void theSizeThatIsNamedDoesOnceItIsThere(String size, double metres, double system) {
+        for (double amps = 2; amps < 40; amps *= 1.21) {
+            var design =
+                    new DesignBuilder(system)
+                            .battery(0.006)
+                            .wire("B1.-", "E1.E", "25mm2", 0.3)
+                            .load("X1", amps)
+                            .wire("B1.+", "X1.+", size, metres)
+                            .build();
+            var needed = sizing(design, 2).needed().orElseThrow();
+            var sold = Conductors.of(needed.size().standard());
+            var named = sizing(with(design, 2, needed), 2);
+
+            assertThat(named.coolEnough() && named.losesLittle()).as("%s A", amps).isTrue();
+            int thinner = sold.indexOf(needed) - 2;
+            if (thinner >= 0 && sold.get(thinner).copper().value() >= 0.5) {
+                var thin = sizing(with(design, 2, sold.get(thinner)), 2);
+                assertThat(thin.coolEnough() && thin.losesLittle()).as("%s A", amps).isFalse();
+            }
+        }
+    }
+
+    /** The same of what a hand holds, which may be warm for a short time only. */
+    @ParameterizedTest
+    @CsvSource({"0.5mm2, 0.3", "0.5mm2, 2", "0.5mm2, 6", "25mm2, 2"})
+    void theSizeThatIsNamedHoldsWhatAHandHolds(String size, double metres) {
+        for (double amps = 4; amps < 60; amps *= 1.3) {
+            var design =
+                    DesignBuilder.twelveVolts()
+                            .push("S1", "horn", 60)
+                            .load("X1", amps)
+                            .wire("B1.+", "S1.1", "25mm2", 0.3)
+                            .wire("S1.2", "X1.+", size, metres)
+                            .build();
+            var before = sizing(design, 3);
+            var named = sizing(with(design, 3, before.needed().orElseThrow()), 3);
+
+            assertThat(before.held().value()).isGreaterThan(before.steady().value());
+            assertThat(named.coolEnough() && named.losesLittle()).as("%s A", amps).isTrue();
+        }
+    }
+
+    private static Working.Origin origin(WireSizing sizing, String given) {
+        return sizing.drop().givens().stream()
+                .filter(each -> each.symbol().equals(given))
+                .map(Working.Given::origin)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aLengthThatIsAssumedIsSaidToBe() {
+        var measured = fed("2.5mm2", 5, 10).build();
+        var assumed =
+                measured.withWires(
+                        measured.wires().stream()
+                                .map(wire ->
+                                        wire.withLaid(
+                                                new Laid.Stated(
+                                                        new RunLength.Assumed(new Metres(5)),
+                                                        Zone.CABIN)))
+                                .toList());
+
+        assertThat(origin(sizing(measured, 2), "L")).isEqualTo(Working.Origin.MEASURED);
+        assertThat(origin(sizing(assumed, 2), "L")).isEqualTo(Working.Origin.ASSUMED);
+        assertThat(origin(sizing(measured, 2), "limit")).isEqualTo(Working.Origin.HOUSE_RULE);
+    }
+
+    /** r(T) = r(20) · (1 + 0.00393 · (T − 20)), and T never past what the cover stands. */
+    @Test
+    void theDropIsThatOfTheWarmWire() {
+        var warm = sizing(fed("1mm2", 2, 10).build(), 2).drop();
+        var burning = sizing(fed("0.5mm2", 0.5, 40).build(), 2).drop();
+
+        assertThat(given(warm, "T")).isBetween(60.0, 90.0);
+        assertThat(given(burning, "T")).isEqualTo(105);
+        for (var drop : List.of(warm, burning)) {
+            double cold = drop == warm ? 0.0185 : 0.0371;
+            double perMetre = cold * (1 + 0.00393 * (given(drop, "T") - 20));
+            assertThat(drop.steps().getFirst().value().value()).isCloseTo(perMetre, within(1e-5));
+            assertThat(drop.result().value())
+                    .isCloseTo(given(drop, "I") * perMetre * given(drop, "L"), within(1e-3));
+        }
+    }
+
+    private static double given(Working working, String symbol) {
+        return working.givens().stream()
+                .filter(each -> each.symbol().equals(symbol))
+                .mapToDouble(each -> each.value().value())
+                .findFirst()
+                .orElseThrow();
     }
 }

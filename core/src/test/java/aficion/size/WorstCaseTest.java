@@ -62,8 +62,11 @@ class WorstCaseTest {
     }
 
     private static final Design VEHICLE = vehicle().build();
-    private static final Assessment ASSESSED = Assessment.of(VEHICLE);
-    private static final WorstCase WORST = ASSESSED.worst();
+
+    /** Assessed for each test anew. */
+    private final Assessment vehicle = Assessment.of(VEHICLE);
+
+    private final WorstCase asked = vehicle.worst();
 
     private static double amps(Optional<WorstCase.Peak> peak) {
         return Math.abs(peak.orElseThrow().amps().value());
@@ -87,48 +90,48 @@ class WorstCaseTest {
         var lamp = VEHICLE.wire(new WireId("w5"));
         var horn = VEHICLE.wire(new WireId("w7"));
 
-        assertThat(amps(WORST.steady(lamp))).isCloseTo(1.501, within(0.01));
-        assertThat(amps(WORST.steady(horn))).isLessThan(1e-9);
-        assertThat(amps(WORST.held(horn))).isCloseTo(12.55 / 2.4, within(0.1));
-        assertThat(amps(WORST.held(part("X1"), "body")))
-                .isCloseTo(amps(WORST.held(horn)), within(1e-9));
-        assertThat(amps(WORST.largest(part("X1"), "body")))
-                .isCloseTo(amps(WORST.held(horn)), within(1e-9));
-        assertThat(amps(WORST.largest(part("H1"), "58")))
-                .isCloseTo(amps(WORST.steady(lamp)), within(1e-9));
-        assertThat(WORST.largest(part("H1"), "59")).isEmpty();
-        assertThat(WORST.steady(lamp).orElseThrow().point().conditions().positions())
+        assertThat(amps(asked.steady(lamp))).isCloseTo(1.501, within(0.01));
+        assertThat(amps(asked.steady(horn))).isLessThan(1e-9);
+        assertThat(amps(asked.held(horn))).isCloseTo(12.55 / 2.4, within(0.1));
+        assertThat(amps(asked.held(part("X1"), "body")))
+                .isCloseTo(amps(asked.held(horn)), within(1e-9));
+        assertThat(amps(asked.largest(part("X1"), "body")))
+                .isCloseTo(amps(asked.held(horn)), within(1e-9));
+        assertThat(amps(asked.largest(part("H1"), "58")))
+                .isCloseTo(amps(asked.steady(lamp)), within(1e-9));
+        assertThat(asked.largest(part("H1"), "59")).isEmpty();
+        assertThat(asked.steady(lamp).orElseThrow().point().conditions().positions())
                 .containsEntry("light", "on")
                 .containsEntry("key", "run");
-        assertThat(WORST.held(horn).orElseThrow().point().conditions().positions())
+        assertThat(asked.held(horn).orElseThrow().point().conditions().positions())
                 .containsEntry("horn", "on");
     }
 
     @Test
     void atRestOnlyTheClockDraws() {
-        assertThat(amps(WORST.atRest(part("X2"), "body"))).isCloseTo(0.1058, within(1e-3));
-        assertThat(amps(WORST.keyOff(part("X2"), "body"))).isCloseTo(0.1058, within(1e-3));
-        assertThat(amps(WORST.atRest(part("H1"), "58"))).isLessThan(1e-9);
-        assertThat(amps(WORST.keyOff(part("H1"), "58"))).isLessThan(1e-9);
+        assertThat(amps(asked.atRest(part("X2"), "body"))).isCloseTo(0.1058, within(1e-3));
+        assertThat(amps(asked.keyOff(part("X2"), "body"))).isCloseTo(0.1058, within(1e-3));
+        assertThat(amps(asked.atRest(part("H1"), "58"))).isLessThan(1e-9);
+        assertThat(amps(asked.keyOff(part("H1"), "58"))).isLessThan(1e-9);
     }
 
     @Test
     void whatMetalEverReachesIsKnown() {
-        assertThat(WORST.everLive(at("F1.2"))).isTrue();
-        assertThat(WORST.everLive(at("X1.+"))).isTrue();
-        assertThat(WORST.everLive(at("X3.+"))).isFalse();
-        assertThat(WORST.everLive(at("E1.E"))).isFalse();
-        assertThat(WORST.everEarthed(at("B1.-"))).isTrue();
-        assertThat(WORST.everEarthed(at("H1.58"))).isFalse();
-        assertThat(WORST.everTogether(part("H1"), "58")).isTrue();
-        assertThat(WORST.everTogether(part("X1"), "body")).isTrue();
-        assertThat(WORST.everTogether(part("X3"), "body")).isFalse();
-        assertThat(WORST.everTogether(part("H1"), "no such branch")).isFalse();
+        assertThat(asked.everLive(at("F1.2"))).isTrue();
+        assertThat(asked.everLive(at("X1.+"))).isTrue();
+        assertThat(asked.everLive(at("X3.+"))).isFalse();
+        assertThat(asked.everLive(at("E1.E"))).isFalse();
+        assertThat(asked.everEarthed(at("B1.-"))).isTrue();
+        assertThat(asked.everEarthed(at("H1.58"))).isFalse();
+        assertThat(asked.everTogether(part("H1"), "58")).isTrue();
+        assertThat(asked.everTogether(part("X1"), "body")).isTrue();
+        assertThat(asked.everTogether(part("X3"), "body")).isFalse();
+        assertThat(asked.everTogether(part("H1"), "no such branch")).isFalse();
     }
 
     @Test
     void voltsSpanEveryState() {
-        var lamp = WORST.volts(part("H1"), "58").orElseThrow();
+        var lamp = asked.volts(part("H1"), "58").orElseThrow();
 
         assertThat(lamp.least().value()).isZero();
         assertThat(lamp.most().value()).isBetween(12.5, 12.7);
@@ -139,15 +142,15 @@ class WorstCaseTest {
 
     @Test
     void theHeaviestStatesHaveEverythingOnThatStaysOn() {
-        assertThat(WORST.bases().stream().map(each -> each.conditions().positions()))
+        assertThat(asked.bases().stream().map(each -> each.conditions().positions()))
                 .anySatisfy(positions -> assertThat(positions).isEmpty())
                 .anySatisfy(positions ->
                         assertThat(positions)
                                 .containsEntry("key", "run")
                                 .containsEntry("light", "on")
                                 .doesNotContainKey("horn"));
-        assertThat(WORST.shorts()).isEmpty();
-        assertThat(WORST.troubles()).isEmpty();
+        assertThat(asked.shorts()).isEmpty();
+        assertThat(asked.troubles()).isEmpty();
     }
 
     /** The fuse opens, and what is left is judged: nothing flows behind it. */
@@ -239,10 +242,10 @@ class WorstCaseTest {
 
     @Test
     void theWayBackToTheBatteryIsKnown() {
-        var netlist = ASSESSED.netlist();
+        var netlist = vehicle.netlist();
 
-        assertThat(WORST.returns(netlist.branch(VEHICLE.wire(new WireId("w1"))))).isTrue();
-        assertThat(WORST.returns(netlist.branch(VEHICLE.wire(new WireId("w2"))))).isFalse();
+        assertThat(asked.returns(netlist.branch(VEHICLE.wire(new WireId("w1"))))).isTrue();
+        assertThat(asked.returns(netlist.branch(VEHICLE.wire(new WireId("w2"))))).isFalse();
     }
 
     /** A relay that takes its own volts away buzzes; what it switches is asked for all the same. */
@@ -342,7 +345,7 @@ class WorstCaseTest {
     /** The states are those of rest, of the key, of each switch with others off and on. */
     @Test
     void everyStateIsThereOnce() {
-        var states = WorstCase.states(ASSESSED.netlist());
+        var states = WorstCase.states(vehicle.netlist());
 
         assertThat(states.stream().map(Conditions::positions))
                 .contains(Map.of("key", "off", "light", "off", "horn", "off"))
