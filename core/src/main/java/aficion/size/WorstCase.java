@@ -419,6 +419,11 @@ public final class WorstCase {
                 .findFirst();
     }
 
+    /** Every state that could be solved, as it is asked for, a short among them. */
+    public Stream<OperatingPoint> points() {
+        return states.stream().flatMap(state -> answers.demand(state).settled().stream());
+    }
+
     /** What metal joins. */
     public Metal metal() {
         return metal;

@@ -475,11 +475,11 @@ class MistakesTest {
     @Test
     void filamentsFedTogether() {
         var wrong = pair("56a", "56b").wire("H2.56a", "H2.56b", "1.5mm2", 0.1);
-        var both = found(wrong, PathFinding.FilamentsTogether.class);
+        var both = found(wrong, PathFinding.FedTogether.class);
 
         assertThat(both).hasSize(2);
         mends(wrong, both.getLast());
-        none(pair("56a", "56b"), PathFinding.FilamentsTogether.class);
+        none(pair("56a", "56b"), PathFinding.FedTogether.class);
     }
 
     /** A stop lamp fed behind the light switch lights only with the lights on. */

@@ -285,6 +285,51 @@ class RulesTest {
         none(fans(true), Finding.HighBeforeLow.class);
     }
 
+    /** The high speed alone, on a resistor: it draws less than with the low one, and is found. */
+    @Test
+    void aHighSpeedThatComesAloneOnAWeakerFeed() {
+        var motor =
+                new LoadKind.TwoSpeedMotor(
+                        new Amps(6), new Amps(10), TWELVE, Optional.empty(), true);
+        var hand =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "fan",
+                        List.of("1", "2", "3", "4"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position(
+                                        "both",
+                                        false,
+                                        List.of(new Contact("1", "2"), new Contact("1", "3"))),
+                                new Position("high", false, List.of(new Contact("1", "4")))),
+                        new Amps(30));
+        var wired =
+                DesignBuilder.twelveVolts()
+                        .part("S1", hand)
+                        .part("R1", new JoinKind.Resistor(new Ohms(0.2)))
+                        .mounted("X1", "E1", motor)
+                        .wire("B1.+", "S1.1", "4mm2", 1)
+                        .wire("S1.2", "X1.53", "2.5mm2", 1)
+                        .wire("S1.3", "X1.53b", "2.5mm2", 1);
+        none(wired, Finding.HighBeforeLow.class);
+
+        only(
+                wired.wire("S1.4", "R1.1", "2.5mm2", 1).wire("R1.2", "X1.53b", "2.5mm2", 1),
+                Finding.HighBeforeLow.class);
+    }
+
+    /** Two speeds on one feed are one speed; behind switches of their own they are two. */
+    @Test
+    void twoSpeedsOnOneFeed() {
+        var wrong = fans(true).wire("X1.53", "X1.53b", "2.5mm2", 0.1);
+        var together = found(wrong, PathFinding.FedTogether.class);
+
+        assertThat(together).hasSize(1);
+        mends(wrong, together.getFirst());
+        none(fans(true), PathFinding.FedTogether.class);
+    }
+
     @Test
     void twoFansOnOneRelay() {
         var one =

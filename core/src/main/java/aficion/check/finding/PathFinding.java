@@ -151,10 +151,10 @@ public interface PathFinding {
         }
     }
 
-    /** A lamp whose two filaments are always fed together. */
-    record FilamentsTogether(PartId part, String one, String two, List<Edit> remedies)
+    /** A lamp whose two filaments, a motor whose two speeds are always fed together. */
+    record FedTogether(PartId part, String one, String two, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {
-        public FilamentsTogether {
+        public FedTogether {
             remedies = List.copyOf(remedies);
         }
     }

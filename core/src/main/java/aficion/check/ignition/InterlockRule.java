@@ -21,18 +21,19 @@ public final class InterlockRule implements Rule {
                                 && motor.lowFirst()
                                 && assessment
                                         .worst()
-                                        .largest(part.id(), "53b")
-                                        .filter(peak ->
-                                                Math.abs(peak.amps().value())
-                                                                > RUNS * motor.high().value()
-                                                        && !lowRuns(peak.point(), part.id(), motor))
-                                        .isPresent())
+                                        .points()
+                                        .anyMatch(point ->
+                                                runs(point, part.id(), "53b", motor.high())
+                                                        && !runs(
+                                                                point,
+                                                                part.id(),
+                                                                "53",
+                                                                motor.low())))
                 .map(part -> new Finding.HighBeforeLow(part.id()));
     }
 
-    private static boolean lowRuns(
-            OperatingPoint point, PartId part, LoadKind.TwoSpeedMotor motor) {
-        return point.through(part, "53").map(Amps::value).map(Math::abs).orElse(0.0)
-                > RUNS * motor.low().value();
+    private static boolean runs(OperatingPoint point, PartId part, String speed, Amps full) {
+        return point.through(part, speed).map(Amps::value).map(Math::abs).orElse(0.0)
+                > RUNS * full.value();
     }
 }

@@ -16,16 +16,19 @@ import java.util.stream.Stream;
 
 /**
  * Lamps whose two filaments are fed the other way round than those of their like: the one that
- * agrees less with the terminal numbers of what feeds it is named. And lamps whose two filaments
- * bare metal feeds together: stop and tail, main and dip tell nothing apart then.
+ * agrees less with the terminal numbers of what feeds it is named. And lamps whose two filaments,
+ * motors whose two speeds bare metal feeds together: stop and tail, main and dip, slow and fast
+ * tell nothing apart then.
  */
 public final class LampPinsRule implements Rule {
+    private static final List<String> SPEEDS = List.of("53", "53b");
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
         var lamps = design.parts().stream().filter(part -> pins(part).size() == 2).toList();
         return Stream.concat(
-                        lamps.stream().flatMap(lamp -> together(assessment, lamp).stream()),
+                        design.parts().stream().flatMap(part -> together(assessment, part)),
                         lamps.stream()
                                 .flatMap(lamp ->
                                         lamps.stream()
@@ -37,18 +40,22 @@ public final class LampPinsRule implements Rule {
                 .distinct();
     }
 
-    private static Optional<Finding> together(Assessment assessment, Part lamp) {
-        var one = lamp.terminal(pins(lamp).getFirst());
-        var two = lamp.terminal(pins(lamp).getLast());
+    private static Stream<Finding> together(Assessment assessment, Part part) {
+        var fed = part.kind() instanceof LoadKind.TwoSpeedMotor ? SPEEDS : pins(part);
+        if (fed.size() != 2) {
+            return Stream.empty();
+        }
+        var one = part.terminal(fed.getFirst());
+        var two = part.terminal(fed.getLast());
         var netlist = assessment.netlist();
         return assessment.worst().metal().alwaysJoins(netlist.node(one), netlist.node(two))
-                ? Optional.of(
-                        new PathFinding.FilamentsTogether(
-                                lamp.id(),
+                ? Stream.of(
+                        new PathFinding.FedTogether(
+                                part.id(),
                                 one.pin(),
                                 two.pin(),
                                 Exchanges.parted(assessment.design(), one, two)))
-                : Optional.empty();
+                : Stream.empty();
     }
 
     private static List<String> pins(Part part) {
