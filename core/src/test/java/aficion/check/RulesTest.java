@@ -603,6 +603,57 @@ class RulesTest {
         assertThat(found(design.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
     }
 
+    /** What a hand holds and what only one of several positions turns rush as well. */
+    @ParameterizedTest
+    @CsvSource({"10, 1", "30, 0"})
+    void aRushThatComesInSomeStateOnly(double marking, int findings) {
+        var motor =
+                new LoadKind.Motor(
+                        new Amps(7),
+                        TWELVE,
+                        Optional.of(new Ratio(8)),
+                        Optional.empty(),
+                        Optional.empty());
+        var either =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "either",
+                        List.of("1", "2", "3"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("motor", false, List.of(new Contact("1", "2"))),
+                                new Position("heater", false, List.of(new Contact("1", "3")))),
+                        new Amps(20));
+        var held =
+                rushing(marking)
+                        .push("S1", "window", 20)
+                        .mounted("X1", "E1", motor)
+                        .wire("F1.2", "S1.1", "4mm2", 1)
+                        .wire("S1.2", "X1.+", "4mm2", 1);
+        var chosen =
+                rushing(marking)
+                        .part("S1", either)
+                        .mounted("X1", "E1", motor)
+                        .load("X2", 7.8)
+                        .wire("F1.2", "S1.1", "4mm2", 1)
+                        .wire("S1.2", "X1.+", "4mm2", 1)
+                        .wire("S1.3", "X2.+", "4mm2", 1);
+
+        for (var wired : List.of(held, chosen)) {
+            assertThat(found(wired, Finding.FuseOpensOnInrush.class))
+                    .hasSize(findings)
+                    .allMatch(each -> each.load().equals(Optional.of(new PartId("X1"))))
+                    .allSatisfy(each -> mends(wired, each));
+        }
+    }
+
+    private static DesignBuilder rushing(double marking) {
+        return DesignBuilder.twelveVolts()
+                .fuse("F1", marking)
+                .wire("B1.+", "F1.1", "4mm2", 0.15)
+                .stated(Unguarded.WITHIN_REACH);
+    }
+
     /** PVC holds 60 V, cross-linked 600 V; a discharge box gives some 400 V to its coil. */
     @ParameterizedTest
     @CsvSource({"PVC105, DISCHARGE, 1", "XLPE125, DISCHARGE, 0", "PVC105, TRANSISTOR, 0"})

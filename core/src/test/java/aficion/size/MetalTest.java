@@ -2,16 +2,22 @@ package aficion.size;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.JoinKind;
+import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** What hangs together by metal, in small circuits a glance can follow. */
@@ -91,5 +97,84 @@ class MetalTest {
 
     private static Design across(String atPlus, String atMinus) {
         return two().wire("B1.+", atPlus, "25mm2", 0.3).wire("B1.-", atMinus, "25mm2", 0.3).build();
+    }
+
+    /** Wires, bolts, earths and plugs join always; contacts, guards and loads do not. */
+    @Test
+    void whatAlwaysJoinsIsBareMetal() {
+        var design =
+                lit().part("X1", new JoinKind.Connector(List.of("1"), new Amps(15)))
+                        .load("X2", 1)
+                        .wire("S1.2", "X1.1a", "1mm2", 1)
+                        .wire("X1.1b", "X2.+", "1mm2", 1)
+                        .build();
+        var metal = new Metal(Netlist.of(design));
+
+        assertThat(joins(metal, design, "B1.+", "F1.1")).isTrue();
+        assertThat(joins(metal, design, "S1.2", "X2.+")).isTrue();
+        assertThat(joins(metal, design, "X2.31", "B1.-")).isTrue();
+        assertThat(joins(metal, design, "X2.31", "H1.31")).isTrue();
+        assertThat(joins(metal, design, "F1.1", "F1.2")).isFalse();
+        assertThat(joins(metal, design, "S1.1", "S1.2")).isFalse();
+        assertThat(joins(metal, design, "H1.58", "H1.31")).isFalse();
+        assertThat(joins(metal, design, "B1.+", "B1.-")).isFalse();
+    }
+
+    private static boolean joins(Metal metal, Design design, String one, String other) {
+        return metal.alwaysJoins(node(design, one), node(design, other));
+    }
+
+    /** A relay's contact, a blinking one and an earth of the body are metal while they conduct. */
+    @Test
+    void everyContactIsMetalWhileItConducts() {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .relay("K1")
+                        .onOff("S1", "light", 10)
+                        .part(
+                                "K2",
+                                new ControlKind.Flasher(
+                                        ControlKind.Flasher.Form.THERMAL,
+                                        new Watts(42),
+                                        new Volts(12),
+                                        90))
+                        .lamp("H1", 21)
+                        .lamp("H2", 21)
+                        .wire("B1.+", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "K1.86", "1mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .wire("B1.+", "K1.30", "1mm2", 1)
+                        .wire("K1.87", "H1.58", "1mm2", 1)
+                        .wire("B1.+", "K2.49", "1mm2", 1)
+                        .wire("K2.49a", "H2.58", "1mm2", 1)
+                        .build();
+
+        assertThat(bond(design, Conditions.REST).live(node(design, "H1.58"))).isFalse();
+        assertThat(bond(design, ON).live(node(design, "H1.58"))).isTrue();
+        assertThat(bond(design, ON).live(node(design, "H2.58"))).isTrue();
+        assertThat(bond(design, ON).together(node(design, "H1.58"), node(design, "H1.31")))
+                .isFalse();
+    }
+
+    /** What a battery feeds is named by it; earth and what no battery reaches by none. */
+    @Test
+    void theBatteriesBehindANodeAreNamed() {
+        var design = lit().build();
+        var bond = bond(design, Conditions.REST);
+        int battery = Netlist.of(design).inside(new PartId("B1")).get("output");
+
+        assertThat(bond.batteries(node(design, "S1.1"))).containsExactly(battery);
+        assertThat(bond.batteries(node(design, "H1.58"))).isEmpty();
+        assertThat(bond.batteries(node(design, "E1.E"))).isEmpty();
+    }
+
+    /** A starting alternator's pole is live only with the battery behind it. */
+    @Test
+    void aSourceThatHasToBeWokenMakesNothingLive() {
+        var loose = DesignBuilder.twelveVolts().alternator("G1", 45).lamp("H1", 5);
+        var alone = loose.wire("G1.B+", "H1.58", "1mm2", 1).build();
+
+        assertThat(bond(alone, Conditions.REST).live(node(alone, "H1.58"))).isFalse();
+        assertThat(bond(alone, Conditions.REST).live(node(alone, "B1.+"))).isTrue();
     }
 }

@@ -1,12 +1,15 @@
 package aficion.check.protection;
 
+import aficion.catalogue.FuseType;
 import aficion.catalogue.TimeBand;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
 import aficion.job.PartId;
 import aficion.job.edit.Edit;
+import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
+import aficion.quantity.Amps;
 import aficion.quantity.Seconds;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
@@ -14,38 +17,89 @@ import aficion.simulate.SimulationEvent;
 import aficion.size.Assessment;
 import aficion.size.FlowPath;
 import aficion.size.Guard;
+import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Fuses that carry what lasts but open on the rush of cold lamps and standing motors: everything is
- * switched on at once, and the fuse is the fastest of its kind.
+ * Fuses that carry what lasts but open on the rush of cold lamps and standing motors, switched on
+ * at once, where the fuse is the fastest of its kind: with most on, and in each state in which more
+ * may rush through a fuse, be it held by a hand or one of several that exclude each other.
  */
 public final class InrushRule implements Rule {
     private static final Seconds RUSH = new Seconds(3);
 
+    /** So many times what may rush through a fuse otherwise is worth another look. */
+    private static final double MORE = 1.1;
+
     @Override
     public Stream<Finding> check(Assessment assessment) {
         Map<FuseSeat, Finding> found = new LinkedHashMap<>();
-        assessment.worst().bases().stream()
-                .map(OperatingPoint::conditions)
-                .filter(state -> state.engine().value() == 0 && state.charge().value() == 1)
-                .filter(state -> !state.equals(Conditions.REST))
-                .flatMap(state -> opened(assessment, state))
-                .forEach(opened ->
-                        finding(assessment, opened)
-                                .ifPresent(each -> found.putIfAbsent(opened.fuse(), each)));
+        var states = states(assessment);
+        for (var state : states) {
+            opened(assessment.answers().solver().network(), state)
+                    .filter(opened -> !found.containsKey(opened.fuse()))
+                    .forEach(opened ->
+                            finding(assessment, states, state, opened)
+                                    .ifPresent(each -> found.put(opened.fuse(), each)));
+        }
         return found.values().stream();
     }
 
-    private static Stream<SimulationEvent.Opened> opened(Assessment assessment, Conditions state) {
+    private static Set<Conditions> states(Assessment assessment) {
+        var most =
+                assessment.worst().bases().stream()
+                        .filter(point -> isFromBattery(point.conditions()))
+                        .toList();
+        var states =
+                most.stream()
+                        .map(OperatingPoint::conditions)
+                        .filter(state -> !state.equals(Conditions.REST))
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
+        var others =
+                assessment
+                        .worst()
+                        .points()
+                        .filter(point -> isFromBattery(point.conditions()))
+                        .toList();
+        Rush.behindGuards(assessment)
+                .forEach((fuse, loads) -> {
+                    double known = MORE * most(most, loads).map(Rushing::amps).orElse(0.0);
+                    double opens = fuse.type().opens(fuse.marking()).value();
+                    most(others, loads)
+                            .filter(rushing -> rushing.amps > Math.max(known, opens))
+                            .ifPresent(rushing -> states.add(rushing.state));
+                });
+        return states;
+    }
+
+    private static boolean isFromBattery(Conditions state) {
+        return state.engine().value() == 0
+                && state.charge().value() == 1
+                && state.before().isEmpty();
+    }
+
+    /** What may rush through a fuse when a state is switched on. */
+    private record Rushing(double amps, Conditions state) {}
+
+    private static Optional<Rushing> most(List<OperatingPoint> points, Set<Integer> loads) {
+        return points.stream()
+                .map(point -> new Rushing(Rush.of(point, loads), point.conditions()))
+                .max(Comparator.comparingDouble(Rushing::amps));
+    }
+
+    private static Stream<SimulationEvent.Opened> opened(Network network, Conditions state) {
         var course =
                 Simulation.run(
-                        assessment.answers().solver().network(),
+                        network,
                         Script.of(Conditions.REST, state, RUSH),
                         TimeBand.Edge.FASTEST,
                         List.of(),
@@ -57,7 +111,11 @@ public final class InrushRule implements Rule {
                                 : Stream.empty());
     }
 
-    private static Optional<Finding> finding(Assessment assessment, SimulationEvent.Opened opened) {
+    private static Optional<Finding> finding(
+            Assessment assessment,
+            Set<Conditions> states,
+            Conditions state,
+            SimulationEvent.Opened opened) {
         var part = assessment.design().part(opened.fuse().part());
         return part.kind().seats().stream()
                 .filter(seat -> seat.way().equals(opened.fuse().way()))
@@ -67,27 +125,52 @@ public final class InrushRule implements Rule {
                 .map(fuse ->
                         new Finding.FuseOpensOnInrush(
                                 fuse.seat(),
-                                load(assessment, fuse),
+                                load(assessment, state, fuse),
                                 opened.at(),
-                                larger(assessment, fuse)));
+                                larger(assessment, states, fuse)));
     }
 
-    private static Optional<PartId> load(Assessment assessment, Guard.Fitted fuse) {
-        var seat = fuse.seat();
+    private static Optional<PartId> load(
+            Assessment assessment, Conditions state, Guard.Fitted fuse) {
+        int branch = assessment.netlist().inside(fuse.seat().part()).get(fuse.seat().way());
         return assessment
-                .worst()
-                .steady(seat.part(), seat.way())
-                .flatMap(peak ->
-                        FlowPath.load(
-                                peak.point(),
-                                assessment.netlist().inside(seat.part()).get(seat.way())));
+                .answers()
+                .demand(state)
+                .settled()
+                .flatMap(point -> FlowPath.load(point, branch));
     }
 
-    /** The next larger fuse; where the wires behind it do not carry it, they follow. */
-    private static List<Edit> larger(Assessment assessment, Guard.Fitted fuse) {
+    /** The next larger fuse that stands it; where the wires behind it do not, they follow. */
+    private static List<Edit> larger(
+            Assessment assessment, Set<Conditions> states, Guard.Fitted fuse) {
         return LargerFuse.of(
                 assessment.design(),
                 fuse,
-                (type, marking) -> type.carries(marking).value() > fuse.carries().value() * 1.01);
+                (type, marking) ->
+                        type.carries(marking).value() > fuse.carries().value() * 1.01
+                                && stands(assessment, states, fuse, type, marking));
+    }
+
+    private static boolean stands(
+            Assessment assessment,
+            Set<Conditions> states,
+            Guard.Fitted fuse,
+            FuseType type,
+            Amps marking) {
+        int branch = assessment.netlist().inside(fuse.seat().part()).get(fuse.seat().way());
+        return states.stream()
+                .allMatch(state -> {
+                    var network = assessment.answers().solver().network();
+                    network.set(
+                            branch,
+                            new Branch.FuseBranch(
+                                    network.netlist().a(branch),
+                                    network.netlist().b(branch),
+                                    type,
+                                    marking,
+                                    true));
+                    return opened(network, state)
+                            .noneMatch(opened -> opened.fuse().equals(fuse.seat()));
+                });
     }
 }
