@@ -137,6 +137,14 @@ public final class Metal {
                 };
     }
 
+    /** The branches that are metal in a state and past which other metal leads in it. */
+    public BitSet ledPast(OperatingPoint point) {
+        var led = new BitSet();
+        IntStream.range(0, metal.length).filter(i -> joins(point, i)).forEach(led::set);
+        led.andNot(Bridges.of(netlist, led::get));
+        return led;
+    }
+
     private int[] roots(OperatingPoint point) {
         var islands = new Islands(always);
         for (int i : sometimes) {

@@ -603,6 +603,41 @@ class RulesTest {
         assertThat(found(design.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
     }
 
+    /** Two guards that only one position joins, be it held, and not the one that draws most. */
+    @ParameterizedTest
+    @CsvSource({"true, true, 1", "true, false, 1", "false, false, 0"})
+    void twoGuardsThatAPositionJoins(boolean joins, boolean held, int findings) {
+        var park =
+                joins
+                        ? List.of(new Contact("1", "2"), new Contact("1", "4"))
+                        : List.of(new Contact("1", "2"));
+        var lights =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "lights",
+                        List.of("1", "2", "3", "4"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("park", held, park),
+                                new Position("head", false, List.of(new Contact("1", "3")))),
+                        new Amps(20));
+        var wired =
+                rushing(15)
+                        .fuse("F2", 10)
+                        .part("S1", lights)
+                        .lamp("H1", 10)
+                        .lamp("H2", 55)
+                        .lamp("H3", 21)
+                        .wire("B1.+", "F2.1", "2.5mm2", 0.15)
+                        .wire("F1.2", "S1.1", "2.5mm2", 1)
+                        .wire("F2.2", "S1.4", "2.5mm2", 1)
+                        .wire("F2.2", "H3.58", "1.5mm2", 1)
+                        .wire("S1.2", "H1.58", "1.5mm2", 1)
+                        .wire("S1.3", "H2.58", "2.5mm2", 1);
+
+        assertThat(found(wired, PathFinding.TwoGuards.class)).hasSize(findings);
+    }
+
     /** What a hand holds and what only one of several positions turns rush as well. */
     @ParameterizedTest
     @CsvSource({"10, 1", "30, 0"})

@@ -2,6 +2,7 @@ package aficion.size;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.job.AnyJob;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
@@ -19,6 +20,8 @@ import aficion.solve.Outcome;
 import aficion.solve.Solver;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What hangs together by metal, in small circuits a glance can follow. */
 class MetalTest {
@@ -176,5 +179,32 @@ class MetalTest {
 
         assertThat(bond(alone, Conditions.REST).live(node(alone, "H1.58"))).isFalse();
         assertThat(bond(alone, Conditions.REST).live(node(alone, "B1.+"))).isTrue();
+    }
+
+    /** Metal leads past a branch where its ends hang together without it, in anything. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void whatMetalLeadsPastHangsTogetherWithoutIt(long seed) {
+        var netlist = Netlist.of(AnyJob.of(seed));
+        var metal = new Metal(netlist);
+        var conditions = AnyJob.conditions(netlist.design(), seed);
+        new Solver(netlist)
+                .demand(conditions)
+                .settled()
+                .ifPresent(point -> {
+                    var led = metal.ledPast(point);
+                    for (int i = 0; i < netlist.size(); i++) {
+                        int branch = i;
+                        boolean past =
+                                metal.joins(point, i)
+                                        && netlist.leads(
+                                                netlist.a(i),
+                                                netlist.b(i),
+                                                other ->
+                                                        other != branch
+                                                                && metal.joins(point, other));
+                        assertThat(led.get(i)).as("branch %s", i).isEqualTo(past);
+                    }
+                });
     }
 }

@@ -8,9 +8,12 @@ import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.size.Metal;
+import aficion.size.WorstCase;
 import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
+import java.util.BitSet;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +32,10 @@ public final class TwoGuardsRule implements Rule {
         return seats.size() < 2 ? Stream.empty() : new Trial(assessment, seats).found();
     }
 
-    /** Pulls one guard after the other, each in every state with most on, once. */
+    /**
+     * Pulls one guard after the other, in every state with most on, and in one in which metal leads
+     * past it where it does not in these.
+     */
     private static final class Trial {
         private final Netlist netlist;
         private final Metal metal;
@@ -44,11 +50,31 @@ public final class TwoGuardsRule implements Rule {
             this.metal = assessment.worst().metal();
             this.answers = assessment.answers();
             this.seats = seats;
-            this.states =
-                    assessment.worst().bases().stream()
-                            .map(OperatingPoint::conditions)
-                            .filter(state -> state.engine().value() == 0)
-                            .toList();
+            this.states = states(assessment.worst());
+        }
+
+        private List<Conditions> states(WorstCase worst) {
+            var states = new LinkedHashSet<Conditions>();
+            var left = new BitSet();
+            seats.stream().map(this::branch).filter(metal::leadsPast).forEach(left::set);
+            for (var point : standing(worst.bases().stream())) {
+                states.add(point.conditions());
+                left.andNot(metal.ledPast(point));
+            }
+            if (!left.isEmpty()) {
+                for (var point : standing(worst.points())) {
+                    var led = metal.ledPast(point);
+                    if (led.intersects(left)) {
+                        states.add(point.conditions());
+                        left.andNot(led);
+                    }
+                }
+            }
+            return List.copyOf(states);
+        }
+
+        private static List<OperatingPoint> standing(Stream<OperatingPoint> points) {
+            return points.filter(point -> point.conditions().engine().value() == 0).toList();
         }
 
         Stream<Finding> found() {
