@@ -9,6 +9,7 @@ import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
+import aficion.netlist.Controls.Control;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
@@ -16,7 +17,9 @@ import aficion.size.Assessment;
 import aficion.size.GaugeReading;
 import aficion.solve.Answers;
 import aficion.solve.Outcome;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -87,38 +90,45 @@ public final class GaugeRule implements Rule {
 
     private static Optional<Finding> moved(
             Assessment assessment, Answers answers, Part part, LoadKind.Gauge gauge) {
-        var controls = Controls.of(assessment.design());
         return on(assessment, answers, part, gauge)
                 .flatMap(state -> {
+                    var loads = new ArrayList<Control>();
                     var quiet = state;
-                    for (var control : controls.controls()) {
-                        if (control.action() != Action.KEY) {
-                            quiet = quiet.with(control.name(), control.rest());
+                    for (var control : Controls.of(assessment.design()).controls()) {
+                        var without = quiet.with(control.name(), control.rest());
+                        if (control.action() != Action.KEY
+                                && reads(answers, without, part, gauge)
+                                        .filter(reading -> reading > READS)
+                                        .isPresent()) {
+                            quiet = without;
+                            loads.add(control);
                         }
                     }
-                    var alone = quiet;
-                    return reads(answers, alone, part, gauge)
-                            .flatMap(before ->
-                                    controls.controls().stream()
-                                            .filter(each -> each.action() != Action.KEY)
-                                            .flatMap(control ->
-                                                    control.positions().stream()
-                                                            .filter(position -> !position.springs())
-                                                            .map(position ->
-                                                                    alone.with(
-                                                                            control.name(),
-                                                                            position.name())))
-                                            .flatMap(each ->
-                                                    mover(
-                                                            assessment,
-                                                            answers,
-                                                            each,
-                                                            part,
-                                                            gauge,
-                                                            before)
-                                                            .stream())
-                                            .findFirst());
+                    return moved(assessment, answers, part, gauge, quiet, loads);
                 });
+    }
+
+    /** What moves it of what is switched on by itself; what it is itself fed by moves nothing. */
+    private static Optional<Finding> moved(
+            Assessment assessment,
+            Answers answers,
+            Part part,
+            LoadKind.Gauge gauge,
+            Conditions quiet,
+            List<Control> loads) {
+        return reads(answers, quiet, part, gauge)
+                .flatMap(before ->
+                        loads.stream()
+                                .flatMap(control ->
+                                        control.positions().stream()
+                                                .filter(position -> !position.springs())
+                                                .map(position ->
+                                                        quiet.with(
+                                                                control.name(), position.name())))
+                                .flatMap(each ->
+                                        mover(assessment, answers, each, part, gauge, before)
+                                                .stream())
+                                .findFirst());
     }
 
     private static Optional<Finding> mover(

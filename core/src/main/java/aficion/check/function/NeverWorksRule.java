@@ -18,7 +18,6 @@ import aficion.job.edit.PartEdit;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -53,7 +52,7 @@ public final class NeverWorksRule implements Rule {
         if (dead.isEmpty()) {
             return Stream.empty();
         }
-        var exchanged = exchanged(assessment, dead.values());
+        var exchanged = exchanged(assessment, dead);
         var explained = new HashSet<PartId>();
         exchanged.forEach(found -> {
             explained.add(found.part());
@@ -129,17 +128,20 @@ public final class NeverWorksRule implements Rule {
 
     /** The relays whose exchanged leads explain what is dead. */
     private static List<PathFinding.PinsExchanged> exchanged(
-            Assessment assessment, Collection<Wants> dead) {
+            Assessment assessment, Map<PartId, Wants> dead) {
         var found = new ArrayList<PathFinding.PinsExchanged>();
         var left =
-                dead.stream()
+                dead.values().stream()
                         .filter(want -> !lacksOnlyVolts(assessment, want))
                         .map(want -> want.part().id())
                         .collect(Collectors.toCollection(HashSet::new));
         for (var part : assessment.design().parts()) {
             if (part.kind() instanceof ControlKind.Relay
                     && !Collections.disjoint(left, joined(assessment.design(), part))
-                    && !hangsOnItself(assessment, part)) {
+                    && !hangsOnItself(assessment, part)
+                    && Optional.ofNullable(dead.get(part.id()))
+                            .filter(want -> lacksOnlyVolts(assessment, want))
+                            .isEmpty()) {
                 tried(assessment, part, left)
                         .ifPresent(exchange -> {
                             left.removeAll(exchange.dead());
@@ -170,7 +172,12 @@ public final class NeverWorksRule implements Rule {
             Assessment assessment, Part relay, Set<PartId> left) {
         var design = assessment.design();
         for (var pair : PAIRS) {
-            if (!relay.kind().pins().containsAll(pair)) {
+            boolean wired =
+                    relay.kind().pins().containsAll(pair)
+                            && pair.stream()
+                                    .map(relay::terminal)
+                                    .noneMatch(pin -> design.wiresAt(pin).isEmpty());
+            if (!wired) {
                 continue;
             }
             var edit = new PartEdit.Exchange(relay.id(), pair.get(0), pair.get(1));

@@ -5,6 +5,7 @@ import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
+import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.size.Metal;
@@ -34,7 +35,8 @@ public final class TwoGuardsRule implements Rule {
 
     /**
      * Pulls one guard after the other, in every state with most on, and in one in which metal leads
-     * past it where it does not in these.
+     * past it where it does not in these. That two hands at once join two feeds, a key and a push
+     * that both crank, is no fault.
      */
     private static final class Trial {
         private final Netlist netlist;
@@ -73,8 +75,17 @@ public final class TwoGuardsRule implements Rule {
             return List.copyOf(states);
         }
 
-        private static List<OperatingPoint> standing(Stream<OperatingPoint> points) {
-            return points.filter(point -> point.conditions().engine().value() == 0).toList();
+        /** With the engine still, and one control at most held by a hand. */
+        private List<OperatingPoint> standing(Stream<OperatingPoint> points) {
+            return points.filter(point -> point.conditions().engine().value() == 0)
+                    .filter(point -> held(point.conditions()) <= 1)
+                    .toList();
+        }
+
+        private long held(Conditions state) {
+            return netlist.controls().controls().stream()
+                    .filter(control -> control.springs(Controls.position(control, state)))
+                    .count();
         }
 
         Stream<Finding> found() {
