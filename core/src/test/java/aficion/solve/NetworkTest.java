@@ -9,12 +9,18 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.PartId;
+import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.RepeatedTest;
@@ -102,6 +108,51 @@ class NetworkTest {
         network.pull(0, false);
         assertThat(network.wantsIn(0, 7.2)).isTrue();
         assertThat(network.wantsIn(0, 7.19)).isFalse();
+    }
+
+    /** A cut-out that its own current helps: what moves it is that much less. */
+    @Test
+    void aCoilThatACurrentHelpsIsNearerToMoving() {
+        var charging =
+                DesignBuilder.twelveVolts()
+                        .mounted(
+                                "G1",
+                                "E1",
+                                new SourceKind.Dynamo(
+                                        new Amps(22),
+                                        new Ohms(6),
+                                        new Ratio(1.5),
+                                        new Rpm(1000),
+                                        Optional.empty()))
+                        .mounted(
+                                "N1",
+                                "E1",
+                                new SourceKind.ControlBox(
+                                        new Volts(14.4), new Volts(12.7), new Amps(22)))
+                        .wire("G1.D", "N1.D", "4mm2", 1)
+                        .wire("G1.F", "N1.F", "1.5mm2", 1)
+                        .wire("N1.A", "B1.+", "4mm2", 1)
+                        .build();
+        var road = Conditions.REST.withEngine(new Rpm(3000));
+        var solver = new Solver(Netlist.of(charging));
+        assertThat(solver.solve(road).settled()).isPresent();
+        var running = solver.network();
+        int helped =
+                IntStream.range(0, running.coils())
+                        .filter(coil -> running.coil(coil).series() >= 0)
+                        .findFirst()
+                        .orElseThrow();
+        var coil = running.coil(helped);
+        double volts = Math.abs(running.volts(coil.a()) - running.volts(coil.b()));
+        double felt = volts + coil.perAmp() * running.amps(coil.series());
+        double slope = running.slope(coil.series());
+
+        assertThat(running.pulled(helped)).isTrue();
+        assertThat(running.margin(helped))
+                .isCloseTo(
+                        Math.abs(felt - coil.dropOut()) / (1 + Math.abs(coil.perAmp() * slope)),
+                        within(1e-9));
+        assertThat(Math.abs(coil.perAmp() * slope)).isGreaterThan(0.1);
     }
 
     @Test

@@ -48,6 +48,8 @@ class SolverTest {
         var out = point(solver.demand(Conditions.REST, K1, false));
 
         assertThat(in.pulledIn(new PartId("K1"))).isTrue();
+        assertThat(in.pulled(0)).isTrue();
+        assertThat(out.pulled(0)).isFalse();
         assertThat(out.pulledIn(new PartId("K1"))).isFalse();
         assertThat(amps(in, "w4")).isBetween(8.0, 12.0);
         assertThat(amps(out, "w4")).isZero();
@@ -76,6 +78,7 @@ class SolverTest {
                                 .solve(Conditions.REST));
 
         assertThat(point.blown()).hasToString("[" + opens + "]");
+        assertThat(point.whole(point.netlist().inside(new PartId(opens)).get(""))).isFalse();
         assertThat(amps(point, "w4")).isZero();
         assertThat(amps(point, "w5")).isCloseTo(opens.equals("F1") ? 0 : 1.05, within(0.02));
         var asked =

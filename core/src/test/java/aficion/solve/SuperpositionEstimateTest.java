@@ -76,4 +76,38 @@ class SuperpositionEstimateTest {
 
         assertThat(rough.amps(feed)).isCloseTo(fine.amps(feed), within(1e-4 * fine.amps(feed)));
     }
+
+    /** A broken feed lets the relay go that hangs on it; a little more in it does not. */
+    @Test
+    void aCoilIsExpectedToMoveWhereItLosesItsVolts() {
+        var netlist =
+                Netlist.of(
+                        DesignBuilder.twelveVolts()
+                                .relay("K1")
+                                .load("X1", 5)
+                                .wire("B1.+", "K1.86", "1mm2", 2)
+                                .wire("K1.85", "E1.E", "1mm2", 1)
+                                .wire("B1.+", "X1.+", "1mm2", 1)
+                                .build());
+        var relayed = new Network(netlist, Conditions.REST);
+        relayed.pull(0, true);
+        assertThat(relayed.solve()).isTrue();
+        var estimate = new SuperpositionEstimate(relayed);
+        int feed = netlist.branch(netlist.design().wire(new WireId("w2")));
+        int other = netlist.branch(netlist.design().wire(new WireId("w4")));
+
+        estimate.at(feed);
+        assertThat(estimate.of(1e-4)).isTrue();
+        assertThat(estimate.moves(0)).isTrue();
+        assertThat(estimate.of(1 / 0.5)).isTrue();
+        assertThat(estimate.moves(0)).isFalse();
+        estimate.at(other);
+        assertThat(estimate.of(1e-4)).isTrue();
+        assertThat(estimate.moves(0)).isFalse();
+        relayed.pull(0, false);
+        assertThat(relayed.solve()).isTrue();
+        estimate.at(other);
+        assertThat(estimate.of(1e-4)).isTrue();
+        assertThat(estimate.moves(0)).isTrue();
+    }
 }

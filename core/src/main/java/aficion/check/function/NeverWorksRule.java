@@ -172,16 +172,15 @@ public final class NeverWorksRule implements Rule {
             Assessment assessment, Part relay, Set<PartId> left) {
         var design = assessment.design();
         for (var pair : PAIRS) {
-            boolean wired =
-                    relay.kind().pins().containsAll(pair)
-                            && pair.stream()
-                                    .map(relay::terminal)
-                                    .noneMatch(pin -> design.wiresAt(pin).isEmpty());
-            if (!wired) {
+            if (!relay.kind().pins().containsAll(pair)) {
                 continue;
             }
             var edit = new PartEdit.Exchange(relay.id(), pair.get(0), pair.get(1));
-            var after = assessment.after(edit.apply(design));
+            var next = edit.apply(design);
+            if (COIL.stream().map(relay::terminal).anyMatch(pin -> next.wiresAt(pin).isEmpty())) {
+                continue;
+            }
+            var after = assessment.after(next);
             var still = dead(after).keySet();
             var mended =
                     left.stream()
