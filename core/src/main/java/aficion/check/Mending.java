@@ -6,6 +6,7 @@ import aficion.check.finding.Severity;
 import aficion.job.Figures;
 import aficion.job.edit.CompositeEdit;
 import aficion.job.edit.Edit;
+import aficion.job.edit.PartEdit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,6 +95,7 @@ public final class Mending {
             var next =
                     left.get().remedies().stream()
                             .filter(edit -> !edits.contains(edit))
+                            .filter(edit -> !PartEdit.takesBack(edit, edits))
                             .findFirst();
             if (next.isEmpty()) {
                 return Optional.empty();

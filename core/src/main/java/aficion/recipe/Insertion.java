@@ -354,7 +354,7 @@ public final class Insertion {
                                     finding.remedies().stream()
                                             .filter(this::chooses)
                                             .filter(edit -> !tried.contains(edit))
-                                            .filter(edit -> !takesBack(edit, tried))
+                                            .filter(edit -> !PartEdit.takesBack(edit, tried))
                                             .limit(1))
                             .distinct()
                             .filter(tried::add)
@@ -364,17 +364,6 @@ public final class Insertion {
             }
             mending.stream().filter(this::chooses).forEach(this::make);
         }
-    }
-
-    /** Whether it would make smaller a guard that was made larger for a reason. */
-    private static boolean takesBack(Edit edit, Set<Edit> tried) {
-        return edit instanceof PartEdit.FitFuse(var part, var way, var marking)
-                && tried.stream()
-                        .anyMatch(made ->
-                                made instanceof PartEdit.FitFuse(var other, var its, var asked)
-                                        && other.equals(part)
-                                        && its.equals(way)
-                                        && asked.value() > marking.value());
     }
 
     /** What is worked out of the design as it is now; from what was before where that holds. */

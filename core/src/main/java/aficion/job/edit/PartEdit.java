@@ -15,6 +15,7 @@ import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.quantity.Amps;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 
@@ -160,6 +161,17 @@ public sealed interface PartEdit extends Edit {
             }
             throw new IllegalArgumentException(part + " holds no fuse " + way);
         }
+    }
+
+    /** Whether an edit would make smaller a guard that one of those made before made larger. */
+    static boolean takesBack(Edit edit, Collection<Edit> made) {
+        return edit instanceof FitFuse(var part, var way, var marking)
+                && made.stream()
+                        .anyMatch(before ->
+                                before instanceof FitFuse(var other, var its, var asked)
+                                        && other.equals(part)
+                                        && its.equals(way)
+                                        && asked.value() > marking.value());
     }
 
     /**
