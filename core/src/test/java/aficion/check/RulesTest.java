@@ -603,6 +603,62 @@ class RulesTest {
         assertThat(found(design.build(), Finding.FuseOpensOnInrush.class)).hasSize(findings);
     }
 
+    /**
+     * Live at both ends with the key on and its own switch off only: neither at rest nor with all
+     * on.
+     */
+    @Test
+    void whatAKeyFeedsAndASwitchEarths() {
+        var wired =
+                DesignBuilder.twelveVolts()
+                        .part("S1", DesignBuilder.offRunStart())
+                        .onOff("S2", "fan", 10)
+                        .push("S9", "go", 5)
+                        .load("X9", 2)
+                        .part("M1", FAN)
+                        .wire("B1.+", "S1.30", "2.5mm2", 1)
+                        .wire("S1.50", "S9.1", "1mm2", 1)
+                        .wire("S9.2", "X9.+", "1mm2", 1)
+                        .wire("S1.15", "M1.+", "1.5mm2", 1)
+                        .wire("M1.31", "S2.1", "1.5mm2", 1)
+                        .wire("S2.2", "E1.E", "1.5mm2", 1);
+
+        assertThat(only(wired, Finding.SwitchedInEarth.class).part()).hasToString("M1");
+    }
+
+    /**
+     * A window motor that two changeover relays turn either way is live at both ends with both in.
+     */
+    @Test
+    void aMotorThatReversesIsNotSwitchedInItsEarth() {
+        var changeover =
+                new ControlKind.Relay(
+                        TWELVE,
+                        new Ohms(90),
+                        new Ratio(0.6),
+                        new Ratio(0.2),
+                        new Amps(30),
+                        Optional.of(new Amps(20)));
+        var wired = DesignBuilder.twelveVolts().part("M1", FAN);
+        for (var way : List.of("1", "2")) {
+            wired =
+                    wired.part("K" + way, changeover)
+                            .onOff("S" + way, "window-" + way, 10)
+                            .wire("B1.+", "S" + way + ".1", "1mm2", 1)
+                            .wire("S" + way + ".2", "K" + way + ".86", "1mm2", 1)
+                            .wire("K" + way + ".85", "E1.E", "1mm2", 1)
+                            .wire("B1.+", "K" + way + ".87", "2.5mm2", 1)
+                            .wire("K" + way + ".87a", "E1.E", "2.5mm2", 1)
+                            .wire(
+                                    "K" + way + ".30",
+                                    way.equals("1") ? "M1.+" : "M1.31",
+                                    "2.5mm2",
+                                    1);
+        }
+
+        none(wired, Finding.SwitchedInEarth.class);
+    }
+
     /** Two guards that only one position joins, be it held, and not the one that draws most. */
     @ParameterizedTest
     @CsvSource({"true, true, 1", "true, false, 1", "false, false, 0"})

@@ -4,6 +4,7 @@ import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.Terminal;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
@@ -40,8 +41,17 @@ public final class EarthSwitchRule implements Rule {
                                         > RUNS * system)
                         .isPresent();
         return works
-                && assessment.worst().bases().stream()
-                        .anyMatch(point -> waits(point, part, LIVE * system));
+                && assessment
+                        .worst()
+                        .points()
+                        .anyMatch(point ->
+                                waits(point, part, LIVE * system)
+                                        && !isFed(assessment, point, part.terminal("31")));
+    }
+
+    /** Whether metal leads to it from a live pole, as to both ends of a motor that reverses. */
+    private static boolean isFed(Assessment assessment, OperatingPoint point, Terminal end) {
+        return assessment.worst().metal().in(point).live(assessment.netlist().node(end));
     }
 
     private static boolean waits(OperatingPoint point, Part part, double live) {
