@@ -445,6 +445,25 @@ class EndsTest {
         assertThat(found(ring, PathFinding.DeadShort.class)).isNotEmpty();
     }
 
+    /** 6.35 V over what a battery resists that is filled: the one gives it, and none is drawn. */
+    @Test
+    void whatOneBatteryGivesToAnotherIsTold() {
+        var joined =
+                DesignBuilder.twelveVolts()
+                        .part("B2", new SourceKind.Battery(new Volts(6), new Ohms(0.01)))
+                        .onOff("S1", "join", 100)
+                        .wire("B2.-", "E1.E", "10mm2", 0.3)
+                        .wire("B1.+", "S1.1", "10mm2", 1)
+                        .wire("S1.2", "B2.+", "10mm2", 1);
+
+        assertThat(found(joined, PathFinding.DeadShort.class))
+                .singleElement()
+                .satisfies(each -> {
+                    assertThat(each.amps().value()).isBetween(25.0, 35.0);
+                    assertThat(each.when().positions()).containsEntry("join", "on");
+                });
+    }
+
     /** A lamp whose lead ends in a joint that nothing feeds. */
     @Test
     void aLampThatIsNeverLitIsSaidToBe() {

@@ -26,9 +26,16 @@ public final class ShortRule implements Rule {
         var parts =
                 found.way().stream().flatMap(branch -> netlist.partOf(branch).stream()).toList();
         return new PathFinding.DeadShort(
-                closing(netlist, parts, found),
-                new Amps(Math.abs(Supply.of(found.point()).drawn().value())),
-                found.conditions());
+                closing(netlist, parts, found), amps(found), found.conditions());
+    }
+
+    /** What the sources give in all, or what flows on the way where one gives to another. */
+    private static Amps amps(Short found) {
+        double drawn = Math.abs(Supply.of(found.point()).drawn().value());
+        return new Amps(
+                found.way().stream()
+                        .mapToDouble(branch -> Math.abs(found.point().branchAmps(branch)))
+                        .reduce(drawn, Math::max));
     }
 
     /** The last switch or relay on the way, the last part on it, or where a wire of it ends. */
