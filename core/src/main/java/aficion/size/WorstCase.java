@@ -59,6 +59,7 @@ public final class WorstCase {
     private final BitSet earthed;
     private final BitSet together;
     private @Nullable Set<Integer> returning;
+    private @Nullable List<OperatingPoint> points;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
     public record Peak(Amps amps, OperatingPoint point) {
@@ -420,8 +421,14 @@ public final class WorstCase {
     }
 
     /** Every state that could be solved, as it is asked for, a short among them. */
-    public Stream<OperatingPoint> points() {
-        return states.stream().flatMap(state -> answers.demand(state).settled().stream());
+    public List<OperatingPoint> points() {
+        if (points == null) {
+            points =
+                    states.stream()
+                            .flatMap(state -> answers.demand(state).settled().stream())
+                            .toList();
+        }
+        return points;
     }
 
     /** What metal joins. */

@@ -41,9 +41,7 @@ public final class EarthSwitchRule implements Rule {
                                         > RUNS * system)
                         .isPresent();
         return works
-                && assessment
-                        .worst()
-                        .points()
+                && assessment.worst().points().stream()
                         .anyMatch(point ->
                                 waits(point, part, LIVE * system)
                                         && !isFed(assessment, point, part.terminal("31")));

@@ -19,9 +19,7 @@ public final class InterlockRule implements Rule {
                 .filter(part ->
                         part.kind() instanceof LoadKind.TwoSpeedMotor motor
                                 && motor.lowFirst()
-                                && assessment
-                                        .worst()
-                                        .points()
+                                && assessment.worst().points().stream()
                                         .anyMatch(point ->
                                                 runs(point, part.id(), "53b", motor.high())
                                                         && !runs(

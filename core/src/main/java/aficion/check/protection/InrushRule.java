@@ -65,9 +65,7 @@ public final class InrushRule implements Rule {
                         .filter(state -> !state.equals(Conditions.REST))
                         .collect(Collectors.toCollection(LinkedHashSet::new));
         var others =
-                assessment
-                        .worst()
-                        .points()
+                assessment.worst().points().stream()
                         .filter(point -> isFromBattery(point.conditions()))
                         .toList();
         Rush.behindGuards(assessment)

@@ -64,7 +64,7 @@ public final class TwoGuardsRule implements Rule {
                 left.andNot(metal.ledPast(point));
             }
             if (!left.isEmpty()) {
-                for (var point : standing(worst.points())) {
+                for (var point : standing(worst.points().stream())) {
                     var led = metal.ledPast(point);
                     if (led.intersects(left)) {
                         states.add(point.conditions());
