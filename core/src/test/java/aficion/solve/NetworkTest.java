@@ -8,6 +8,7 @@ import aficion.job.AnyJob;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.WireId;
@@ -15,6 +16,7 @@ import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
+import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
@@ -227,6 +229,62 @@ class NetworkTest {
         network.calm();
         volts(network);
         assertThat(network.floats(netlist.a(coil))).isFalse();
+    }
+
+    /** A wire between two open switches floats; a leak at either end holds it until it is calm. */
+    @Test
+    void aLeakHoldsWhatFloatsUntilItIsCalm() {
+        var between =
+                DesignBuilder.twelveVolts()
+                        .onOff("S1", "one", 5)
+                        .onOff("S2", "two", 5)
+                        .load("X1", 2)
+                        .wire("B1.+", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "S2.1", "1mm2", 1)
+                        .wire("S2.2", "X1.+", "1mm2", 1)
+                        .build();
+        var open = new Network(Netlist.of(between), Conditions.REST);
+        int wire = open.netlist().branch(between.wire(new WireId("w3")));
+        int end = open.netlist().a(wire);
+        volts(open);
+        assertThat(open.floats(end)).isTrue();
+        for (double[] leak : new double[][] {{1, 0}, {0, 1}}) {
+            open.disturb(wire, open.slope(wire), leak[0], leak[1]);
+            volts(open);
+            assertThat(open.floats(end)).isFalse();
+            assertThat(open.volts(end)).isZero();
+            open.calm();
+            volts(open);
+            assertThat(open.floats(end)).isTrue();
+        }
+    }
+
+    /** What a resistance has settled at comes back with the rest. */
+    @Test
+    void whatHasSettledComesBack() {
+        var sparking =
+                DesignBuilder.twelveVolts()
+                        .onOff("S1", "ignition", 10)
+                        .part("T1", new LoadKind.IgnitionCoil(new Ohms(3.2), new Henries(0.007)))
+                        .mounted("P1", "E1", new ControlKind.Points(4, new Ratio(0.5)))
+                        .wire("B1.+", "S1.1", "1.5mm2", 1)
+                        .wire("S1.2", "T1.15", "1.5mm2", 1)
+                        .wire("T1.1", "P1.1", "1.5mm2", 1)
+                        .build();
+        var solver = new Solver(Netlist.of(sparking));
+        var running = Conditions.REST.with("ignition", "on").withEngine(new Rpm(3000));
+        assertThat(solver.solve(running).settled()).isPresent();
+        var settled = solver.network();
+        int coil = settled.netlist().inside(new PartId("T1")).get("body");
+        double sparks = settled.amps(coil);
+        var memory = settled.remember();
+        solver.arrive(running);
+        volts(settled);
+        assertThat(settled.amps(coil)).isGreaterThan(1.1 * sparks);
+
+        settled.recall(memory);
+        volts(settled);
+        assertThat(settled.amps(coil)).isCloseTo(sparks, within(1e-6));
     }
 
     /** 13.5 V at 55 W: a line of 2 Ω in its place draws what a line draws. */

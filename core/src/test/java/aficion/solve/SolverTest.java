@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import aficion.catalogue.WireSize;
+import aficion.job.AnyJob;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.PartId;
@@ -22,6 +23,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** How a solver moves what moves until it rests, and what it leaves alone. */
 class SolverTest {
@@ -54,6 +56,41 @@ class SolverTest {
         assertThat(amps(in, "w4")).isBetween(8.0, 12.0);
         assertThat(amps(out, "w4")).isZero();
         assertThat(solver.demand(Conditions.REST)).isEqualTo(new Outcome.Chattering(K1));
+    }
+
+    @Test
+    void whatNeverRestsIsSaidNotTo() {
+        var solver = new Solver(Netlist.of(DesignBuilder.buzzing().build()));
+        solver.arrive(Conditions.REST);
+        assertThat(solver.comesToRest()).isFalse();
+        solver.arrive(Conditions.REST);
+        assertThat(solver.movesCoils()).isFalse();
+    }
+
+    /** Whatever was asked of a solver before, it finds what a new one finds. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void whatWasAskedBeforeDoesNotMatter(long seed) {
+        var design = AnyJob.of(seed);
+        var used = new Solver(Netlist.of(design));
+        for (long other = seed; other < seed + 6; other++) {
+            var conditions = AnyJob.conditions(design, other);
+            for (boolean fuses : List.of(true, false)) {
+                var fresh = new Solver(Netlist.of(design));
+                var now = fuses ? used.solve(conditions) : used.demand(conditions);
+                var then = fuses ? fresh.solve(conditions) : fresh.demand(conditions);
+
+                assertThat(now.getClass()).isEqualTo(then.getClass());
+                then.settled()
+                        .ifPresent(point -> {
+                            for (var wire : design.wires()) {
+                                double amps = point.through(wire).value();
+                                assertThat(point(now).through(wire).value())
+                                        .isCloseTo(amps, within(1e-5 + 1e-5 * Math.abs(amps)));
+                            }
+                        });
+            }
+        }
     }
 
     private static DesignBuilder chain(double first, double second, double amps) {
