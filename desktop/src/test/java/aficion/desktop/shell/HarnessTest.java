@@ -157,8 +157,7 @@ class HarnessTest extends WindowTest {
         push(KeyCode.SPACE);
         push(KeyCode.SPACE);
         push(KeyCode.B);
-        settle();
-        assertThat(bench.job().work().made(first.wire().id())).isEqualTo(1);
+        until(() -> bench.job().work().made(first.wire().id()) == 1);
         for (int i = 1; i < first.steps().size(); i++) {
             push(KeyCode.SPACE);
         }
