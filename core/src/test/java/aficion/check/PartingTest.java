@@ -10,14 +10,9 @@ import aficion.job.ControlKind;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
-import aficion.job.SourceKind;
-import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
-import aficion.quantity.Rpm;
-import aficion.quantity.Volts;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -119,25 +114,9 @@ class PartingTest {
         var wired =
                 engine(DesignBuilder.twelveVolts())
                         .onOff("S9", "isolator", 100)
-                        .mounted(
-                                "G1",
-                                "E1",
-                                new SourceKind.Dynamo(
-                                        new Amps(22),
-                                        new Ohms(6),
-                                        new Ratio(1.5),
-                                        new Rpm(1000),
-                                        Optional.empty()))
-                        .mounted(
-                                "N1",
-                                "E1",
-                                new SourceKind.ControlBox(
-                                        new Volts(14.4), new Volts(12.7), new Amps(22)))
+                        .dynamo("J1.J")
                         .wire("B1.+", "S9.1", "16mm2", 0.5)
-                        .wire("S9.2", "J1.J", "16mm2", 0.5)
-                        .wire("G1.D", "N1.D", "4mm2", 1)
-                        .wire("G1.F", "N1.F", "1.5mm2", 1)
-                        .wire("N1.A", "J1.J", "4mm2", 1);
+                        .wire("S9.2", "J1.J", "16mm2", 0.5);
 
         assertThat(found(wired, IsolatorDoesNotStop.class)).hasSize(1);
     }

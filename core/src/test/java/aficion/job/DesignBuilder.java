@@ -10,6 +10,7 @@ import aficion.quantity.Amps;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import aficion.route.RunLength;
@@ -110,6 +111,26 @@ public final class DesignBuilder {
                         new Ohms(4),
                         new Ratio(2.5),
                         Optional.of(SourceKind.Alternator.Style.ONE_WIRE)));
+    }
+
+    /** A dynamo G1 of 22 A, and its control box N1, which gives to a terminal. */
+    public DesignBuilder dynamo(String output) {
+        return mounted(
+                        "G1",
+                        "E1",
+                        new SourceKind.Dynamo(
+                                new Amps(22),
+                                new Ohms(6),
+                                new Ratio(1.5),
+                                new Rpm(1000),
+                                Optional.empty()))
+                .mounted(
+                        "N1",
+                        "E1",
+                        new SourceKind.ControlBox(new Volts(14.4), new Volts(12.7), new Amps(22)))
+                .wire("G1.D", "N1.D", "4mm2", 1)
+                .wire("G1.F", "N1.F", "1.5mm2", 1)
+                .wire("N1.A", output, "4mm2", 1);
     }
 
     /** A relay at the end of 30 m of thin wire: its own load takes the volts that hold it. */

@@ -8,12 +8,9 @@ import aficion.job.SourceKind;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
-import aficion.quantity.Ohms;
-import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.solve.Solver;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** What sources give and batteries take, kind by kind. */
@@ -51,24 +48,7 @@ class SupplyTest {
 
     @Test
     void aDynamoChargesThroughItsBox() {
-        charges(
-                loaded().mounted(
-                                "G1",
-                                "E1",
-                                new SourceKind.Dynamo(
-                                        new Amps(22),
-                                        new Ohms(6),
-                                        new Ratio(1.5),
-                                        new Rpm(1000),
-                                        Optional.empty()))
-                        .mounted(
-                                "N1",
-                                "E1",
-                                new SourceKind.ControlBox(
-                                        new Volts(14.4), new Volts(12.7), new Amps(22)))
-                        .wire("G1.D", "N1.D", "4mm2", 1)
-                        .wire("G1.F", "N1.F", "1.5mm2", 1)
-                        .wire("N1.A", "B1.+", "4mm2", 1));
+        charges(loaded().dynamo("B1.+"));
     }
 
     /** What its bridge gives less what its regulator takes is what comes out. */

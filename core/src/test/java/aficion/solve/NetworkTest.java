@@ -10,19 +10,16 @@ import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.SourceKind;
 import aficion.job.WireId;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
-import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
-import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.RepeatedTest;
@@ -115,26 +112,7 @@ class NetworkTest {
     /** A cut-out that its own current helps: what moves it is that much less. */
     @Test
     void aCoilThatACurrentHelpsIsNearerToMoving() {
-        var charging =
-                DesignBuilder.twelveVolts()
-                        .mounted(
-                                "G1",
-                                "E1",
-                                new SourceKind.Dynamo(
-                                        new Amps(22),
-                                        new Ohms(6),
-                                        new Ratio(1.5),
-                                        new Rpm(1000),
-                                        Optional.empty()))
-                        .mounted(
-                                "N1",
-                                "E1",
-                                new SourceKind.ControlBox(
-                                        new Volts(14.4), new Volts(12.7), new Amps(22)))
-                        .wire("G1.D", "N1.D", "4mm2", 1)
-                        .wire("G1.F", "N1.F", "1.5mm2", 1)
-                        .wire("N1.A", "B1.+", "4mm2", 1)
-                        .build();
+        var charging = DesignBuilder.twelveVolts().dynamo("B1.+").build();
         var road = Conditions.REST.withEngine(new Rpm(3000));
         var solver = new Solver(Netlist.of(charging));
         assertThat(solver.solve(road).settled()).isPresent();
