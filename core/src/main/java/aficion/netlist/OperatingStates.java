@@ -203,8 +203,14 @@ public final class OperatingStates {
 
     /** Whether some control of the state springs back when it is let go. */
     public static boolean isHeld(Controls controls, Conditions state) {
+        return held(controls, state) > 0;
+    }
+
+    /** How many controls of the state spring back when they are let go. */
+    public static long held(Controls controls, Conditions state) {
         return controls.controls().stream()
-                .anyMatch(control -> control.springs(Controls.position(control, state)));
+                .filter(control -> control.springs(Controls.position(control, state)))
+                .count();
     }
 
     /** Whether every control is at rest, no level is moved and the engine stands. */

@@ -9,7 +9,8 @@ import java.util.function.IntPredicate;
 /**
  * The branches that are the only way between what they join, all in one walk by the lowest reach of
  * what was met (R. E. Tarjan, "A note on finding the bridges of a graph", Information Processing
- * Letters 2, 1974).
+ * Letters 2, 1974). It keeps its way on a stack of its own: what the graph library has calls
+ * itself, and a chain of some thousand wires is too deep for that.
  */
 final class Bridges {
     private final Netlist netlist;

@@ -4,11 +4,8 @@ import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
 import aficion.job.LoadKind;
 import aficion.job.Part;
-import aficion.job.Terminal;
-import aficion.quantity.Volts;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -34,32 +31,24 @@ public final class EarthSwitchRule implements Rule {
 
     private static boolean switchedBehind(Assessment assessment, Part part) {
         double system = assessment.design().vehicle().system().value();
-        var span = assessment.worst().volts(part.id(), "body");
-        boolean works =
-                span.filter(volts ->
-                                Math.max(volts.most().value(), -volts.least().value())
-                                        > RUNS * system)
-                        .isPresent();
-        return works
+        var netlist = assessment.netlist();
+        int branch = netlist.inside(part.id()).get("body");
+        int feed = netlist.node(part.terminal("+"));
+        int back = netlist.node(part.terminal("31"));
+        return assessment.worst().volts(branch).largest() > RUNS * system
                 && assessment.worst().points().stream()
-                        .anyMatch(point ->
-                                waits(point, part, LIVE * system)
-                                        && !isFed(assessment, point, part.terminal("31")));
+                        .filter(point -> Math.abs(point.branchVolts(branch)) < 0.1)
+                        .filter(point -> isFar(point, feed, LIVE * system))
+                        .filter(point -> isFar(point, back, LIVE * system))
+                        .anyMatch(point -> !isFed(assessment, point, back));
     }
 
     /** Whether metal leads to it from a live pole, as to both ends of a motor that reverses. */
-    private static boolean isFed(Assessment assessment, OperatingPoint point, Terminal end) {
-        return assessment.worst().metal().in(point).live(assessment.netlist().node(end));
+    private static boolean isFed(Assessment assessment, OperatingPoint point, int node) {
+        return assessment.worst().metal().in(point).live(node);
     }
 
-    private static boolean waits(OperatingPoint point, Part part, double live) {
-        double across = point.across(part.id(), "body").map(Volts::value).orElse(0.0);
-        return Math.abs(across) < 0.1
-                && far(point.voltsAt(part.terminal("+")), live)
-                && far(point.voltsAt(part.terminal("31")), live);
-    }
-
-    private static boolean far(Optional<Volts> volts, double live) {
-        return volts.filter(found -> Math.abs(found.value()) > live).isPresent();
+    private static boolean isFar(OperatingPoint point, int node, double live) {
+        return !point.floats(node) && Math.abs(point.nodeVolts(node)) > live;
     }
 }

@@ -5,8 +5,8 @@ import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
-import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
+import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.size.Metal;
 import aficion.size.WorstCase;
@@ -56,36 +56,40 @@ public final class TwoGuardsRule implements Rule {
         }
 
         private List<Conditions> states(WorstCase worst) {
+            var most = standing(worst.bases());
             var states = new LinkedHashSet<Conditions>();
+            most.forEach(point -> states.add(point.conditions()));
             var left = new BitSet();
             seats.stream().map(this::branch).filter(metal::leadsPast).forEach(left::set);
-            for (var point : standing(worst.bases().stream())) {
-                states.add(point.conditions());
-                left.andNot(metal.ledPast(point));
-            }
+            addWherePast(left, most, states);
             if (!left.isEmpty()) {
-                for (var point : standing(worst.points().stream())) {
-                    var led = metal.ledPast(point);
-                    if (led.intersects(left)) {
-                        states.add(point.conditions());
-                        left.andNot(led);
-                    }
-                }
+                addWherePast(left, standing(worst.points()), states);
             }
             return List.copyOf(states);
         }
 
-        /** With the engine still, and one control at most held by a hand. */
-        private List<OperatingPoint> standing(Stream<OperatingPoint> points) {
-            return points.filter(point -> point.conditions().engine().value() == 0)
-                    .filter(point -> held(point.conditions()) <= 1)
-                    .toList();
+        /** Adds the first state in which metal leads past each of those that are left. */
+        private void addWherePast(
+                BitSet left, List<OperatingPoint> points, Set<Conditions> states) {
+            for (var point : points) {
+                if (left.isEmpty()) {
+                    return;
+                }
+                var led = metal.ledPast(point);
+                if (led.intersects(left)) {
+                    states.add(point.conditions());
+                    left.andNot(led);
+                }
+            }
         }
 
-        private long held(Conditions state) {
-            return netlist.controls().controls().stream()
-                    .filter(control -> control.springs(Controls.position(control, state)))
-                    .count();
+        /** With the engine still, and one control at most held by a hand. */
+        private List<OperatingPoint> standing(List<OperatingPoint> points) {
+            var controls = netlist.controls();
+            return points.stream()
+                    .filter(point -> point.conditions().engine().value() == 0)
+                    .filter(point -> OperatingStates.held(controls, point.conditions()) <= 1)
+                    .toList();
         }
 
         Stream<Finding> found() {
