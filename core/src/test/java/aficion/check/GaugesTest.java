@@ -29,19 +29,14 @@ class GaugesTest {
     private static DesignBuilder fuel(Movement movement, boolean stabilised) {
         var wired =
                 DesignBuilder.twelveVolts()
+                        .keyed()
                         .alternator("G1", 45)
-                        .part("S1", DesignBuilder.offRunStart())
                         .part("P1", gauge(movement))
                         .mounted(
                                 "R1",
                                 "E1",
                                 new JoinKind.Sender("fuel", new Ohms(240), new Ohms(33)))
-                        .load("X9", 1)
-                        .push("S9", "go", 5)
                         .wire("G1.B+", "B1.+", "10mm2", 1)
-                        .wire("B1.+", "S1.30", "2.5mm2", 1)
-                        .wire("S1.50", "S9.1", "1mm2", 1)
-                        .wire("S9.2", "X9.+", "1mm2", 1)
                         .wire("P1.T", "R1.T", "0.5mm2", 3);
         return stabilised
                 ? wired.mounted("V1", "E1", new JoinKind.Stabiliser(new Volts(10)))

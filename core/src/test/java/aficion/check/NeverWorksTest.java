@@ -8,8 +8,6 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Lack;
 import aficion.check.function.Wants;
-import aficion.job.Action;
-import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.DesignBuilder;
@@ -17,7 +15,6 @@ import aficion.job.JoinKind;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.Position;
 import aficion.job.edit.PartEdit;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
@@ -109,15 +106,11 @@ class NeverWorksTest {
     }
 
     private static ControlKind.Switch eitherOr() {
-        return new ControlKind.Switch(
-                Action.LEVER,
+        return DesignBuilder.selector(
                 "either",
-                List.of("1", "2", "3", "4"),
-                List.of(
-                        new Position("off", false, List.of()),
-                        new Position("feed", false, List.of(new Contact("1", "2"))),
-                        new Position("earth", false, List.of(new Contact("3", "4")))),
-                new Amps(10));
+                10,
+                DesignBuilder.joins("feed", "1", "2"),
+                DesignBuilder.joins("earth", "3", "4"));
     }
 
     /** Fed in one position and earthed in another, a buzzer gets both in none. */

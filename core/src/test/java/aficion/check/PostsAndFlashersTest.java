@@ -10,9 +10,7 @@ import aficion.catalogue.ColourScheme;
 import aficion.catalogue.FuseType;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
-import aficion.job.Action;
 import aficion.job.Colouring;
-import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.DesignBuilder;
@@ -21,7 +19,6 @@ import aficion.job.HouseRules;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
-import aficion.job.Position;
 import aficion.job.WireColour;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
@@ -137,25 +134,16 @@ class PostsAndFlashersTest {
     /** A turn switch with a flasher before it, so many lamps of 21 W left and right. */
     private static DesignBuilder signals(double made, int left, int right) {
         var turn =
-                new ControlKind.Switch(
-                        Action.LEVER,
+                DesignBuilder.selector(
                         "turn",
-                        List.of("49a", "L", "R"),
-                        List.of(
-                                new Position("off", false, List.of()),
-                                new Position("left", false, List.of(new Contact("49a", "L"))),
-                                new Position("right", false, List.of(new Contact("49a", "R")))),
-                        new Amps(10));
+                        10,
+                        DesignBuilder.joins("left", "49a", "L"),
+                        DesignBuilder.joins("right", "49a", "R"));
         var wired =
                 DesignBuilder.twelveVolts()
-                        .part("S1", DesignBuilder.offRunStart())
+                        .keyed()
                         .part("K1", flasher(made))
                         .part("S2", turn)
-                        .load("X9", 2)
-                        .push("S9", "go", 5)
-                        .wire("B1.+", "S1.30", "2.5mm2", 1)
-                        .wire("S1.50", "S9.1", "1mm2", 1)
-                        .wire("S9.2", "X9.+", "1mm2", 1)
                         .wire("S1.15", "K1.49", "1.5mm2", 1)
                         .wire("K1.49a", "S2.49a", "1.5mm2", 1);
         for (int i = 0; i < left + right; i++) {

@@ -292,18 +292,14 @@ class RulesTest {
                 new LoadKind.TwoSpeedMotor(
                         new Amps(6), new Amps(10), TWELVE, Optional.empty(), true);
         var hand =
-                new ControlKind.Switch(
-                        Action.LEVER,
+                DesignBuilder.selector(
                         "fan",
-                        List.of("1", "2", "3", "4"),
-                        List.of(
-                                new Position("off", false, List.of()),
-                                new Position(
-                                        "both",
-                                        false,
-                                        List.of(new Contact("1", "2"), new Contact("1", "3"))),
-                                new Position("high", false, List.of(new Contact("1", "4")))),
-                        new Amps(30));
+                        30,
+                        new Position(
+                                "both",
+                                false,
+                                List.of(new Contact("1", "2"), new Contact("1", "3"))),
+                        DesignBuilder.joins("high", "1", "4"));
         var wired =
                 DesignBuilder.twelveVolts()
                         .part("S1", hand)
@@ -611,14 +607,9 @@ class RulesTest {
     void whatAKeyFeedsAndASwitchEarths() {
         var wired =
                 DesignBuilder.twelveVolts()
-                        .part("S1", DesignBuilder.offRunStart())
+                        .keyed()
                         .onOff("S2", "fan", 10)
-                        .push("S9", "go", 5)
-                        .load("X9", 2)
                         .part("M1", FAN)
-                        .wire("B1.+", "S1.30", "2.5mm2", 1)
-                        .wire("S1.50", "S9.1", "1mm2", 1)
-                        .wire("S9.2", "X9.+", "1mm2", 1)
                         .wire("S1.15", "M1.+", "1.5mm2", 1)
                         .wire("M1.31", "S2.1", "1.5mm2", 1)
                         .wire("S2.2", "E1.E", "1.5mm2", 1);
@@ -706,15 +697,11 @@ class RulesTest {
                         Optional.empty(),
                         Optional.empty());
         var either =
-                new ControlKind.Switch(
-                        Action.LEVER,
+                DesignBuilder.selector(
                         "either",
-                        List.of("1", "2", "3"),
-                        List.of(
-                                new Position("off", false, List.of()),
-                                new Position("motor", false, List.of(new Contact("1", "2"))),
-                                new Position("heater", false, List.of(new Contact("1", "3")))),
-                        new Amps(20));
+                        20,
+                        DesignBuilder.joins("motor", "1", "2"),
+                        DesignBuilder.joins("heater", "1", "3"));
         var held =
                 rushing(marking)
                         .push("S1", "window", 20)

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** Builds small jobs for tests. Wires are numbered 1, 2, 3 in the order they are added. */
 public final class DesignBuilder {
@@ -177,6 +178,16 @@ public final class DesignBuilder {
                 new Amps(30));
     }
 
+    /** That key S1 at the battery, a load X9 behind a push S9, go, where it cranks. */
+    public DesignBuilder keyed() {
+        return part("S1", offRunStart())
+                .push("S9", "go", 5)
+                .load("X9", 2)
+                .wire("B1.+", "S1.30", "2.5mm2", 1)
+                .wire("S1.50", "S9.1", "1mm2", 1)
+                .wire("S9.2", "X9.+", "1mm2", 1);
+    }
+
     /** A stop switch that joins 1 and 2 while its pedal, brake, is pressed. */
     public static ControlKind.Switch pedal() {
         return toggle("brake", 10, Action.PEDAL, true);
@@ -185,6 +196,25 @@ public final class DesignBuilder {
     /** A lever that joins 1 and 2. */
     public static ControlKind.Switch lever(String control, double rating) {
         return toggle(control, rating, Action.LEVER, false);
+    }
+
+    /** A lever that is off, or in one of those positions. */
+    public static ControlKind.Switch selector(
+            String control, double rating, Position... positions) {
+        var all = new ArrayList<>(List.of(new Position("off", false, List.of())));
+        all.addAll(List.of(positions));
+        var pins =
+                all.stream()
+                        .flatMap(position -> position.joins().stream())
+                        .flatMap(contact -> Stream.of(contact.one(), contact.other()))
+                        .distinct()
+                        .toList();
+        return new ControlKind.Switch(Action.LEVER, control, pins, all, new Amps(rating));
+    }
+
+    /** A position that stays, and the two pins that it joins. */
+    public static Position joins(String name, String from, String to) {
+        return new Position(name, false, List.of(new Contact(from, to)));
     }
 
     private static ControlKind.Switch toggle(
