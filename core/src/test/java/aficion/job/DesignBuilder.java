@@ -24,6 +24,7 @@ import java.util.stream.Stream;
 public final class DesignBuilder {
     private final double system;
     private Vehicle.Pole earthed = Vehicle.Pole.NEGATIVE;
+    private Optional<Vehicle.Sort> sort = Optional.empty();
     private HouseRules rules = HouseRules.USUAL;
     private final List<Circuit> circuits = new ArrayList<>();
     private final List<Part> parts = new ArrayList<>();
@@ -47,6 +48,12 @@ public final class DesignBuilder {
 
     public DesignBuilder positiveEarth() {
         earthed = Vehicle.Pole.POSITIVE;
+        return this;
+    }
+
+    /** Says what kind of vehicle it is. */
+    public DesignBuilder sort(Vehicle.Sort said) {
+        sort = Optional.of(said);
         return this;
     }
 
@@ -297,7 +304,7 @@ public final class DesignBuilder {
 
     public Design build() {
         return new Design(
-                new Vehicle("test vehicle", 1960, new Volts(system), earthed),
+                new Vehicle("test vehicle", 1960, new Volts(system), earthed, sort),
                 rules,
                 circuits,
                 parts,

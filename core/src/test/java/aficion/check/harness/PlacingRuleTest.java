@@ -6,6 +6,7 @@ import aficion.catalogue.Fittings;
 import aficion.catalogue.Placings;
 import aficion.catalogue.Zone;
 import aficion.check.finding.Finding;
+import aficion.check.finding.FitFinding;
 import aficion.check.finding.FitFinding.PlacedTooHot;
 import aficion.check.finding.FitFinding.PlacedTooNear;
 import aficion.harness.FittingList;
@@ -17,6 +18,7 @@ import aficion.job.DesignBuilder;
 import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
+import aficion.job.Vehicle;
 import aficion.job.edit.BodyEdit;
 import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
@@ -24,7 +26,9 @@ import aficion.quantity.Celsius;
 import aficion.quantity.Henries;
 import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import aficion.route.Plan;
 import aficion.route.Run;
 import aficion.route.RunId;
@@ -162,6 +166,62 @@ class PlacingRuleTest {
                 .singleElement()
                 .satisfies(line -> assertThat(line.least()).contains(new Metres(0.25)));
         assertThat(FittingList.of(near)).extracting(Line::line).doesNotContain("apart");
+    }
+
+    private static final ControlKind.IgnitionBox BOX =
+            new ControlKind.IgnitionBox(
+                    ControlKind.IgnitionBox.Form.TRANSISTOR, 4, new Ratio(0.5), new Amps(0.1));
+
+    private static Design standing(Vehicle.Sort sort, Zone zone, Kind kind) {
+        return DesignBuilder.twelveVolts().sort(sort).zone(zone).part("U1", kind).build();
+    }
+
+    /** A box of high volts stands outside, a flasher in the dry; a motorcycle has neither. */
+    @Test
+    void sprayAndCabin() {
+        var flasher =
+                new ControlKind.Flasher(
+                        ControlKind.Flasher.Form.THERMAL, new Watts(21), new Volts(12), 90);
+        for (var sort : List.of(Vehicle.Sort.CAR, Vehicle.Sort.TRACTOR)) {
+            var inside = standing(sort, Zone.DASH, BOX);
+            var spray = standing(sort, Zone.FRONT, flasher);
+            assertThat(found(inside))
+                    .singleElement()
+                    .isInstanceOf(FitFinding.PlacedInCabin.class)
+                    .satisfies(each ->
+                            assertThat(found(each.remedies().getFirst().apply(inside))).isEmpty());
+            assertThat(found(spray))
+                    .singleElement()
+                    .isInstanceOf(FitFinding.PlacedInSpray.class)
+                    .satisfies(each ->
+                            assertThat(found(each.remedies().getFirst().apply(spray))).isEmpty());
+            assertThat(found(standing(sort, Zone.FRONT, BOX))).isEmpty();
+            assertThat(found(standing(sort, Zone.DASH, flasher))).isEmpty();
+        }
+        assertThat(found(standing(Vehicle.Sort.MOTORCYCLE, Zone.DASH, BOX))).isEmpty();
+        assertThat(found(standing(Vehicle.Sort.MOTORCYCLE, Zone.FRONT, flasher))).isEmpty();
+        assertThat(found(DesignBuilder.twelveVolts().zone(Zone.DASH).part("U1", BOX).build()))
+                .isEmpty();
+    }
+
+    /** A hole is no place to stand, be it the nearest; what moves with a door neither. */
+    @Test
+    void notInAHoleAndNotInADoor() {
+        var plan =
+                new Plan(
+                        List.of(
+                                station(ENGINE, 0, Zone.ON_ENGINE),
+                                station(BULKHEAD, 1, Zone.BULKHEAD).as(Station.Form.HOLE),
+                                station(new StationId("door"), 2, Zone.MOVING),
+                                station(BOOT, 3, Zone.BOOT)),
+                        List.of(
+                                new Run(new RunId(ENGINE, BULKHEAD)),
+                                new Run(new RunId(BULKHEAD, BOOT)),
+                                new Run(new RunId(BULKHEAD, new StationId("door")))));
+        var lying = new BodyEdit.SetBody(Optional.of(new Body(plan))).apply(lamp());
+
+        assertThat(found(new BodyEdit.Stand(FUSE, ENGINE).apply(lying)).getFirst().remedies())
+                .containsExactly(new BodyEdit.Stand(FUSE, BOOT));
     }
 
     /** Every row of the table is about a kind of part that there is. */
