@@ -79,7 +79,10 @@ final class Contacts extends Sketch {
     }
 
     private void hand(ControlKind.Switch hand) {
-        var rest = hand.positions().getFirst();
+        var rest =
+                point.map(solved -> solved.netlist().design().positions(hand))
+                        .orElse(hand.positions())
+                        .getFirst();
         var name = conditions.positions().getOrDefault(hand.control(), rest.name());
         var position = hand.position(name).orElse(rest);
         for (var pin : body.pins()) {

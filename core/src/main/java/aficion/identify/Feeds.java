@@ -1,6 +1,5 @@
 package aficion.identify;
 
-import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.GuardKind;
@@ -98,7 +97,7 @@ public final class Feeds {
                 .map(Part::kind)
                 .filter(ControlKind.Switch.class::isInstance)
                 .map(ControlKind.Switch.class::cast)
-                .filter(hand -> hand.action() == Action.KEY)
+                .filter(design::isKey)
                 .findFirst();
     }
 
@@ -144,8 +143,7 @@ public final class Feeds {
                         kind instanceof JoinKind.Splice
                                 || kind instanceof JoinKind.Connector
                                 || kind instanceof GuardKind
-                                || kind instanceof ControlKind.Switch hand
-                                        && hand.action() == Action.KEY;
+                                || kind instanceof ControlKind.Switch hand && design.isKey(hand);
                 if (!onwards) {
                     return false;
                 }
@@ -225,7 +223,7 @@ public final class Feeds {
                 case GuardKind.FuseBox(var ways) ->
                         ways.forEach(way -> found.add(part.terminal(way.out())));
                 case JoinKind.Splice _ -> found.addAll(part.terminals());
-                case ControlKind.Switch hand when hand.action() == Action.KEY ->
+                case ControlKind.Switch hand when design.isKey(hand) ->
                         found.addAll(part.terminals());
                 case SourceKind.Battery _ -> found.add(part.terminal(design.vehicle().livePin()));
                 case ControlKind _, LoadKind _, JoinKind _, SourceKind _ -> {}

@@ -1,7 +1,6 @@
 package aficion.identify;
 
 import aficion.catalogue.Purpose;
-import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.JoinKind;
@@ -126,7 +125,7 @@ public final class Purposes {
         var kind = design.part(at.part()).kind();
         return at.pin().equals(number)
                 && (kind instanceof LoadKind.Lamp
-                        || kind instanceof ControlKind.Switch hand && hand.action() != Action.KEY);
+                        || kind instanceof ControlKind.Switch hand && !design.isKey(hand));
     }
 
     private Optional<Purpose> warning(Set<Terminal> net) {

@@ -6,6 +6,7 @@ import aficion.route.RunLength;
 import aficion.route.StationId;
 import aficion.route.Way;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -31,6 +33,7 @@ public final class Design {
     private final List<Wire> wires;
     private final Optional<Body> body;
     private @Nullable Map<RunId, List<Wire>> riders;
+    private @Nullable Set<String> mains;
 
     /** Where parts stand, as it was asked. */
     private final Map<PartId, StationId> stations;
@@ -276,6 +279,36 @@ public final class Design {
     /** The wires that end on a terminal, in the order of the design. */
     public List<Wire> wiresAt(Terminal terminal) {
         return wiresAt.getOrDefault(terminal, List.of());
+    }
+
+    /** Whether a switch parts the battery from the vehicle: an isolator, a battery key. */
+    public boolean isMain(ControlKind.Switch hand) {
+        return isMain(hand.control());
+    }
+
+    /** Whether the switches of a control part the battery from the vehicle. */
+    public boolean isMain(String control) {
+        if (mains == null) {
+            mains = MainSwitches.of(this);
+        }
+        return mains.contains(control);
+    }
+
+    /** Whether a switch is a key that governs what works, not one that parts the battery. */
+    public boolean isKey(ControlKind.Switch hand) {
+        return hand.action() == Action.KEY && !isMain(hand);
+    }
+
+    /**
+     * The positions of a switch, the one it rests in first. A main switch rests where it joins:
+     * parted from its battery nothing of a vehicle could be judged.
+     */
+    public List<Position> positions(ControlKind.Switch hand) {
+        return isMain(hand)
+                ? hand.positions().stream()
+                        .sorted(Comparator.comparing(position -> position.joins().isEmpty()))
+                        .toList()
+                : hand.positions();
     }
 
     /** The parts whose case is bolted to an earth point, in the order of the design. */

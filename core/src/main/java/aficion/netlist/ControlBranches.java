@@ -4,6 +4,7 @@ import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
 import aficion.job.LoadKind;
+import aficion.job.Position;
 import aficion.job.Terminal;
 import aficion.netlist.Conditions.Aspect;
 import aficion.netlist.Conditions.FuseSeat;
@@ -75,6 +76,7 @@ final class ControlBranches {
     }
 
     private static void hand(PartBuilder part, ControlKind.Switch hand) {
+        var positions = part.net().design.positions(hand);
         for (var contact : hand.contacts()) {
             int a = part.node(contact.one());
             int b = part.node(contact.other());
@@ -85,12 +87,15 @@ final class ControlBranches {
                     Aspect.POSITIONS,
                     conditions ->
                             new Branch.Contact(
-                                    a, b, SWITCH_CONTACT, joins(hand, contact, conditions)));
+                                    a,
+                                    b,
+                                    SWITCH_CONTACT,
+                                    joins(hand, positions.getFirst(), contact, conditions)));
         }
     }
 
-    private static boolean joins(ControlKind.Switch hand, Contact contact, Conditions conditions) {
-        var rest = hand.positions().getFirst();
+    private static boolean joins(
+            ControlKind.Switch hand, Position rest, Contact contact, Conditions conditions) {
         var name = conditions.positions().getOrDefault(hand.control(), rest.name());
         return hand.position(name).orElse(rest).joins().contains(contact);
     }

@@ -7,6 +7,7 @@ import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Position;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -96,27 +97,33 @@ public record Controls(List<Control> controls, List<String> levels) {
 
     /** Every control and level of a design, in the order of its parts. */
     public static Controls of(Design design) {
-        return of(design.parts());
+        return of(design, design.parts());
     }
 
     /** The controls whose switches the wires of a circuit reach. */
     public static Controls of(Design design, CircuitId circuit) {
-        return of(design.partsOf(circuit));
+        return of(design, design.partsOf(circuit));
     }
 
-    private static Controls of(List<Part> parts) {
+    private static Controls of(Design design, List<Part> parts) {
         Map<String, Control> controls = new LinkedHashMap<>();
         Set<String> levels =
                 parts.stream()
                         .flatMap(part -> part.kind().feels().stream())
                         .collect(Collectors.toCollection(LinkedHashSet::new));
         for (var part : parts) {
-            if (part.kind()
-                    instanceof ControlKind.Switch(var action, var control, _, var positions, _)) {
-                controls.putIfAbsent(control, new Control(control, action, positions));
+            if (part.kind() instanceof ControlKind.Switch hand) {
+                controls.putIfAbsent(
+                        hand.control(),
+                        new Control(hand.control(), action(design, hand), design.positions(hand)));
             }
         }
         return new Controls(List.copyOf(controls.values()), List.copyOf(levels));
+    }
+
+    /** A key that parts the battery is no key but a lever. */
+    private static Action action(Design design, ControlKind.Switch hand) {
+        return design.isMain(hand) && hand.action() == Action.KEY ? Action.LEVER : hand.action();
     }
 
     /** The control of a name; empty when there is none. */
@@ -124,9 +131,13 @@ public record Controls(List<Control> controls, List<String> levels) {
         return controls.stream().filter(control -> control.name().equals(name)).findFirst();
     }
 
-    /** The key switch, when there is one. */
+    /** The key switch, when there is one: of several the one that cranks, else the first. */
     public Optional<Control> key() {
-        return controls.stream().filter(control -> control.action() == Action.KEY).findFirst();
+        return controls.stream()
+                .filter(control -> control.action() == Action.KEY)
+                .min(
+                        Comparator.comparing(control ->
+                                control.positions().stream().noneMatch(Position::springs)));
     }
 
     /** Where a control stands under the conditions. */

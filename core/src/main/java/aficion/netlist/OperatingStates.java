@@ -1,6 +1,5 @@
 package aficion.netlist;
 
-import aficion.job.Action;
 import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Design;
@@ -120,7 +119,7 @@ public final class OperatingStates {
         var kind = design.part(terminal.part()).kind();
         return kind instanceof GuardKind
                 || kind instanceof SourceKind
-                || kind instanceof ControlKind.Switch hand && hand.action() == Action.KEY;
+                || kind instanceof ControlKind.Switch hand && design.isKey(hand);
     }
 
     private static List<Conditions> every(Iterable<Mover> movers, Conditions basis) {
@@ -266,7 +265,7 @@ public final class OperatingStates {
         var controls = Controls.of(design);
         return Stream.concat(
                         controls.controls().stream()
-                                .filter(control -> control.action() != Action.KEY)
+                                .filter(control -> controls.key().filter(control::equals).isEmpty())
                                 .map(control -> Mover.of(control, staying(control))),
                         controls.levels().stream().map(level -> Mover.of(design, level)))
                 .toList();

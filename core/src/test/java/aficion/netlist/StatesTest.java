@@ -204,4 +204,35 @@ class StatesTest {
                 .hasMessageContaining("no terminal Z9.1");
         assertThat(netlist.inside(new aficion.job.PartId("Z9"))).isEmpty();
     }
+
+    /** Of two keys the one that cranks is the ignition's; the other is moved like any control. */
+    @Test
+    void aSecondKeyIsMovedLikeALever() {
+        var cabinet =
+                new ControlKind.Switch(
+                        Action.KEY,
+                        "cabinet",
+                        List.of("1", "2"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("on", false, List.of(new Contact("1", "2")))),
+                        new Amps(10));
+        var design =
+                DesignBuilder.twelveVolts()
+                        .part("S2", cabinet)
+                        .load("X1", 5)
+                        .wire("B1.+", "S2.1", "1mm2", 1)
+                        .wire("S2.2", "X1.+", "1mm2", 1)
+                        .keyed()
+                        .build();
+
+        assertThat(Controls.of(design).key().orElseThrow().name()).isEqualTo("key");
+        assertThat(
+                        OperatingStates.heaviest(
+                                        design,
+                                        Conditions.REST,
+                                        state -> state.positions().containsValue("on") ? 1.0 : 0)
+                                .positions())
+                .containsEntry("cabinet", "on");
+    }
 }

@@ -97,6 +97,7 @@ public final class GaugeRule implements Rule {
                     for (var control : Controls.of(assessment.design()).controls()) {
                         var without = quiet.with(control.name(), control.rest());
                         if (control.action() != Action.KEY
+                                && !assessment.design().isMain(control.name())
                                 && reads(answers, without, part, gauge)
                                         .filter(reading -> reading > READS)
                                         .isPresent()) {

@@ -3,7 +3,6 @@ package aficion.check.sources;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
 import aficion.check.finding.SourceFinding;
-import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.Part;
@@ -200,7 +199,7 @@ public final class PartingRule implements Rule {
         return design.parts().stream()
                 .filter(part ->
                         part.kind() instanceof ControlKind.Switch hand
-                                && hand.action() != Action.KEY
+                                && !design.isKey(hand)
                                 && !Objects.equals(
                                         one.positions().get(hand.control()),
                                         other.positions().get(hand.control())))
