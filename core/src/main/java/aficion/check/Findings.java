@@ -34,6 +34,7 @@ import aficion.check.polarity.DirectionRule;
 import aficion.check.polarity.FamilyRule;
 import aficion.check.polarity.LampPinsRule;
 import aficion.check.polarity.MeterRule;
+import aficion.check.polarity.NumbersRule;
 import aficion.check.polarity.PolarityRule;
 import aficion.check.polarity.SideRule;
 import aficion.check.polarity.SuppressionRule;
@@ -97,6 +98,7 @@ public final class Findings {
                     new CoilPostRule(),
                     new PlugLeadRule(),
                     new LampPinsRule(),
+                    new NumbersRule(),
                     new NeedsOtherRule(),
                     new CrossedLeadsRule(),
                     new GaugeRule(),

@@ -115,6 +115,14 @@ public interface PathFinding {
         }
     }
 
+    /** Two leads of a part that do what the number of the other's terminal says. */
+    record NumbersExchanged(PartId part, String one, String other, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public NumbersExchanged {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** Two leads between a source and what governs it that are taken for each other. */
     record LeadsCrossed(PartId part, PartId other, String one, String two, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {

@@ -15,10 +15,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Lamps whose two filaments are fed the other way round than those of their like: the one that
- * agrees less with the terminal numbers of what feeds it is named. And lamps whose two filaments,
- * motors whose two speeds bare metal feeds together: stop and tail, main and dip, slow and fast
- * tell nothing apart then.
+ * Lamps whose two filaments are fed the other way round than those of their like: the one is named
+ * that works as the other's number says, or agrees less with the numbers of what feeds it. And
+ * lamps whose two filaments, motors whose two speeds bare metal feeds together: stop and tail, main
+ * and dip, slow and fast tell nothing apart then.
  */
 public final class LampPinsRule implements Rule {
     private static final List<String> SPEEDS = List.of("53", "53b");
@@ -36,7 +36,7 @@ public final class LampPinsRule implements Rule {
                                                 .filter(other ->
                                                         lamps.indexOf(other) > lamps.indexOf(lamp))
                                                 .flatMap(other ->
-                                                        crossed(design, lamp, other).stream())))
+                                                        crossed(assessment, lamp, other).stream())))
                 .distinct();
     }
 
@@ -64,7 +64,8 @@ public final class LampPinsRule implements Rule {
                 : List.of();
     }
 
-    private static Optional<Finding> crossed(Design design, Part lamp, Part other) {
+    private static Optional<Finding> crossed(Assessment assessment, Part lamp, Part other) {
+        var design = assessment.design();
         var one = pins(lamp).getFirst();
         var two = pins(lamp).getLast();
         boolean crossed =
@@ -72,7 +73,9 @@ public final class LampPinsRule implements Rule {
                         && Netlist.joined(design, lamp.terminal(two)).contains(other.terminal(one));
         return crossed
                 ? Stream.of(other, lamp)
-                        .min(Comparator.comparing(each -> agreement(design, each)))
+                        .min(
+                                Comparator.comparing((Part each) -> !worksCrossed(assessment, each))
+                                        .thenComparing(each -> agreement(design, each)))
                         .map(wrong ->
                                 new PathFinding.FilamentsExchanged(
                                         wrong.id(),
@@ -80,6 +83,13 @@ public final class LampPinsRule implements Rule {
                                         two,
                                         Exchanges.feeds(design, wrong, one, two)))
                 : Optional.empty();
+    }
+
+    /** Whether each of its filaments works while what the other is for is switched on. */
+    private static boolean worksCrossed(Assessment assessment, Part lamp) {
+        var workings = Workings.of(assessment);
+        var own = workings.sinks().stream().filter(sink -> sink.part().equals(lamp)).toList();
+        return workings.tally(own, pins(lamp).getFirst(), pins(lamp).getLast()).isCrossed();
     }
 
     /** How many terminals of the same number its filaments meet. */

@@ -12,15 +12,21 @@ import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
+import java.util.List;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 /**
  * Ammeters that read charge, from A to B, while the battery gives, or discharge while it is
- * charged, judged where they carry enough to read; and voltmeters that read below zero, but for
- * those whose case is their earth: they were made for the pole that is.
+ * charged, or while the source gives in whose lead they are, judged where they carry enough to
+ * read; and voltmeters that read below zero, but for those whose case is their earth: they were
+ * made for the pole that is.
  */
 public final class MeterRule implements Rule {
     private static final double READABLE = 0.05;
+
+    /** Two currents that differ by less, as a share, are one. */
+    private static final double SAME = 0.01;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
@@ -52,23 +58,48 @@ public final class MeterRule implements Rule {
     }
 
     private static long wrong(Assessment assessment, Part part) {
-        return assessment.worst().bases().stream()
-                .filter(point -> agreement(point, part) < 0)
-                .count();
+        return agreements(assessment, part).filter(agreement -> agreement < 0).count();
     }
 
     private static long right(Assessment assessment, Part part) {
-        return assessment.worst().bases().stream()
-                .filter(point -> agreement(point, part) > 0)
-                .count();
+        return agreements(assessment, part).filter(agreement -> agreement > 0).count();
     }
 
-    /** Above 0 where the reading tells the truth, below where it lies, 0 where it tells nothing. */
-    private static double agreement(OperatingPoint point, Part part) {
-        double range = ((LoadKind.Ammeter) part.kind()).range().value();
-        double charge = -Supply.of(point).battery().value();
-        double reads = point.through(part.id(), "A-B").map(Amps::value).orElse(0.0);
-        boolean tells = Math.abs(reads) > READABLE * range && Math.abs(charge) > READABLE * range;
-        return tells ? reads * charge : 0;
+    private static DoubleStream agreements(Assessment assessment, Part part) {
+        var points = assessment.worst().bases();
+        boolean ofSource = isOfSource(points, part);
+        return points.stream().mapToDouble(point -> agreement(point, part, ofSource));
+    }
+
+    /** Whether all that the sources give goes through it, whenever they give something. */
+    private static boolean isOfSource(List<OperatingPoint> points, Part part) {
+        var giving = points.stream().filter(point -> tells(part, generated(point))).toList();
+        return !giving.isEmpty()
+                && giving.stream()
+                        .allMatch(point ->
+                                Math.abs(Math.abs(reads(point, part)) - generated(point))
+                                        < SAME * generated(point));
+    }
+
+    private static double generated(OperatingPoint point) {
+        return Supply.of(point).generated().value();
+    }
+
+    private static double reads(OperatingPoint point, Part part) {
+        return point.through(part.id(), "A-B").map(Amps::value).orElse(0.0);
+    }
+
+    private static boolean tells(Part part, double amps) {
+        return Math.abs(amps) > READABLE * ((LoadKind.Ammeter) part.kind()).range().value();
+    }
+
+    /**
+     * Above 0 where the reading tells the truth, below where it lies, 0 where it tells nothing. In
+     * the lead of the source it tells what that gives.
+     */
+    private static double agreement(OperatingPoint point, Part part, boolean ofSource) {
+        double reads = reads(point, part);
+        double said = ofSource ? generated(point) : -Supply.of(point).battery().value();
+        return tells(part, reads) && tells(part, said) ? reads * said : 0;
     }
 }

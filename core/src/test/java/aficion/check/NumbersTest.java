@@ -1,0 +1,206 @@
+package aficion.check;
+
+import static aficion.check.Mistake.mends;
+import static aficion.check.Mistake.none;
+import static aficion.check.Mistake.only;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.check.finding.Finding;
+import aficion.check.finding.PathFinding;
+import aficion.job.DesignBuilder;
+import aficion.job.JoinKind;
+import aficion.job.LoadKind;
+import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
+import aficion.quantity.Volts;
+import aficion.quantity.Watts;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** Leads that have taken each other's place, told by the numbers of terminals and what works. */
+class NumbersTest {
+    private static final Class<PathFinding.NumbersExchanged> EXCHANGED =
+            PathFinding.NumbersExchanged.class;
+
+    private static DesignBuilder with() {
+        return DesignBuilder.twelveVolts();
+    }
+
+    private static LoadKind.Lamp lamp(String... pins) {
+        return new LoadKind.Lamp(
+                new Volts(13.5),
+                Stream.of(pins).map(pin -> new LoadKind.Filament(pin, new Watts(21))).toList());
+    }
+
+    private static DesignBuilder dipped(DesignBuilder with, int lamps, String dip, String main) {
+        with.part(
+                        "S3",
+                        DesignBuilder.selector(
+                                "beam",
+                                20,
+                                DesignBuilder.joins("dip", "56", "56b"),
+                                DesignBuilder.joins("main", "56", "56a")))
+                .relay("K1")
+                .relay("K2")
+                .wire("B1.+", "S3.56", "2.5mm2", 1)
+                .wire("S3.56b", "K1.86", "1mm2", 1)
+                .wire("S3.56a", "K2.86", "1mm2", 1)
+                .wire("K1.85", "E1.E", "1mm2", 1)
+                .wire("K2.85", "E1.E", "1mm2", 1)
+                .wire("B1.+", "K1.30", "2.5mm2", 1)
+                .wire("B1.+", "K2.30", "2.5mm2", 1);
+        for (int i = 1; i <= lamps; i++) {
+            with.mounted("H" + i, "E1", lamp("56b", "56a"))
+                    .wire("K1.87", "H" + i + "." + dip, "1.5mm2", 1)
+                    .wire("K2.87", "H" + i + "." + main, "1.5mm2", 1);
+        }
+        return with;
+    }
+
+    /** Followed through relays: with two lamps the switch is named, with one the lamp itself. */
+    @Test
+    void mainForDip() {
+        var both = dipped(with(), 2, "56a", "56b");
+        assertThat(only(both, EXCHANGED).part()).hasToString("S3");
+        mends(both, only(both, EXCHANGED));
+        var one = dipped(with(), 1, "56a", "56b");
+        assertThat(only(one, EXCHANGED).part()).hasToString("H1");
+        mends(one, only(one, EXCHANGED));
+        none(dipped(with(), 2, "56b", "56a"), EXCHANGED);
+        none(dipped(with(), 1, "56b", "56a"), EXCHANGED);
+    }
+
+    private static DesignBuilder lights(String side, String head) {
+        return with().part(
+                        "S2",
+                        DesignBuilder.selector(
+                                "lights",
+                                20,
+                                DesignBuilder.joins("side", "30", "58"),
+                                DesignBuilder.joins("head", "30", "56")))
+                .mounted("H1", "E1", lamp("56a"))
+                .mounted("H2", "E1", lamp("58"))
+                .wire("B1.+", "S2.30", "2.5mm2", 1)
+                .wire("S2." + side, "H2.58", "1mm2", 1)
+                .wire("S2." + head, "H1.56a", "1mm2", 1);
+    }
+
+    private static DesignBuilder signals(String left, String right) {
+        return with().part(
+                        "S7",
+                        DesignBuilder.selector(
+                                "signal",
+                                20,
+                                DesignBuilder.joins("left", "49a", "L"),
+                                DesignBuilder.joins("right", "49a", "R")))
+                .mounted("H1", "E1", lamp("L"))
+                .mounted("H2", "E1", lamp("R"))
+                .wire("B1.+", "S7.49a", "2.5mm2", 1)
+                .wire("S7." + left, "H1.L", "1mm2", 1)
+                .wire("S7." + right, "H2.R", "1mm2", 1);
+    }
+
+    @Test
+    void headForSideAndLeftForRight() {
+        mends(lights("56", "58"), only(lights("56", "58"), EXCHANGED));
+        none(lights("58", "56"), EXCHANGED);
+        mends(signals("R", "L"), only(signals("R", "L"), EXCHANGED));
+        none(signals("L", "R"), EXCHANGED);
+    }
+
+    private static DesignBuilder rear(String light, String stop, String back) {
+        return with().onOff("S2", "lights", 10)
+                .part("S3", DesignBuilder.pedal())
+                .part("H1", lamp("58", "54"))
+                .part("H2", lamp("58"))
+                .wire("B1.+", "S2.1", "1mm2", 1)
+                .wire("B1.+", "S3.1", "1mm2", 1)
+                .wire("S2.2", "H2.58", "1mm2", 1)
+                .wire("H2.31", "E1.E", "1mm2", 1)
+                .wire("S2.2", "H1." + light, "1mm2", 1)
+                .wire("S3.2", "H1." + stop, "1mm2", 1)
+                .wire("H1." + back, "E1.E", "1mm2", 1);
+    }
+
+    /** The pedal works what 54 is for; a lamp does not return by a filament. */
+    @Test
+    void tailForStopAndAFilamentForTheReturn() {
+        var alone =
+                with().onOff("S2", "lights", 10)
+                        .part("S3", DesignBuilder.pedal())
+                        .part("H1", lamp("58", "54"))
+                        .wire("B1.+", "S2.1", "1mm2", 1)
+                        .wire("B1.+", "S3.1", "1mm2", 1)
+                        .wire("S2.2", "H1.54", "1mm2", 1)
+                        .wire("S3.2", "H1.58", "1mm2", 1)
+                        .wire("H1.31", "E1.E", "1mm2", 1);
+        assertThat(only(alone, EXCHANGED).part()).hasToString("H1");
+        mends(alone, only(alone, EXCHANGED));
+        none(rear("58", "54", "31"), EXCHANGED);
+        var turned = only(rear("58", "31", "54"), EXCHANGED);
+        assertThat(List.of(turned.one(), turned.other())).containsExactly("54", "31");
+        mends(rear("58", "31", "54"), turned);
+    }
+
+    private static DesignBuilder cranked(String heat, String start) {
+        return with().part(
+                        "S1",
+                        DesignBuilder.selector(
+                                "key",
+                                30,
+                                DesignBuilder.joins("heat", "30", "19"),
+                                DesignBuilder.joins("start", "30", "50")))
+                .mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1.2)))
+                .load("X1", 5)
+                .wire("B1.+", "S1.30", "4mm2", 1)
+                .wire("B1.+", "M1.30", "25mm2", 1)
+                .wire("S1." + start, "M1.50", "2.5mm2", 1)
+                .wire("S1." + heat, "X1.+", "2.5mm2", 1);
+    }
+
+    /** A starter that turns where the plugs should glow. */
+    @Test
+    void startForHeat() {
+        mends(cranked("50", "19"), only(cranked("50", "19"), EXCHANGED));
+        none(cranked("19", "50"), EXCHANGED);
+    }
+
+    private static DesignBuilder socket(String light, String stop, String back) {
+        var plug = new JoinKind.Connector(List.of("31", "54", "58"), new Amps(15));
+        return rear("58", "54", "31")
+                .part("Q1", plug)
+                .wire("H1.58", "Q1." + light, "1mm2", 0.3)
+                .wire("H1.54", "Q1." + stop, "1mm2", 0.3)
+                .wire("E1.E", "Q1." + back, "1mm2", 0.3);
+    }
+
+    /** What is coupled to it goes by its numbers: another vehicle's lamps, or its short. */
+    @Test
+    void waysOfASocket() {
+        var lamps = only(socket("54a", "58a", "31a"), EXCHANGED);
+        assertThat(List.of(lamps.one(), lamps.other())).containsExactly("54a", "58a");
+        mends(socket("54a", "58a", "31a"), lamps);
+        mends(socket("58a", "31a", "54a"), only(socket("58a", "31a", "54a"), EXCHANGED));
+        none(socket("58a", "54a", "31a"), EXCHANGED);
+    }
+
+    private static DesignBuilder measured(String source, String battery) {
+        return with().alternator("G1", 30)
+                .part("P1", new LoadKind.Ammeter(new Amps(30)))
+                .onOff("S1", "heater", 60)
+                .load("X1", 45)
+                .wire("G1.B+", "P1." + source, "10mm2", 1)
+                .wire("P1." + battery, "B1.+", "10mm2", 1)
+                .wire("B1.+", "S1.1", "10mm2", 1)
+                .wire("S1.2", "X1.+", "10mm2", 1);
+    }
+
+    /** In the source's own lead it tells what that gives, whatever the battery has to give. */
+    @Test
+    void anAmmeterInTheLeadOfTheSource() {
+        var backwards = Finding.ReadsBackwards.class;
+        mends(measured("B", "A"), only(measured("B", "A"), backwards));
+        none(measured("A", "B"), backwards);
+    }
+}
