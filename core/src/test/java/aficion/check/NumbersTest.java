@@ -7,11 +7,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
+import aficion.check.finding.Severity;
+import aficion.job.ControlKind;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.quantity.Amps;
+import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
@@ -183,6 +187,46 @@ class NumbersTest {
         mends(socket("54a", "58a", "31a"), lamps);
         mends(socket("58a", "31a", "54a"), only(socket("58a", "31a", "54a"), EXCHANGED));
         none(socket("58a", "54a", "31a"), EXCHANGED);
+    }
+
+    /** What a terminal is for and is fed at another works whatever the switch does. */
+    @Test
+    void whatASwitchDoesNotGovern() {
+        var passed = PathFinding.NumberPassed.class;
+        none(lights("58", "56"), passed);
+        assertThat(only(lights("58", "58"), passed).pin()).isEqualTo("56");
+        assertThat(only(lights("30", "56"), passed).pin()).isEqualTo("58");
+        none(lights("56", "58"), passed);
+        var bridged = lights("58", "56").wire("B1.+", "S2.56", "1mm2", 0.3);
+        assertThat(only(bridged, passed).pin()).isEqualTo("56");
+    }
+
+    private static DesignBuilder sparked(String feed) {
+        return with().keyed()
+                .part("T1", new LoadKind.IgnitionCoil(new Ohms(3.2), new Henries(0.007)))
+                .mounted("P1", "E1", new ControlKind.Points(4, new Ratio(0.5)))
+                .wire("S1." + feed, "T1.15", "1.5mm2", 1)
+                .wire("T1.1", "P1.1", "1.5mm2", 0.3);
+    }
+
+    /** An ignition on the starter's terminal dies when the key is let go. */
+    @Test
+    void anIgnitionThatIsFedInStartAlone() {
+        var only = Finding.FedOnlyInStart.class;
+        assertThat(only(sparked("50"), only).position()).isEqualTo("start");
+        none(sparked("15"), only);
+        none(sparked("30"), only);
+    }
+
+    /** A clock's current is good to know, one that empties the battery a mistake. */
+    @Test
+    void whatDrawsForEver() {
+        var rest = Finding.DrawsAtRest.class;
+        var little = with().load("X1", 0.2).wire("B1.+", "X1.+", "1mm2", 1);
+        var much = with().load("X1", 5).wire("B1.+", "X1.+", "1mm2", 1);
+
+        assertThat(only(little, rest).severity()).isEqualTo(Severity.NOTE);
+        assertThat(only(much, rest).severity()).isEqualTo(Severity.ADVISE);
     }
 
     private static DesignBuilder measured(String source, String battery) {

@@ -537,15 +537,14 @@ class JobCodecTest {
     })
     void aFileOfALateVersionIsTheSameJob(String name, int version) throws IOException {
         assertThat(older(name, version)).contains("\"version\" : " + version);
-        assertThat(JobCodec.read(older(name, version)))
-                .isEqualTo(withoutSurvey(DemoJobs.find(name).orElseThrow()));
+        assertThat(JobCodec.read(older(name, version))).isEqualTo(withoutSurvey(asKept(name)));
     }
 
     /** Version 7 has the survey and the diary as well, but nothing set down for sums. */
     @ParameterizedTest
     @ValueSource(strings = {"roadster", "motorcycle", "tractor"})
     void aFileOfTheVersionBeforeIsTheSameJob(String name) throws IOException {
-        var now = DemoJobs.find(name).orElseThrow();
+        var now = asKept(name);
 
         assertThat(older(name, 7)).contains("\"version\" : 7");
         assertThat(JobCodec.read(older(name, 7)))
@@ -569,6 +568,14 @@ class JobCodecTest {
                 .isNotEqualTo(Work.NONE);
         assertThat(JobCodec.read(JobCodec.write(JobCodec.read(second))))
                 .isEqualTo(JobCodec.read(second));
+    }
+
+    /** A demo as it was when it was kept: the tractor's ammeter was turned round since. */
+    private static Job asKept(String name) {
+        var now = DemoJobs.find(name).orElseThrow();
+        return name.equals("tractor")
+                ? now.with(new PartEdit.Exchange(new PartId("P1"), "A", "B").apply(now.design()))
+                : now;
     }
 
     /** What the demos have been given since: a survey, a diary, sums, and what sort they are. */

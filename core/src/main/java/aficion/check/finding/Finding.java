@@ -254,7 +254,16 @@ public interface Finding {
     record SwitchedInEarth(PartId part) implements AboutPart, ToConsider {}
 
     /** A part that draws current with everything off. */
-    record DrawsAtRest(PartId part, Amps amps) implements AboutPart, ToKnow {}
+    record DrawsAtRest(PartId part, Amps amps) implements AboutPart {
+        /** Amps that empty a battery of 45 Ah overnight, in 15 hours. */
+        private static final double EMPTIES = 3;
+
+        /** What a clock draws is good to know; what empties the battery is a mistake. */
+        @Override
+        public Severity severity() {
+            return amps.value() < EMPTIES ? Severity.NOTE : Severity.ADVISE;
+        }
+    }
 
     /**
      * An ignition that is fed backwards when the key is off and the engine turns: it keeps running.
@@ -270,6 +279,9 @@ public interface Finding {
 
     /** An ignition that loses its feed while the starter turns. */
     record LostInStart(PartId part, String position) implements AboutPart, ToFix {}
+
+    /** An ignition that is fed in that position of the key alone, which springs back. */
+    record FedOnlyInStart(PartId part, String position) implements AboutPart, ToFix {}
 
     /** A two-speed motor whose high speed can be switched in while the low one does not run. */
     record HighBeforeLow(PartId part) implements AboutPart, ToFix {}

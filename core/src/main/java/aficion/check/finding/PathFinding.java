@@ -123,6 +123,9 @@ public interface PathFinding {
         }
     }
 
+    /** A switch that does nothing to what its terminal's number is for, which works past it. */
+    record NumberPassed(PartId part, String pin) implements Finding.AboutPart, Finding.ToConsider {}
+
     /** Two leads between a source and what governs it that are taken for each other. */
     record LeadsCrossed(PartId part, PartId other, String one, String two, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {

@@ -3,6 +3,7 @@ package aficion.check.polarity;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
+import aficion.check.finding.Subject;
 import aficion.check.polarity.Workings.Sink;
 import aficion.job.ControlKind;
 import aficion.job.Design;
@@ -35,6 +36,7 @@ public final class NumbersRule implements Rule {
         for (var part : design.parts()) {
             if (part.kind() instanceof ControlKind.Switch hand) {
                 switched(assessment, workings, part, hand, found);
+                passed(assessment, workings, part, hand, found);
             }
             if (part.kind().lightPins().size() == 2) {
                 lone(assessment, workings, part, found);
@@ -58,6 +60,27 @@ public final class NumbersRule implements Rule {
                 .filter(pair -> workings.tally(workings.sinks(), pair.one, pair.other).isCrossed())
                 .filter(pair -> !isLone(workings, pair))
                 .forEach(pair -> add(assessment, part, pair, found));
+    }
+
+    /** Terminals of a switch that has others, past which what they are for works. */
+    private static void passed(
+            Assessment assessment,
+            Workings workings,
+            Part part,
+            ControlKind.Switch hand,
+            Set<Finding> found) {
+        var control = assessment.netlist().controls().find(hand.control()).orElseThrow();
+        boolean told =
+                found.stream()
+                        .anyMatch(each -> each.subject().equals(new Subject.OfPart(part.id())));
+        hand.pins().stream()
+                .filter(pin -> !told && Workings.tells(pin) && !Workings.feeds(hand, pin))
+                .filter(workings::works)
+                .filter(pin ->
+                        assessment.design().wiresAt(part.terminal(pin)).isEmpty()
+                                || workings.passes(control, pin))
+                .map(pin -> new PathFinding.NumberPassed(part.id(), pin))
+                .forEach(found::add);
     }
 
     /** The only lamp of its kind, where its filaments do what the other's number says. */

@@ -5,7 +5,9 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
+import aficion.netlist.Controls.Control;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.Collection;
@@ -14,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -43,7 +46,7 @@ final class Workings {
     }
 
     /** What the switches close in a state, and what works in it. */
-    private record State(Set<String> closed, Set<Sink> working) {}
+    private record State(Conditions conditions, Set<String> closed, Set<Sink> working) {}
 
     /**
      * How often one of two numbers worked by itself.
@@ -78,8 +81,11 @@ final class Workings {
         var states =
                 assessment.worst().points().stream()
                         .filter(point -> point.conditions().engine().value() == 0)
-                        .map(point -> new State(closed(point, closing), working(point, sinks)))
-                        .filter(state -> !state.working.isEmpty())
+                        .map(point ->
+                                new State(
+                                        point.conditions(),
+                                        closed(point, closing),
+                                        working(point, sinks)))
                         .toList();
         return new Workings(sinks, states);
     }
@@ -124,7 +130,7 @@ final class Workings {
     }
 
     /** Whether a pin is what all contacts of a switch that has several share. */
-    private static boolean feeds(ControlKind.Switch hand, String pin) {
+    static boolean feeds(ControlKind.Switch hand, String pin) {
         return hand.contacts().size() > 1
                 && hand.contacts().stream()
                         .allMatch(contact ->
@@ -172,5 +178,37 @@ final class Workings {
 
     private static boolean isOn(State state, Sink sink, String number) {
         return sink.isOf(number) && state.working.contains(sink);
+    }
+
+    /** Whether something of a number works in some state. */
+    boolean works(String number) {
+        return states.stream().anyMatch(state -> works(state, number));
+    }
+
+    private boolean works(State state, String number) {
+        return sinks.stream().anyMatch(sink -> isOn(state, sink, number));
+    }
+
+    /**
+     * Whether what is of a number works just as well whether a control closes it or not, all else
+     * alike, wherever it works at all.
+     */
+    boolean passes(Control control, String number) {
+        var alike =
+                states.stream()
+                        .collect(
+                                Collectors.groupingBy(state ->
+                                        state.conditions.with(control.name(), control.rest())))
+                        .values()
+                        .stream()
+                        .filter(group -> group.stream().anyMatch(state -> works(state, number)))
+                        .filter(group -> differ(group, state -> state.closed.contains(number)))
+                        .toList();
+        return !alike.isEmpty()
+                && alike.stream().noneMatch(group -> differ(group, state -> works(state, number)));
+    }
+
+    private static boolean differ(List<State> states, Predicate<State> what) {
+        return states.stream().map(what::test).distinct().count() > 1;
     }
 }
