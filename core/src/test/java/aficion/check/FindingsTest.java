@@ -362,7 +362,7 @@ class FindingsTest {
         assertThat(findings(design)).extracting(Finding::severity).isSorted();
         assertThat(findings(design))
                 .extracting(Finding::rule)
-                .containsExactly("LeadWithoutGuard", "SameLabel");
+                .containsExactly("LeadWithoutGuard", "SameLabel", "DrawsAtRest");
         assertThat(findings(design).getFirst().subject().circuits(design))
                 .containsExactly(new aficion.job.CircuitId("1"));
     }

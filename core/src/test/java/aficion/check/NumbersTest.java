@@ -218,15 +218,43 @@ class NumbersTest {
         none(sparked("30"), only);
     }
 
-    /** A clock's current is good to know, one that empties the battery a mistake. */
+    /** A clock's current is good to know; a lamp or a motor that never goes off is a mistake. */
     @Test
     void whatDrawsForEver() {
         var rest = Finding.DrawsAtRest.class;
-        var little = with().load("X1", 0.2).wire("B1.+", "X1.+", "1mm2", 1);
-        var much = with().load("X1", 5).wire("B1.+", "X1.+", "1mm2", 1);
+        var clock = with().load("X1", 0.2).wire("B1.+", "X1.+", "1mm2", 1);
+        var lamp = with().lamp("H1", 5).wire("B1.+", "H1.58", "1mm2", 1);
+        var fan =
+                with().part("M1", new LoadKind.Motor(new Amps(4), new Volts(12)))
+                        .wire("B1.+", "M1.+", "1mm2", 1)
+                        .wire("M1.31", "E1.E", "1mm2", 1);
 
-        assertThat(only(little, rest).severity()).isEqualTo(Severity.NOTE);
-        assertThat(only(much, rest).severity()).isEqualTo(Severity.ADVISE);
+        assertThat(only(clock, rest).severity()).isEqualTo(Severity.NOTE);
+        assertThat(only(lamp, rest).severity()).isEqualTo(Severity.ADVISE);
+        assertThat(only(fan, rest).severity()).isEqualTo(Severity.ADVISE);
+    }
+
+    /** A terminal that is spare stays so where lamps of its number have a switch of their own. */
+    @Test
+    void whatHasASwitchOfItsOwnPassesNone() {
+        var own =
+                lights("58", "56")
+                        .mounted("H9", "E1", lamp("55"))
+                        .part(
+                                "S9",
+                                DesignBuilder.selector(
+                                        "fog",
+                                        20,
+                                        DesignBuilder.joins("front", "30", "55"),
+                                        DesignBuilder.joins("rear", "30", "54")))
+                        .mounted("H8", "E1", lamp("54"))
+                        .part("S3", DesignBuilder.pedal())
+                        .wire("B1.+", "S9.30", "1mm2", 1)
+                        .wire("S9.55", "H9.55", "1mm2", 1)
+                        .wire("B1.+", "S3.1", "1mm2", 1)
+                        .wire("S3.2", "H8.54", "1mm2", 1);
+
+        none(own, PathFinding.NumberPassed.class);
     }
 
     private static DesignBuilder measured(String source, String battery) {

@@ -253,15 +253,12 @@ public interface Finding {
     /** A part that is always live and switched in its earth: a chafe makes it run by itself. */
     record SwitchedInEarth(PartId part) implements AboutPart, ToConsider {}
 
-    /** A part that draws current with everything off. */
-    record DrawsAtRest(PartId part, Amps amps) implements AboutPart {
-        /** Amps that empty a battery of 45 Ah overnight, in 15 hours. */
-        private static final double EMPTIES = 3;
-
-        /** What a clock draws is good to know; what empties the battery is a mistake. */
+    /** A part that draws current with everything off; whether it lights or turns by that. */
+    record DrawsAtRest(PartId part, Amps amps, boolean works) implements AboutPart {
+        /** What a clock draws is good to know; a lamp or a motor that never goes off is wrong. */
         @Override
         public Severity severity() {
-            return amps.value() < EMPTIES ? Severity.NOTE : Severity.ADVISE;
+            return works ? Severity.ADVISE : Severity.NOTE;
         }
     }
 

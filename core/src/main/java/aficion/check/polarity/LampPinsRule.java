@@ -88,8 +88,7 @@ public final class LampPinsRule implements Rule {
     /** Whether each of its filaments works while what the other is for is switched on. */
     private static boolean worksCrossed(Assessment assessment, Part lamp) {
         var workings = Workings.of(assessment);
-        var own = workings.sinks().stream().filter(sink -> sink.part().equals(lamp)).toList();
-        return workings.tally(own, pins(lamp).getFirst(), pins(lamp).getLast()).isCrossed();
+        return workings.tally(lamp, pins(lamp).getFirst(), pins(lamp).getLast()).isCrossed();
     }
 
     /** How many terminals of the same number its filaments meet. */

@@ -57,7 +57,7 @@ public final class NumbersRule implements Rule {
             ControlKind.Switch hand,
             Set<Finding> found) {
         pairs(hand.pins())
-                .filter(pair -> workings.tally(workings.sinks(), pair.one, pair.other).isCrossed())
+                .filter(pair -> workings.tally(pair.one, pair.other).isCrossed())
                 .filter(pair -> !isLone(workings, pair))
                 .forEach(pair -> add(assessment, part, pair, found));
     }
@@ -75,20 +75,32 @@ public final class NumbersRule implements Rule {
                         .anyMatch(each -> each.subject().equals(new Subject.OfPart(part.id())));
         hand.pins().stream()
                 .filter(pin -> !told && Workings.tells(pin) && !Workings.feeds(hand, pin))
-                .filter(workings::works)
                 .filter(pin ->
                         assessment.design().wiresAt(part.terminal(pin)).isEmpty()
-                                || workings.passes(control, pin))
+                                ? workings.needs(control, pin)
+                                        || isAtOther(assessment.design(), workings, part, pin)
+                                : workings.passes(control, pin))
                 .map(pin -> new PathFinding.NumberPassed(part.id(), pin))
                 .forEach(found::add);
+    }
+
+    /** Whether something of a number hangs on another terminal of a switch. */
+    private static boolean isAtOther(Design design, Workings workings, Part part, String number) {
+        return part.terminals().stream()
+                .filter(at -> !at.pin().equals(number))
+                .flatMap(at -> Netlist.joined(design, at).stream())
+                .anyMatch(at ->
+                        workings.sinks().stream()
+                                .anyMatch(sink ->
+                                        sink.isOf(number)
+                                                && sink.part().terminal(sink.number()).equals(at)));
     }
 
     /** The only lamp of its kind, where its filaments do what the other's number says. */
     private static void lone(
             Assessment assessment, Workings workings, Part part, Set<Finding> found) {
-        var own = workings.sinks().stream().filter(sink -> sink.part().equals(part)).toList();
         pairs(part.kind().lightPins())
-                .filter(pair -> workings.tally(own, pair.one, pair.other).isCrossed())
+                .filter(pair -> workings.tally(part, pair.one, pair.other).isCrossed())
                 .filter(pair -> isLone(workings, pair))
                 .forEach(pair -> add(assessment, part, pair, found));
     }
@@ -98,7 +110,7 @@ public final class NumbersRule implements Rule {
         var remedies = Exchanges.feeds(assessment.design(), part, pair.one, pair.other);
         remedies.stream()
                 .map(edit -> Workings.of(assessment.after(edit.apply(assessment.design()))))
-                .map(after -> after.tally(after.sinks(), pair.one, pair.other))
+                .map(after -> after.tally(pair.one, pair.other))
                 .filter(tally -> tally.own() > 0 && tally.other() == 0)
                 .forEach(_ ->
                         found.add(

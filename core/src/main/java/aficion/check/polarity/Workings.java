@@ -5,12 +5,13 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
+import aficion.job.Position;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
-import java.util.Collection;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -36,6 +38,7 @@ final class Workings {
 
     private final List<Sink> sinks;
     private final List<State> states;
+    private final Map<String, Map<String, Set<String>>> closing;
 
     /** A terminal whose number says when it is to work. */
     record Sink(Part part, String number) {
@@ -45,8 +48,8 @@ final class Workings {
         }
     }
 
-    /** What the switches close in a state, and what works in it. */
-    private record State(Conditions conditions, Set<String> closed, Set<Sink> working) {}
+    /** What the switches close in a state, and which of the sinks work in it. */
+    private record State(Conditions conditions, Set<String> closed, BitSet working) {}
 
     /**
      * How often one of two numbers worked by itself.
@@ -61,9 +64,11 @@ final class Workings {
         }
     }
 
-    private Workings(List<Sink> sinks, List<State> states) {
+    private Workings(
+            List<Sink> sinks, List<State> states, Map<String, Map<String, Set<String>>> closing) {
         this.sinks = sinks;
         this.states = states;
+        this.closing = closing;
     }
 
     /** Whether a number of a terminal says what it is for. */
@@ -77,17 +82,21 @@ final class Workings {
                 assessment.design().parts().stream()
                         .flatMap(part -> sinks(part).map(pin -> new Sink(part, pin)))
                         .toList();
+        if (sinks.isEmpty()) {
+            return new Workings(List.of(), List.of(), Map.of());
+        }
         var closing = closing(assessment.design());
+        var controls = assessment.netlist().controls();
         var states =
                 assessment.worst().points().stream()
                         .filter(point -> point.conditions().engine().value() == 0)
                         .map(point ->
                                 new State(
                                         point.conditions(),
-                                        closed(point, closing),
+                                        closed(controls, point.conditions(), closing),
                                         working(point, sinks)))
                         .toList();
-        return new Workings(sinks, states);
+        return new Workings(sinks, states, closing);
     }
 
     /** What has a number that tells. */
@@ -104,29 +113,36 @@ final class Workings {
                 : part.kind().lightPins().stream().filter(Workings::tells);
     }
 
-    /** By control and position, the numbers that are closed. */
-    private static Map<List<String>, Set<String>> closing(Design design) {
-        var closing = new HashMap<List<String>, Set<String>>();
+    /** By control and position, the numbers that are closed; only what closes some. */
+    private static Map<String, Map<String, Set<String>>> closing(Design design) {
+        var closing = new HashMap<String, Map<String, Set<String>>>();
         for (var part : design.parts()) {
             if (part.kind() instanceof ControlKind.Switch hand) {
-                boolean pedal =
-                        hand.action() == Action.PEDAL
-                                && hand.pins().stream().noneMatch(Workings::tells);
                 for (var position : hand.positions()) {
-                    var closed =
-                            closing.computeIfAbsent(
-                                    List.of(hand.control(), position.name()), _ -> new HashSet<>());
-                    position.joins().stream()
-                            .flatMap(contact -> Stream.of(contact.one(), contact.other()))
-                            .filter(pin -> tells(pin) && !feeds(hand, pin))
-                            .forEach(closed::add);
-                    if (pedal && !position.joins().isEmpty()) {
-                        closed.add(STOP);
+                    var closed = closed(hand, position);
+                    if (!closed.isEmpty()) {
+                        closing.computeIfAbsent(hand.control(), _ -> new HashMap<>())
+                                .computeIfAbsent(position.name(), _ -> new HashSet<>())
+                                .addAll(closed);
                     }
                 }
             }
         }
         return closing;
+    }
+
+    private static Set<String> closed(ControlKind.Switch hand, Position position) {
+        var closed =
+                position.joins().stream()
+                        .flatMap(contact -> Stream.of(contact.one(), contact.other()))
+                        .filter(pin -> tells(pin) && !feeds(hand, pin))
+                        .collect(Collectors.toSet());
+        boolean pedal =
+                hand.action() == Action.PEDAL && hand.pins().stream().noneMatch(Workings::tells);
+        if (pedal && !position.joins().isEmpty()) {
+            closed.add(STOP);
+        }
+        return closed;
     }
 
     /** Whether a pin is what all contacts of a switch that has several share. */
@@ -138,16 +154,28 @@ final class Workings {
     }
 
     private static Set<String> closed(
-            OperatingPoint point, Map<List<String>, Set<String>> closing) {
-        return point.netlist().controls().controls().stream()
-                .map(control ->
-                        List.of(control.name(), Controls.position(control, point.conditions())))
-                .flatMap(key -> closing.getOrDefault(key, Set.of()).stream())
-                .collect(Collectors.toSet());
+            Controls controls, Conditions state, Map<String, Map<String, Set<String>>> closing) {
+        var closed = new HashSet<String>();
+        for (var control : controls.controls()) {
+            if (closing.containsKey(control.name())) {
+                closed.addAll(closed(control, state, closing));
+            }
+        }
+        return closed;
     }
 
-    private static Set<Sink> working(OperatingPoint point, Collection<Sink> sinks) {
-        return sinks.stream().filter(sink -> works(point, sink)).collect(Collectors.toSet());
+    private static Set<String> closed(
+            Control control, Conditions state, Map<String, Map<String, Set<String>>> closing) {
+        return closing.getOrDefault(control.name(), Map.of())
+                .getOrDefault(Controls.position(control, state), Set.of());
+    }
+
+    private static BitSet working(OperatingPoint point, List<Sink> sinks) {
+        var working = new BitSet();
+        for (int i = 0; i < sinks.size(); i++) {
+            working.set(i, works(point, sinks.get(i)));
+        }
+        return working;
     }
 
     private static boolean works(OperatingPoint point, Sink sink) {
@@ -161,13 +189,34 @@ final class Workings {
         return Math.abs(volts) > WORKS * system;
     }
 
-    /** How often, of some terminals, one of two numbers worked without the other. */
-    Tally tally(Collection<Sink> among, String one, String other) {
+    /** How often, of all terminals, one of two numbers worked without the other. */
+    Tally tally(String one, String other) {
+        return tally(numbered(one), numbered(other), one, other);
+    }
+
+    /** The same of those of a part alone. */
+    Tally tally(Part part, String one, String other) {
+        return tally(of(part, numbered(one)), of(part, numbered(other)), one, other);
+    }
+
+    private BitSet numbered(String number) {
+        var found = new BitSet();
+        IntStream.range(0, sinks.size()).filter(i -> sinks.get(i).isOf(number)).forEach(found::set);
+        return found;
+    }
+
+    private BitSet of(Part part, BitSet among) {
+        var found = new BitSet();
+        among.stream().filter(i -> sinks.get(i).part() == part).forEach(found::set);
+        return found;
+    }
+
+    private Tally tally(BitSet ones, BitSet others, String one, String other) {
         int own = 0;
         int crossed = 0;
         for (var state : states) {
-            boolean works = among.stream().anyMatch(sink -> isOn(state, sink, one));
-            if (works != among.stream().anyMatch(sink -> isOn(state, sink, other))) {
+            boolean works = state.working.intersects(ones);
+            if (works != state.working.intersects(others)) {
                 boolean closed = state.closed.contains(works ? one : other);
                 own += closed ? 1 : 0;
                 crossed += !closed && state.closed.contains(works ? other : one) ? 1 : 0;
@@ -176,17 +225,13 @@ final class Workings {
         return new Tally(own, crossed);
     }
 
-    private static boolean isOn(State state, Sink sink, String number) {
-        return sink.isOf(number) && state.working.contains(sink);
-    }
-
-    /** Whether something of a number works in some state. */
-    boolean works(String number) {
-        return states.stream().anyMatch(state -> works(state, number));
-    }
-
-    private boolean works(State state, String number) {
-        return sinks.stream().anyMatch(sink -> isOn(state, sink, number));
+    /** Whether what is of a number works, and only while a control closes some number. */
+    boolean needs(Control control, String number) {
+        var numbered = numbered(number);
+        var working = states.stream().filter(state -> state.working.intersects(numbered)).toList();
+        return !working.isEmpty()
+                && working.stream()
+                        .noneMatch(state -> closed(control, state.conditions, closing).isEmpty());
     }
 
     /**
@@ -194,18 +239,27 @@ final class Workings {
      * alike, wherever it works at all.
      */
     boolean passes(Control control, String number) {
-        var alike =
+        var numbered = numbered(number);
+        Predicate<State> works = state -> state.working.intersects(numbered);
+        boolean worksPast =
+                states.stream()
+                        .filter(works)
+                        .anyMatch(state ->
+                                !closed(control, state.conditions, closing).contains(number));
+        if (!worksPast) {
+            return false;
+        }
+        var changing =
                 states.stream()
                         .collect(
                                 Collectors.groupingBy(state ->
                                         state.conditions.with(control.name(), control.rest())))
                         .values()
                         .stream()
-                        .filter(group -> group.stream().anyMatch(state -> works(state, number)))
+                        .filter(group -> group.stream().anyMatch(works))
                         .filter(group -> differ(group, state -> state.closed.contains(number)))
                         .toList();
-        return !alike.isEmpty()
-                && alike.stream().noneMatch(group -> differ(group, state -> works(state, number)));
+        return !changing.isEmpty() && changing.stream().noneMatch(group -> differ(group, works));
     }
 
     private static boolean differ(List<State> states, Predicate<State> what) {

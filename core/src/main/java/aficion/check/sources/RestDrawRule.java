@@ -30,6 +30,10 @@ public final class RestDrawRule implements Rule {
                 .map(peak -> Math.abs(peak.amps().value()))
                 .filter(amps -> amps > DRAWS)
                 .max(Comparator.naturalOrder())
-                .map(amps -> new Finding.DrawsAtRest(part.id(), new Amps(amps)));
+                .map(amps -> new Finding.DrawsAtRest(part.id(), new Amps(amps), works(part)));
+    }
+
+    private static boolean works(Part part) {
+        return !part.kind().lightPins().isEmpty() || !part.kind().turning().isEmpty();
     }
 }
