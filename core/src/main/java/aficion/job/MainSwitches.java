@@ -1,9 +1,7 @@
 package aficion.job;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -45,22 +43,18 @@ final class MainSwitches {
     /** The controls of switches that stay where they are put, in a lead of the battery itself. */
     private static Set<String> atBattery(Design design) {
         boolean hasKey = design.parts().stream().anyMatch(MainSwitches::isKey);
-        var seen =
-                design.parts().stream()
-                        .filter(part -> part.kind() instanceof SourceKind.Battery)
-                        .flatMap(battery -> battery.terminals().stream())
-                        .collect(Collectors.toCollection(LinkedHashSet::new));
-        var open = new ArrayDeque<>(seen);
-        while (!open.isEmpty()) {
-            var at = open.remove();
-            var part = design.part(at.part());
-            Stream.concat(
-                            design.wiresAt(at).stream().map(wire -> wire.beyond(at).terminal()),
-                            hasKey ? guards(part, at) : Stream.empty())
-                    .filter(seen::add)
-                    .forEach(open::add);
-        }
-        return seen.stream()
+        var poles = batteries(design).flatMap(battery -> battery.terminals().stream()).toList();
+        var reached =
+                Joints.reached(
+                        design,
+                        poles,
+                        at -> {
+                            var part = design.part(at.part());
+                            return Stream.concat(
+                                    Joints.inPlug(part, at),
+                                    hasKey ? Joints.guarded(part, at) : Stream.empty());
+                        });
+        return reached.stream()
                 .map(at -> design.part(at.part()).kind())
                 .filter(ControlKind.Switch.class::isInstance)
                 .map(ControlKind.Switch.class::cast)
@@ -84,7 +78,7 @@ final class MainSwitches {
                 keys.remove(candidate);
             }
         }
-        return mains;
+        return Set.copyOf(mains);
     }
 
     private boolean isKey(String control) {
@@ -144,40 +138,25 @@ final class MainSwitches {
     }
 
     private Set<Terminal> reached(String pole, String without) {
-        var seen =
-                design.parts().stream()
-                        .filter(part -> part.kind() instanceof SourceKind.Battery)
-                        .map(battery -> battery.terminal(pole))
-                        .collect(Collectors.toCollection(HashSet::new));
-        var open = new ArrayDeque<>(seen);
-        while (!open.isEmpty()) {
-            next(open.remove(), without).filter(seen::add).forEach(open::add);
-        }
-        return seen;
+        return Joints.reached(
+                design,
+                batteries(design).map(battery -> battery.terminal(pole)).toList(),
+                at -> inside(at, without));
     }
 
-    private Stream<Terminal> next(Terminal at, String without) {
+    private static Stream<Part> batteries(Design design) {
+        return design.parts().stream().filter(part -> part.kind() instanceof SourceKind.Battery);
+    }
+
+    private Stream<Terminal> inside(Terminal at, String without) {
         var part = design.part(at.part());
         boolean open =
                 part.kind() instanceof ControlKind.Switch hand && hand.control().equals(without);
-        var inside =
-                Stream.concat(
-                        part.kind().passes().stream()
-                                .flatMap(pass -> pass.across(at.pin()).stream())
-                                .map(part::terminal),
-                        guards(part, at));
         return Stream.of(
-                        design.wiresAt(at).stream().map(wire -> wire.beyond(at).terminal()),
-                        open ? Stream.<Terminal>empty() : inside,
+                        open ? Stream.<Terminal>empty() : Joints.across(part, at),
+                        Joints.guarded(part, at),
                         mounts(part, at))
                 .flatMap(found -> found);
-    }
-
-    /** Through a guard to its other side. */
-    private static Stream<Terminal> guards(Part part, Terminal at) {
-        return part.kind().seats().stream()
-                .filter(seat -> seat.meets(at.pin()))
-                .map(seat -> part.terminal(seat.in().equals(at.pin()) ? seat.out() : seat.in()));
     }
 
     /** From a case to the earth it is bolted to, and back. */

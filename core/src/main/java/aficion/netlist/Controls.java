@@ -121,9 +121,9 @@ public record Controls(List<Control> controls, List<String> levels) {
         return new Controls(List.copyOf(controls.values()), List.copyOf(levels));
     }
 
-    /** A key that parts the battery is no key but a lever. */
+    /** What parts the battery is a lever, a key that does so too. */
     private static Action action(Design design, ControlKind.Switch hand) {
-        return design.isMain(hand) && hand.action() == Action.KEY ? Action.LEVER : hand.action();
+        return design.isMain(hand) ? Action.LEVER : hand.action();
     }
 
     /** The control of a name; empty when there is none. */

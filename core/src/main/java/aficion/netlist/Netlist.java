@@ -1,6 +1,7 @@
 package aficion.netlist;
 
 import aficion.job.Design;
+import aficion.job.Joints;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Terminal;

@@ -5,6 +5,7 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.GuardKind;
 import aficion.job.JoinKind;
+import aficion.job.Joints;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;

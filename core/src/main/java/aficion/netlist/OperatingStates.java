@@ -4,6 +4,7 @@ import aficion.job.CircuitId;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.GuardKind;
+import aficion.job.Joints;
 import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
