@@ -71,24 +71,18 @@ public final class LampPinsRule implements Rule {
         boolean crossed =
                 Netlist.joined(design, lamp.terminal(one)).contains(other.terminal(two))
                         && Netlist.joined(design, lamp.terminal(two)).contains(other.terminal(one));
-        return crossed
-                ? Stream.of(other, lamp)
-                        .min(
-                                Comparator.comparing((Part each) -> !worksCrossed(assessment, each))
-                                        .thenComparing(each -> agreement(design, each)))
-                        .map(wrong ->
-                                new PathFinding.FilamentsExchanged(
-                                        wrong.id(),
-                                        one,
-                                        two,
-                                        Exchanges.feeds(design, wrong, one, two)))
-                : Optional.empty();
-    }
-
-    /** Whether each of its filaments works while what the other is for is switched on. */
-    private static boolean worksCrossed(Assessment assessment, Part lamp) {
+        if (!crossed) {
+            return Optional.empty();
+        }
         var workings = Workings.of(assessment);
-        return workings.tally(lamp, pins(lamp).getFirst(), pins(lamp).getLast()).isCrossed();
+        return Stream.of(other, lamp)
+                .min(
+                        Comparator.comparing(
+                                        (Part each) -> !workings.tally(each, one, two).isCrossed())
+                                .thenComparing(each -> agreement(design, each)))
+                .map(wrong ->
+                        new PathFinding.FilamentsExchanged(
+                                wrong.id(), one, two, Exchanges.feeds(design, wrong, one, two)));
     }
 
     /** How many terminals of the same number its filaments meet. */

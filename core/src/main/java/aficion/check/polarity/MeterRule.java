@@ -13,7 +13,6 @@ import aficion.size.Assessment;
 import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import java.util.List;
-import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 /**
@@ -33,8 +32,7 @@ public final class MeterRule implements Rule {
         return assessment.design().parts().stream()
                 .flatMap(part ->
                         switch (part.kind()) {
-                            case LoadKind.Ammeter _
-                                    when wrong(assessment, part) > right(assessment, part) ->
+                            case LoadKind.Ammeter _ when mostlyLies(assessment, part) ->
                                     Stream.of(backwards(assessment, part, "A", "B"));
                             case LoadKind.Voltmeter meter
                                     when part.mount().isEmpty()
@@ -57,18 +55,14 @@ public final class MeterRule implements Rule {
         return below > READABLE * meter.range().value() && below > span.most().value();
     }
 
-    private static long wrong(Assessment assessment, Part part) {
-        return agreements(assessment, part).filter(agreement -> agreement < 0).count();
-    }
-
-    private static long right(Assessment assessment, Part part) {
-        return agreements(assessment, part).filter(agreement -> agreement > 0).count();
-    }
-
-    private static DoubleStream agreements(Assessment assessment, Part part) {
+    /** Whether it lies in more states than it tells the truth in. */
+    private static boolean mostlyLies(Assessment assessment, Part part) {
         var points = assessment.worst().bases();
         boolean ofSource = isOfSource(points, part);
-        return points.stream().mapToDouble(point -> agreement(point, part, ofSource));
+        return points.stream()
+                        .mapToDouble(point -> Math.signum(agreement(point, part, ofSource)))
+                        .sum()
+                < 0;
     }
 
     /** Whether all that the sources give goes through it, whenever they give something. */
