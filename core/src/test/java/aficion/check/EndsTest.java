@@ -271,15 +271,7 @@ class EndsTest {
 
     private static DesignBuilder unguarded(Unguarded why, double metres, String to) {
         return with().mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1.2)))
-                .mounted(
-                        "G1",
-                        "E1",
-                        new SourceKind.Alternator(
-                                new Volts(14.2),
-                                new Amps(45),
-                                new Ohms(4),
-                                new Ratio(2.5),
-                                Optional.of(SourceKind.Alternator.Style.ONE_WIRE)))
+                .alternator("G1", 45)
                 .fuse("F1", 30)
                 .load("X1", 2)
                 .wire("F1.2", "X1.+", "2.5mm2", 1)

@@ -15,12 +15,10 @@ import aficion.job.Unguarded;
 import aficion.job.WorkshopPractice;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
-import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Leads stated to go without a guard, meters, stop lamps, and what charges. */
@@ -177,15 +175,7 @@ class LeadsAndMetersTest {
                         .earth("E1")
                         .part("B1", new SourceKind.Battery(new Volts(6), new Ohms(0.004)))
                         .part("B2", new SourceKind.Battery(new Volts(6), new Ohms(0.004)))
-                        .mounted(
-                                "G1",
-                                "E1",
-                                new SourceKind.Alternator(
-                                        new Volts(14.2),
-                                        new Amps(45),
-                                        new Ohms(4),
-                                        new Ratio(2.5),
-                                        Optional.of(SourceKind.Alternator.Style.ONE_WIRE)))
+                        .alternator("G1", 45)
                         .wire("B1.-", "E1.E", "25mm2", 0.3)
                         .wire("B2.-", "B1.+", "25mm2", 0.3)
                         .wire("G1.B+", "B2.+", "10mm2", 1);

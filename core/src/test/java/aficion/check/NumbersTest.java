@@ -75,34 +75,28 @@ class NumbersTest {
         none(dipped(with(), 1, "56b", "56a"), EXCHANGED);
     }
 
-    private static DesignBuilder lights(String side, String head) {
+    /** A switch fed at a pin that joins one or the other, and the lamp H1 and H2 of each. */
+    private static DesignBuilder two(String feed, String one, String other, String... leads) {
         return with().part(
                         "S2",
                         DesignBuilder.selector(
-                                "lights",
+                                "two",
                                 20,
-                                DesignBuilder.joins("side", "30", "58"),
-                                DesignBuilder.joins("head", "30", "56")))
-                .mounted("H1", "E1", lamp("56a"))
-                .mounted("H2", "E1", lamp("58"))
-                .wire("B1.+", "S2.30", "2.5mm2", 1)
-                .wire("S2." + side, "H2.58", "1mm2", 1)
-                .wire("S2." + head, "H1.56a", "1mm2", 1);
+                                DesignBuilder.joins("one", feed, one),
+                                DesignBuilder.joins("other", feed, other)))
+                .mounted("H1", "E1", lamp(one))
+                .mounted("H2", "E1", lamp(other.equals("56") ? "56a" : other))
+                .wire("B1.+", "S2." + feed, "2.5mm2", 1)
+                .wire("S2." + leads[0], "H1." + one, "1mm2", 1)
+                .wire("S2." + leads[1], "H2." + (other.equals("56") ? "56a" : other), "1mm2", 1);
+    }
+
+    private static DesignBuilder lights(String side, String head) {
+        return two("30", "58", "56", side, head);
     }
 
     private static DesignBuilder signals(String left, String right) {
-        return with().part(
-                        "S7",
-                        DesignBuilder.selector(
-                                "signal",
-                                20,
-                                DesignBuilder.joins("left", "49a", "L"),
-                                DesignBuilder.joins("right", "49a", "R")))
-                .mounted("H1", "E1", lamp("L"))
-                .mounted("H2", "E1", lamp("R"))
-                .wire("B1.+", "S7.49a", "2.5mm2", 1)
-                .wire("S7." + left, "H1.L", "1mm2", 1)
-                .wire("S7." + right, "H2.R", "1mm2", 1);
+        return two("49a", "L", "R", left, right);
     }
 
     @Test
