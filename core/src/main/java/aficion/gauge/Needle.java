@@ -29,7 +29,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
  * A gauge and the sender it listens to: where the needle stands over the level. The scale is the
@@ -200,18 +199,8 @@ public record Needle(
 
     /** A state in which current flows through the gauge, its sender half way. */
     private static Optional<Conditions> lit(Solver solver, Part gauge, String level) {
-        return Stream.concat(
-                        Stream.of(Conditions.REST.withEngine(OperatingStates.ROAD)),
-                        solver.netlist().controls().key().stream()
-                                .flatMap(key ->
-                                        key.positions().stream()
-                                                .map(position ->
-                                                        Conditions.REST
-                                                                .withEngine(OperatingStates.ROAD)
-                                                                .with(
-                                                                        key.name(),
-                                                                        position.name()))))
-                .map(state -> state.withLevel(level, 0.5))
+        var road = Conditions.REST.withEngine(OperatingStates.ROAD).withLevel(level, 0.5);
+        return OperatingStates.keys(solver.netlist().controls(), road).stream()
                 .filter(state -> seen(solver, gauge, state).isPresent())
                 .findFirst();
     }

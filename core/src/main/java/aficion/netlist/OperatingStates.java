@@ -194,6 +194,21 @@ public final class OperatingStates {
         return now;
     }
 
+    /** A state with the key in each of its positions; as it is where there is no key. */
+    public static List<Conditions> keys(Controls controls, Conditions state) {
+        return controls.key()
+                .map(key ->
+                        key.positions().stream()
+                                .map(position -> state.with(key.name(), position.name()))
+                                .toList())
+                .orElse(List.of(state));
+    }
+
+    /** The same with the key only where it stays by itself. */
+    public static List<Conditions> staying(Controls controls, Conditions state) {
+        return keys(controls, state).stream().filter(each -> !isHeld(controls, each)).toList();
+    }
+
     /** Whether the key is where it is in another state; so it is where there is none. */
     public static boolean isSameKey(Controls controls, Conditions one, Conditions other) {
         return controls.key()

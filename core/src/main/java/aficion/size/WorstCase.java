@@ -345,7 +345,7 @@ public final class WorstCase {
             control.positions().stream()
                     .filter(Position::springs)
                     .forEach(position -> {
-                        for (var key : keys(controls)) {
+                        for (var key : OperatingStates.keys(controls, Conditions.REST)) {
                             before.add(key.with(control.name(), position.name()));
                         }
                     });
@@ -353,21 +353,12 @@ public final class WorstCase {
         return before;
     }
 
-    private static List<Conditions> keys(Controls controls) {
-        return controls.key()
-                .map(key ->
-                        key.positions().stream()
-                                .map(position -> Conditions.REST.with(key.name(), position.name()))
-                                .toList())
-                .orElse(List.of(Conditions.REST));
-    }
-
     /** At rest; and for each position of the key everything else where it loads the source most. */
     private static Set<Conditions> heaviest(Answers answers) {
         var netlist = answers.netlist();
         var metal = new Metal(netlist);
         var heaviest = new LinkedHashSet<>(List.of(Conditions.REST));
-        for (var key : keys(netlist.controls())) {
+        for (var key : OperatingStates.keys(netlist.controls(), Conditions.REST)) {
             heaviest.add(
                     OperatingStates.heaviest(
                             netlist.design(), key, state -> drawn(answers, metal, state)));

@@ -8,6 +8,7 @@ import aficion.job.Part;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
+import aficion.netlist.OperatingStates;
 import aficion.quantity.Watts;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
@@ -94,15 +95,7 @@ public final class FlasherRule implements Rule {
     private static Set<Conditions> states(Assessment assessment, Part part) {
         var design = assessment.design();
         var states = new LinkedHashSet<Conditions>();
-        var keys = new LinkedHashSet<>(Set.of(Conditions.REST));
-        Controls.of(design)
-                .key()
-                .ifPresent(key ->
-                        key.positions()
-                                .forEach(position ->
-                                        keys.add(
-                                                Conditions.REST.with(
-                                                        key.name(), position.name()))));
+        var keys = OperatingStates.keys(assessment.netlist().controls(), Conditions.REST);
         for (var circuit : new Subject.OfPart(part.id()).circuits(design)) {
             for (var control : Controls.of(design, circuit).controls()) {
                 for (var position : control.positions()) {

@@ -3,14 +3,12 @@ package aficion.check.function;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
-import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
+import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -47,23 +45,14 @@ public final class ParkRule implements Rule {
             Assessment assessment, Part part, LoadKind.WiperMotor wiper, double level) {
         var answers = assessment.answers();
         int body = assessment.netlist().inside(part.id()).get("body");
-        return keys(assessment.design()).stream()
-                .map(key -> answers.demand(key.withLevel(wiper.level(), level)))
+        return OperatingStates.staying(
+                        assessment.netlist().controls(),
+                        Conditions.REST.withLevel(wiper.level(), level))
+                .stream()
+                .map(answers::demand)
                 .anyMatch(outcome ->
                         outcome instanceof Outcome.Solved(var point)
                                 && Math.abs(point.branchAmps(body))
                                         > RUNS * wiper.running().value());
-    }
-
-    /** At rest in each position of the key that stays. */
-    private static List<Conditions> keys(Design design) {
-        return Controls.of(design)
-                .key()
-                .map(key ->
-                        key.positions().stream()
-                                .filter(position -> !position.springs())
-                                .map(position -> Conditions.REST.with(key.name(), position.name()))
-                                .toList())
-                .orElse(List.of(Conditions.REST));
     }
 }

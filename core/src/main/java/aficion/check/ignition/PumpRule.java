@@ -6,7 +6,7 @@ import aficion.check.finding.Rule;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
+import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.solve.Answers;
 import aficion.solve.Outcome;
@@ -40,19 +40,12 @@ public final class PumpRule implements Rule {
     }
 
     private static Optional<Conditions> running(Assessment assessment, Answers answers, Part part) {
-        var controls = Controls.of(assessment.design());
-        return controls.key().stream()
-                .flatMap(key ->
-                        key.positions().stream()
-                                .filter(position -> !position.springs())
-                                .map(position -> Conditions.REST.with(key.name(), position.name())))
-                .map(state -> {
-                    var empty = state;
-                    for (var level : controls.levels()) {
-                        empty = empty.withLevel(level, 0);
-                    }
-                    return empty;
-                })
+        var controls = assessment.netlist().controls();
+        var empty = Conditions.REST;
+        for (var level : controls.levels()) {
+            empty = empty.withLevel(level, 0);
+        }
+        return OperatingStates.staying(controls, empty).stream()
                 .filter(state ->
                         answers.demand(state) instanceof Outcome.Solved(var point)
                                 && point.across(part.id(), "body")

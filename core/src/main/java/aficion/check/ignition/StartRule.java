@@ -7,6 +7,7 @@ import aficion.job.Part;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
+import aficion.netlist.OperatingStates;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.solve.Answers;
@@ -26,7 +27,7 @@ public final class StartRule implements Rule {
         var design = assessment.design();
         return assessment.netlist().controls().key().stream()
                 .flatMap(key -> {
-                    var points = points(assessment.answers(), key);
+                    var points = points(assessment.answers());
                     return design.parts().stream()
                             .filter(part -> part.kind().ignites())
                             .filter(part -> points.stream().anyMatch(point -> fed(point, part)))
@@ -37,9 +38,9 @@ public final class StartRule implements Rule {
                 });
     }
 
-    private static List<OperatingPoint> points(Answers answers, Control key) {
-        return key.positions().stream()
-                .map(position -> answers.solve(Conditions.REST.with(key.name(), position.name())))
+    private static List<OperatingPoint> points(Answers answers) {
+        return OperatingStates.keys(answers.netlist().controls(), Conditions.REST).stream()
+                .map(answers::solve)
                 .flatMap(outcome -> outcome.settled().stream())
                 .toList();
     }
