@@ -3,6 +3,7 @@ package aficion.check;
 import aficion.check.earthing.EarthSwitchRule;
 import aficion.check.earthing.GaugeRule;
 import aficion.check.earthing.SharedEarthRule;
+import aficion.check.earthing.StrapRule;
 import aficion.check.earthing.WireReturnRule;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
@@ -89,6 +90,7 @@ public final class Findings {
                     new UnknownRule(),
                     new BatteryRule(),
                     new PartingRule(),
+                    new StrapRule(),
                     new ChargingRule(),
                     new LeadLimitRule(),
                     new NeverWorksRule(),

@@ -2,18 +2,25 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
+import aficion.fault.Fault;
+import aficion.fault.Faulty;
 import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
+import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
 import aficion.solve.Answers;
+import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * All that is worked out of one design, once: its worst case, the sizing of every wire and the
@@ -94,6 +101,26 @@ public record Assessment(
     /** What a lead leads to away from the source, up to the next guards. */
     public Set<Terminal> beyond(Wire wire) {
         return guarding.beyond(wire).terminals();
+    }
+
+    /**
+     * What a dead short at the far end of a wire draws through it at the least, in the state in
+     * which it carries most, from full batteries alone; empty where it is dead in it.
+     */
+    public Optional<Amps> shorted(Wire wire) {
+        var when =
+                worst.steady(wire)
+                        .map(peak -> peak.point().conditions())
+                        .orElse(Conditions.REST)
+                        .withEngine(new Rpm(0))
+                        .withCharge(new Ratio(1));
+        return Stream.of(Fault.Place.FIRST_END, Fault.Place.SECOND_END)
+                .map(end -> Faulty.of(netlist(), new Fault.Chafed(wire.id(), end)))
+                .flatMap(faulty -> new Solver(faulty).demand(when).settled().stream())
+                .map(point -> Math.abs(point.through(wire).value()))
+                .max(Comparator.naturalOrder())
+                .filter(amps -> amps > 0)
+                .map(Amps::new);
     }
 
     /**

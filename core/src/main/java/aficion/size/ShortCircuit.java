@@ -4,8 +4,10 @@ import aficion.catalogue.Conductor;
 import aficion.catalogue.Insulation;
 import aficion.catalogue.TimeBand;
 import aficion.job.Wire;
+import aficion.quantity.Amps;
 import aficion.quantity.Kelvins;
 import aficion.quantity.Seconds;
+import java.util.Optional;
 
 /**
  * What a wire stands until a guard opens. In a dead short I²·t = (k·S)², as long as no heat leaves
@@ -70,8 +72,20 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
 
     /** Whether in any dead short it lasts until a fuse opens at its slowest. */
     public boolean outlives(Guard.Fitted fuse) {
-        for (double multiple = DEAD; multiple < MOST; multiple *= STEP) {
-            double amps = multiple * fuse.marking().value();
+        return outlives(fuse, Optional.empty());
+    }
+
+    /**
+     * The same where the source may give less in a dead short, down to so many amps, as far as that
+     * is known. What it bears for good it bears.
+     */
+    public boolean outlives(Guard.Fitted fuse, Optional<Amps> least) {
+        double marking = fuse.marking().value();
+        double dead = DEAD * marking;
+        double from =
+                least.map(amps -> Math.clamp(amps.value(), Math.min(forGood, dead), dead))
+                        .orElse(dead);
+        for (double amps = from; amps < MOST * marking; amps *= STEP) {
             double takes = fuse.type().seconds(fuse.marking(), amps, TimeBand.Edge.SLOWEST);
             boolean lasts =
                     takes > ADIABATIC ? amps <= carries(takes) : amps * amps * takes <= stands;

@@ -129,7 +129,7 @@ final class Round {
         }
         holds = lasts(state);
         works.remember(network);
-        scorching.remember();
+        scorching.remember(state);
         base = network.remember();
         var wires = share(design.wires(), share, shares);
         var matters = matters(share(poorer, share, shares));

@@ -5,6 +5,8 @@ import aficion.catalogue.WireSize;
 import aficion.catalogue.Zone;
 import aficion.job.Wire;
 import aficion.job.WireId;
+import aficion.netlist.Branch;
+import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Seconds;
@@ -24,6 +26,7 @@ final class Scorching {
     private final Network network;
     private final Limits limits;
     private final double[] before;
+    private int[] flat = {};
 
     /**
      * What the wires of a design stand, in its order: the same in every state.
@@ -77,8 +80,15 @@ final class Scorching {
         return Stream.concat(own.stream(), guards.ending(wire, guard).stream());
     }
 
-    /** Remembers what every wire carries before the faults. */
-    void remember() {
+    /** Remembers what every wire carries before the faults, and which batteries are flat. */
+    void remember(Conditions state) {
+        flat =
+                state.charge().value() > 0
+                        ? new int[0]
+                        : network.netlist()
+                                .sources()
+                                .filter(i -> network.branch(i) instanceof Branch.Source)
+                                .toArray();
         for (int i = 0; i < before.length; i++) {
             before[i] = Math.abs(network.amps(limits.branches[i]));
         }
@@ -90,8 +100,17 @@ final class Scorching {
                 : Math.abs(network.amps(limits.branches[wire]));
     }
 
+    /** What flat batteries give: for seconds at most, amps. */
+    private double lent() {
+        double lent = 0;
+        for (int battery : flat) {
+            lent += Math.max(0, -network.amps(battery));
+        }
+        return lent;
+    }
+
     /**
-     * The wire that passes its limit first within a time.
+     * The wire that passes its limit first within a time. A flat battery gives nothing for longer.
      *
      * @param within seconds
      * @param chafe what lies bare meanwhile, or did last
@@ -101,6 +120,7 @@ final class Scorching {
         double soonest = Math.min(within, ShortCircuit.ADIABATIC);
         int hottest = -1;
         double most = 1;
+        double lent = lent();
         for (int i = 0; i < before.length; i++) {
             double amps = amps(i, chafe);
             if (amps < GROWN * before[i]) {
@@ -110,10 +130,11 @@ final class Scorching {
                 soonest = limits.stands[i].stands() / (amps * amps);
                 weakest = i;
             }
-            if (within > ShortCircuit.ADIABATIC && amps > most * limits.stands[i].forGood()) {
+            double lasting = amps - lent;
+            if (within > ShortCircuit.ADIABATIC && lasting > most * limits.stands[i].forGood()) {
                 double allowed = Math.max(limits.overload[i], limits.stands[i].carries(within));
-                if (amps > most * allowed) {
-                    most = amps / allowed;
+                if (lasting > most * allowed) {
+                    most = lasting / allowed;
                     hottest = i;
                 }
             }

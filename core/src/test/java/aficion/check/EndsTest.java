@@ -269,6 +269,28 @@ class EndsTest {
         return joined ? builder.wire("X1.+", "X2.+", "2.5mm2", 1) : builder;
     }
 
+    private static DesignBuilder behindBoth(String link, String branch) {
+        return twice(false)
+                .load("X3", 2)
+                .wire("X1.+", "X2.+", link, 1)
+                .wire("X2.+", "X3.+", branch, 1);
+    }
+
+    /** 20 A together: what lies behind both bears them; what joins them sees one at a time. */
+    @Test
+    void aWireThatTwoGuardsFeedBearsBoth() {
+        var thin = found(behindBoth("2.5mm2", "0.75mm2"), PathFinding.GuardsTogether.class);
+
+        assertThat(thin)
+                .singleElement()
+                .satisfies(found -> {
+                    assertThat(found.wire()).hasToString("w7");
+                    assertThat(found.pass().value()).isEqualTo(20);
+                    assertThat(found.bears().value()).isBetween(10.0, 20.0);
+                });
+        none(behindBoth("0.75mm2", "2.5mm2"), PathFinding.GuardsTogether.class);
+    }
+
     private static DesignBuilder unguarded(Unguarded why, double metres, String to) {
         return with().mounted("M1", "E1", new LoadKind.Starter(new Ohms(0.05), new Ohms(1.2)))
                 .alternator("G1", 45)

@@ -13,6 +13,8 @@ import aficion.check.finding.PathFinding;
 import aficion.check.finding.Severity;
 import aficion.job.DesignBuilder;
 import aficion.job.GuardKind;
+import aficion.job.JoinKind;
+import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.Unguarded;
@@ -22,8 +24,10 @@ import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
+import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
@@ -174,6 +178,53 @@ class ProtectionTest {
                         .wire("F1.2", "X1.+", "6mm2", 1);
 
         assertThat(found(wired, Finding.GuardLargerThanWire.class)).hasSize(findings);
+    }
+
+    /**
+     * A lead to its own guard bears less for good than the guard before it passes: it lasts as long
+     * as a short opens that, and 12.6 V over a quarter of an ohm, 50 A, do not.
+     */
+    @ParameterizedTest
+    @CsvSource({"0.006, 0", "0.24, 1"})
+    void aShortLeadNeedsASourceThatOpensTheGuardBeforeIt(double ohms, int findings) {
+        var wired =
+                new DesignBuilder(12)
+                        .battery(ohms)
+                        .fuse("F1", 40)
+                        .fuse("F2", 10)
+                        .load("X1", 2)
+                        .wire("B1.-", "E1.E", "25mm2", 0.3)
+                        .wire("B1.+", "F1.1", "10mm2", 0.15)
+                        .stated(Unguarded.WITHIN_REACH)
+                        .wire("F1.2", "F2.1", "2.5mm2", 0.2)
+                        .wire("F2.2", "X1.+", "2.5mm2", 1);
+
+        assertThat(found(wired, Finding.GuardLargerThanWire.class))
+                .hasSize(findings)
+                .allSatisfy(each -> assertThat(each.wire()).hasToString("w3"));
+    }
+
+    private static DesignBuilder onRubber(String back, Kind heavy) {
+        return DesignBuilder.twelveVolts()
+                .part("E2", new JoinKind.EarthPoint(JoinKind.Mass.ENGINE, new Ohms(0.001)))
+                .mounted("M1", "E2", heavy)
+                .wire("E2.E", back, "25mm2", 0.4);
+    }
+
+    /** The engine stands on rubber: without its strap the starter's amps go where they can. */
+    @Test
+    void anEngineHasItsStrap() {
+        var starter = new LoadKind.Starter(new Ohms(0.05), new Ohms(1.2));
+        var alone = onRubber("M1.31", starter);
+        var found = found(alone, PathFinding.StrapMissing.class);
+
+        assertThat(found).singleElement().satisfies(each -> mends(alone, each));
+        assertThat(found.getFirst().part()).isEqualTo(new PartId("E2"));
+        assertThat(found(onRubber("E1.E", starter), PathFinding.StrapMissing.class)).isEmpty();
+        var lamp =
+                new LoadKind.Lamp(
+                        new Volts(12), List.of(new LoadKind.Filament("58", new Watts(5))));
+        assertThat(found(onRubber("M1.31", lamp), PathFinding.StrapMissing.class)).isEmpty();
     }
 
     /** The strap of the battery takes back what a short behind its largest guard draws. */

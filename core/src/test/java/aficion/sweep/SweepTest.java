@@ -9,6 +9,7 @@ import aficion.job.PartId;
 import aficion.job.WireId;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Ratio;
 import aficion.size.WorstCase;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -57,6 +58,28 @@ class SweepTest {
         assertThat(opens.amps().value()).isBetween(150.0, 400.0);
         double multiple = opens.amps().value() / 10;
         assertThat(opens.within().value()).isCloseTo(0.1 * Math.pow(6 / multiple, 2), within(1e-9));
+    }
+
+    /** What a weak battery gives opens no 40 A: full it burns the lead, flat it cannot for long. */
+    @Test
+    void aFlatBatteryBurnsNothingForLong() {
+        var weak =
+                new DesignBuilder(12)
+                        .battery(0.24)
+                        .fuse("F1", 40)
+                        .lamp("H1", 21)
+                        .wire("B1.-", "E1.E", "25mm2", 0.3)
+                        .wire("B1.+", "F1.1", "10mm2", 0.2)
+                        .wire("F1.2", "H1.58", "2.5mm2", 0.2)
+                        .build();
+        var sweep = Sweep.of(Netlist.of(weak));
+        var flat = Conditions.REST.withCharge(new Ratio(0));
+        var bare = chafed("w3", Fault.Place.MIDDLE);
+
+        assertThat(effect(sweep.effects(List.of(Conditions.REST), _ -> true), bare).danger())
+                .isEqualTo(Consequence.Danger.BURNS);
+        assertThat(effect(sweep.effects(List.of(flat), _ -> true), bare).danger())
+                .isNotEqualTo(Consequence.Danger.BURNS);
     }
 
     /** Before the fuse nothing opens: the lead of 0.35 mm² burns. */

@@ -2,6 +2,7 @@ package aficion.files;
 
 import aficion.check.Findings;
 import aficion.check.finding.Finding;
+import aficion.check.finding.PathFinding;
 import aficion.check.finding.Severity;
 import aficion.fault.Fault;
 import aficion.job.Design;
@@ -22,28 +23,48 @@ import java.util.stream.Collectors;
 
 /**
  * What the sweep burns, check has called a danger there: at the wire that burns or is chafed, at an
- * end of it or at its guard. Only a fault before the first guard is left out, where it burns a lead
- * stated to have none or the battery's own earth.
+ * end of it, at its guard or at the lead without a guard that feeds it; or bare metal shorts a
+ * battery or the strap of the engine is missing, which is to be mended before anything else. Only a
+ * fault before the first guard is left out, where it burns a lead stated to have none or the
+ * battery's own earth.
  */
 final class BurningLaw {
     private final Assessment assessment;
     private final Design design;
     private final Set<String> dangers;
+    private final List<Wire> bare;
+    private final boolean isFirst;
 
     private BurningLaw(Design design) {
         this.design = design;
         this.assessment = Assessment.of(design);
-        this.dangers =
+        var found =
                 Findings.of(assessment).stream()
                         .filter(finding -> finding.severity() == Severity.DANGER)
+                        .toList();
+        this.dangers =
+                found.stream()
                         .map(Finding::subject)
                         .map(subject -> subject.place())
                         .collect(Collectors.toSet());
+        this.bare =
+                found.stream()
+                        .filter(Finding.LeadWithoutGuard.class::isInstance)
+                        .map(finding -> design.wire(((Finding.LeadWithoutGuard) finding).wire()))
+                        .toList();
+        this.isFirst =
+                found.stream()
+                        .anyMatch(finding ->
+                                finding instanceof PathFinding.DeadShort
+                                        || finding instanceof PathFinding.StrapMissing);
     }
 
     /** What burns in a job without being called a danger. */
     static List<String> broken(Design design) {
         var law = new BurningLaw(design);
+        if (law.isFirst) {
+            return List.of();
+        }
         return Sweep.of(Netlist.of(design)).effects().stream().flatMap(law::uncalled).toList();
     }
 
@@ -99,6 +120,12 @@ final class BurningLaw {
         if (assessment.guard(wire) instanceof Guard.Guarded(var fuses)) {
             fuses.forEach(fuse -> places.add(fuse.seat().part().value()));
         }
+        bare.stream()
+                .filter(lead ->
+                        assessment.guard(wire) instanceof Guard.Unguarded
+                                && design.wire(wire).terminals().stream()
+                                        .anyMatch(assessment.beyond(lead)::contains))
+                .forEach(lead -> places.add(lead.id().value()));
         return places;
     }
 }

@@ -79,6 +79,18 @@ public interface PathFinding {
         }
     }
 
+    /** Two guards that together pass more for good than a wire which both feed bears. */
+    record GuardsTogether(FuseSeat fuse, FuseSeat other, Amps pass, WireId wire, Amps bears)
+            implements Finding.AboutFuse, Finding.Danger {}
+
+    /** A mass that takes back a starter's or a charger's current and has no way to the battery. */
+    record StrapMissing(PartId part, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.Danger {
+        public StrapMissing {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** Two guards that feed one circuit: with one out it is still live. */
     record TwoGuards(FuseSeat fuse, FuseSeat other, Conditions when)
             implements Finding.AboutFuse, Finding.ToFix {}

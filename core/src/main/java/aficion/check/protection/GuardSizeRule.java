@@ -53,8 +53,19 @@ public final class GuardSizeRule implements Rule {
                 .fuse()
                 .flatMap(fuse ->
                         assessment.ending(wire).isPresent()
-                                ? melting(assessment, sizing, fuse, heat -> heat.outlives(fuse))
+                                ? ending(assessment, sizing, fuse)
                                 : found(assessment, sizing, fuse));
+    }
+
+    /** A short lead to its own fuse: of what the source gives in a short it bears each. */
+    private static Optional<Finding> ending(
+            Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+        var wire = sizing.wire();
+        if (ShortCircuit.of(wire).isGuardedBy(fuse)) {
+            return Optional.empty();
+        }
+        var least = assessment.shorted(wire);
+        return melting(assessment, sizing, fuse, heat -> heat.outlives(fuse, least));
     }
 
     /** A lead without a guard before the guard it ends at, and never a thinner one. */

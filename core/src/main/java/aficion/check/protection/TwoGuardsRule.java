@@ -3,16 +3,22 @@ package aficion.check.protection;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
+import aficion.job.Wire;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
+import aficion.quantity.Amps;
 import aficion.size.Assessment;
+import aficion.size.Guard;
+import aficion.size.Guards;
 import aficion.size.Metal;
+import aficion.size.ShortCircuit;
 import aficion.size.WorstCase;
 import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,13 +30,19 @@ import java.util.stream.Stream;
 
 /**
  * Guards that feed one circuit together: with one of them out, both its sides are still live from
- * the same battery, by way of another.
+ * the same battery, by way of another. Worse where a wire behind them bears what one of them passes
+ * for good, and not what both do.
  */
 public final class TwoGuardsRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var seats = FuseSeat.of(assessment.design());
         return seats.size() < 2 ? Stream.empty() : new Trial(assessment, seats).found();
+    }
+
+    /** What warms a wire to the limit of its cover where it runs, in amps. */
+    private static double bears(Wire wire) {
+        return ShortCircuit.of(wire).forGood();
     }
 
     /**
@@ -42,6 +54,7 @@ public final class TwoGuardsRule implements Rule {
         private final Netlist netlist;
         private final Metal metal;
         private final Answers answers;
+        private final Guards guarding;
         private final List<FuseSeat> seats;
         private final List<Conditions> states;
         private final Map<Conditions, Optional<Metal.Bond>> tried = new HashMap<>();
@@ -51,6 +64,7 @@ public final class TwoGuardsRule implements Rule {
             this.netlist = assessment.netlist();
             this.metal = assessment.worst().metal();
             this.answers = assessment.answers();
+            this.guarding = assessment.guarding();
             this.seats = seats;
             this.states = states(assessment.worst());
         }
@@ -93,10 +107,77 @@ public final class TwoGuardsRule implements Rule {
         }
 
         Stream<Finding> found() {
-            return IntStream.range(0, seats.size()).boxed().flatMap(i -> found(i).stream());
+            return IntStream.range(0, seats.size())
+                    .boxed()
+                    .flatMap(i -> found(i).stream())
+                    .flatMap(two -> Stream.concat(Stream.of(two), together(two).stream()));
         }
 
-        private Optional<Finding> found(int index) {
+        /** The weakest wire that both feed from one side, where it bears one of them, not both. */
+        private Optional<Finding> together(PathFinding.TwoGuards two) {
+            var without = two.when().withPulled(two.fuse(), true).withPulled(two.other(), true);
+            return answers.demand(without)
+                    .settled()
+                    .flatMap(point ->
+                            netlist.design().wires().stream()
+                                    .filter(wire -> carries(two, wire).size() == 2)
+                                    .filter(wire -> takesBoth(two, wire, point))
+                                    .min(Comparator.comparingDouble(TwoGuardsRule::bears)))
+                    .flatMap(wire -> together(two, wire));
+        }
+
+        private Optional<Finding> together(PathFinding.TwoGuards two, Wire wire) {
+            var carries = carries(two, wire);
+            double bears = bears(wire);
+            double pass = carries.stream().mapToDouble(amps -> amps).sum();
+            return carries.stream().allMatch(amps -> amps <= bears) && pass > bears
+                    ? Optional.of(
+                            new PathFinding.GuardsTogether(
+                                    two.fuse(),
+                                    two.other(),
+                                    new Amps(pass),
+                                    wire.id(),
+                                    new Amps(bears)))
+                    : Optional.empty();
+        }
+
+        /** What those of the two that guard a wire carry for good, in amps. */
+        private List<Double> carries(PathFinding.TwoGuards two, Wire wire) {
+            return guarding.of(wire.id()) instanceof Guard.Guarded(var fuses)
+                    ? fuses.stream()
+                            .filter(fuse ->
+                                    fuse.seat().equals(two.fuse())
+                                            || fuse.seat().equals(two.other()))
+                            .map(fuse -> fuse.carries().value())
+                            .toList()
+                    : List.of();
+        }
+
+        /** Whether one end of a wire is fed by both without it. */
+        private boolean takesBoth(PathFinding.TwoGuards two, Wire wire, OperatingPoint point) {
+            int branch = netlist.branch(wire);
+            var bond = metal.in(point);
+            var outs =
+                    Stream.of(two.fuse(), two.other())
+                            .map(this::branch)
+                            .flatMap(fuse -> Stream.of(netlist.a(fuse), netlist.b(fuse)))
+                            .filter(node -> bond.batteries(node).isEmpty() && !bond.earthed(node))
+                            .toList();
+            return Stream.of(netlist.a(branch), netlist.b(branch))
+                    .anyMatch(end ->
+                            outs.stream()
+                                    .allMatch(out ->
+                                            out.equals(end)
+                                                    || netlist.leads(
+                                                            out,
+                                                            end,
+                                                            i ->
+                                                                    i != branch
+                                                                            && metal.joins(
+                                                                                    point, i))));
+        }
+
+        private Optional<PathFinding.TwoGuards> found(int index) {
             var seat = seats.get(index);
             return states.stream()
                     .filter(state -> isFedWithout(seat, state))
