@@ -14,6 +14,7 @@ import aficion.quantity.Amps;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -157,30 +158,65 @@ public final class Guards {
         return design.part(terminal.part());
     }
 
+    /**
+     * A guard of what hangs together stands between it and a live pole on some way, be it by way of
+     * other guards; what leads on from it to other things does not.
+     */
     private void liveSide() {
-        var level = reach(live);
-        level.wires.forEach(wire -> guards.putIfAbsent(wire, new Guard.Unguarded()));
-        var reached = new HashSet<>(level.terminals);
-        var crossed = level.fuses;
-        while (!crossed.isEmpty()) {
-            Map<WireId, Set<Guard.Fitted>> found = new HashMap<>();
-            var fuses = new LinkedHashSet<Crossing>();
-            var terminals = new HashSet<Terminal>();
-            for (var crossing : crossed) {
-                if (reached.contains(crossing.beyond())) {
-                    continue;
+        var fed = new Fed();
+        fed.regions
+                .getFirst()
+                .wires
+                .forEach(wire -> guards.putIfAbsent(wire, new Guard.Unguarded()));
+        for (int i = 1; i < fed.regions.size(); i++) {
+            var guard = new Guard.Guarded(fed.feeding(i));
+            fed.regions.get(i).wires.forEach(wire -> guards.putIfAbsent(wire, guard));
+        }
+    }
+
+    /** What hangs together between guards, from the live poles on; those are in the first. */
+    private final class Fed {
+        private final List<Reach> regions = new ArrayList<>();
+        private final Map<Terminal, Integer> region = new HashMap<>();
+
+        Fed() {
+            add(reach(live));
+            for (int i = 0; i < regions.size(); i++) {
+                for (var crossing : regions.get(i).fuses) {
+                    if (!region.containsKey(crossing.beyond())) {
+                        add(reach(List.of(crossing.beyond())));
+                    }
                 }
-                var next = reach(List.of(crossing.beyond()));
-                next.wires.forEach(wire ->
-                        found.computeIfAbsent(wire, _ -> new LinkedHashSet<>())
-                                .add(crossing.fuse()));
-                fuses.addAll(next.fuses);
-                terminals.addAll(next.terminals);
             }
-            found.forEach(
-                    (wire, by) -> guards.putIfAbsent(wire, new Guard.Guarded(List.copyOf(by))));
-            reached.addAll(terminals);
-            crossed = fuses;
+        }
+
+        private void add(Reach reach) {
+            reach.terminals.forEach(terminal -> region.put(terminal, regions.size()));
+            regions.add(reach);
+        }
+
+        private int beyond(Crossing crossing) {
+            return Objects.requireNonNull(region.get(crossing.beyond()));
+        }
+
+        /** The guards from whose other side a way leads to a live pole that does not come here. */
+        List<Guard.Fitted> feeding(int here) {
+            var live = new BitSet();
+            var open = new ArrayDeque<>(List.of(0));
+            live.set(0);
+            while (!open.isEmpty()) {
+                for (var crossing : regions.get(open.remove()).fuses) {
+                    int next = beyond(crossing);
+                    if (next != here && !live.get(next)) {
+                        live.set(next);
+                        open.add(next);
+                    }
+                }
+            }
+            return guards(
+                    regions.get(here).fuses.stream()
+                            .filter(crossing -> live.get(beyond(crossing)))
+                            .toList());
         }
     }
 

@@ -509,6 +509,11 @@ public final class Network {
         return (one > 0 ? work[rank[one]] : 0) - (other > 0 ? work[rank[other]] : 0);
     }
 
+    /** By how much the ampere that was injected last raises a node, volts. */
+    double raised(int node) {
+        return node > 0 ? work[rank[node]] : 0;
+    }
+
     /**
      * The change of every node's volts, by node, for one ampere into one node and out of another.
      */

@@ -33,6 +33,12 @@ public final class Solver {
     /** Amps that no resistance is settled for. */
     private static final double NEXT_TO_NOTHING = 1e-5;
 
+    /** What a stabiliser resists that has no need to feed, ohms. */
+    private static final double OPEN = 1e6;
+
+    /** Behind so many ohms there is nothing to feed. */
+    private static final double BLIND = 1e8;
+
     /** After so many times a step that has been shortened does not grow again. */
     private static final int MOST_OVERSHOT = 8;
 
@@ -380,13 +386,29 @@ public final class Solver {
         return switch (settling.law()) {
             case Branch.Law.Dwell dwell -> dwelling(dwell, behind);
             case Branch.Law.MeanVolts(var sense, var target) -> {
-                double out = Math.abs(network.volts(settling.b()) - network.volts(sense));
-                boolean blind = network.floats(sense) || out < 1e-6 || Math.abs(amps) < 1e-9;
+                double out = network.volts(settling.b()) - network.volts(sense);
+                double raises =
+                        behind / seen * (network.raised(sense) - network.raised(settling.b()));
+                boolean blind = network.floats(sense) || behind > BLIND || raises <= 0;
                 yield blind
                         ? settling.least()
-                        : Math.abs(open) / (Math.abs(amps) * target / out) - behind;
+                        : feeding(target, out, raises, amps, Math.signum(out) * open, behind);
             }
         };
+    }
+
+    /**
+     * The resistance behind which so many volts come out, be its output fed from elsewhere too;
+     * next to none passes where that alone gives as many.
+     *
+     * @param raises by how many volts each ampere more that passes raises what comes out
+     */
+    private static double feeding(
+            double target, double out, double raises, double amps, double open, double behind) {
+        double wanted = Math.signum(out) * amps + (target - Math.abs(out)) / raises;
+        return wanted <= Math.abs(open) / OPEN
+                ? OPEN
+                : Math.max(0, open - wanted * behind) / wanted;
     }
 
     /**

@@ -49,6 +49,38 @@ class GuardsTest {
                 new Solver(Netlist.of(design)).demand(Conditions.REST).settled().orElseThrow());
     }
 
+    /** A lead that a fuse of the first row feeds and, from behind, one of the second. */
+    @Test
+    void everyGuardThatFeedsAWireGuardsIt() {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 40)
+                        .fuse("F2", 30)
+                        .fuse("F3", 5)
+                        .fuse("F4", 10)
+                        .load("X1", 1)
+                        .wire("B1.+", "F1.1", "10mm2", 0.2)
+                        .wire("F1.2", "F2.1", "6mm2", 1)
+                        .wire("B1.+", "F3.1", "1mm2", 0.2)
+                        .wire("F3.2", "F2.2", "1mm2", 1)
+                        .wire("F2.2", "F4.1", "1mm2", 1)
+                        .wire("F4.2", "X1.+", "1mm2", 1)
+                        .build();
+        var guards = Guards.in(design);
+
+        assertThat(markings(guards, "w2")).isEmpty();
+        assertThat(markings(guards, "w3")).containsExactlyInAnyOrder(40.0, 30.0);
+        assertThat(markings(guards, "w5")).containsExactlyInAnyOrder(5.0, 30.0);
+        assertThat(markings(guards, "w6")).containsExactlyInAnyOrder(5.0, 30.0);
+        assertThat(markings(guards, "w7")).containsExactly(10.0);
+    }
+
+    private static List<Double> markings(Guards guards, String wire) {
+        return guards.of(new WireId(wire)) instanceof Guard.Guarded(var fuses)
+                ? fuses.stream().map(fuse -> fuse.marking().value()).toList()
+                : List.of();
+    }
+
     /** A blade fuse opens from 1.35 times its marking on (ISO 8820-3). */
     @Test
     void whatIsAskedForOpensAGuard() {

@@ -25,6 +25,8 @@ import aficion.quantity.Watts;
 import aficion.size.Supply;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class OperatingPointTest {
 
@@ -395,6 +397,26 @@ class OperatingPointTest {
         var full = solved(design.build(), Conditions.REST.withLevel("fuel", 1));
 
         assertThat(amps(full, 3)).isGreaterThan(12.6 / 93.1);
+    }
+
+    /**
+     * Gauge, sender and its own heater of 65 Ω take 38.3 Ω together: fed past it by 5 Ω they get
+     * 12.7 · 38.3/43.3 V and it lets go; by 500 Ω it makes up for all but 2.7/500 A.
+     */
+    @ParameterizedTest
+    @CsvSource({"5, 11.23, 0", "500, 10, 0.256"})
+    void aStabiliserThatIsFedFromBehind(double ohms, double volts, double passes) {
+        var design =
+                stabilised()
+                        .mounted("V1", "E1", new JoinKind.Stabiliser(new Volts(10)))
+                        .part("R2", new JoinKind.Resistor(new Ohms(ohms)))
+                        .wire("B1.+", "R2.1", "1mm2", 1)
+                        .wire("R2.2", "V1.I", "1mm2", 1)
+                        .build();
+        var full = solved(design, Conditions.REST.withLevel("fuel", 1));
+
+        assertThat(volts(full, "V1.I")).isCloseTo(volts, within(0.02));
+        assertThat(amps(full, 2)).isCloseTo(passes, within(0.001));
     }
 
     /** 1.35 mΩ more or less: the diode loses about 0.8 V on the way and nothing flows back. */
