@@ -6,13 +6,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.check.finding.SourceFinding.IsolatorDoesNotStop;
 import aficion.check.finding.SourceFinding.LoadDump;
+import aficion.job.Action;
+import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
+import aficion.job.Position;
+import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -63,6 +68,35 @@ class PartingTest {
                 });
         none(isolated("B1.+"), LoadDump.class);
         none(isolated("B1.+"), IsolatorDoesNotStop.class);
+    }
+
+    /** However many sources there are and positions they run in, each is named once. */
+    @Test
+    void eachSourceIsNamedOnceAndTheIsolatorOnce() {
+        var run = List.of(new Contact("30", "15"));
+        var key =
+                new ControlKind.Switch(
+                        Action.KEY,
+                        "lock",
+                        List.of("30", "15"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("one", false, run),
+                                new Position("two", false, run)),
+                        new Amps(30));
+        var wired =
+                isolated("J1.J")
+                        .part("S8", key)
+                        .load("X1", 2)
+                        .wire("J1.J", "S8.30", "2.5mm2", 1)
+                        .wire("S8.15", "X1.+", "2.5mm2", 1)
+                        .alternator("G2", 30)
+                        .wire("G2.B+", "J1.J", "10mm2", 1);
+
+        assertThat(found(wired, LoadDump.class))
+                .extracting(dump -> dump.part() + " by " + dump.by())
+                .containsExactlyInAnyOrder("G1 by S9", "G2 by S9");
+        assertThat(found(wired, IsolatorDoesNotStop.class)).hasSize(1);
     }
 
     /** The same in the earth lead of the battery, and with the positive pole at earth. */
