@@ -1,5 +1,6 @@
 package aficion.check;
 
+import static aficion.check.Mistake.found;
 import static aficion.check.Mistake.none;
 import static aficion.check.Mistake.only;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -7,9 +8,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.SourceFinding;
+import aficion.job.Action;
+import aficion.job.Contact;
+import aficion.job.ControlKind;
 import aficion.job.DesignBuilder;
 import aficion.job.HouseRules;
 import aficion.job.LoadKind;
+import aficion.job.Position;
 import aficion.job.SourceKind;
 import aficion.job.Unguarded;
 import aficion.job.WorkshopPractice;
@@ -20,6 +25,8 @@ import aficion.quantity.Volts;
 import aficion.quantity.Watts;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Leads stated to go without a guard, meters, stop lamps, and what charges. */
 class LeadsAndMetersTest {
@@ -137,6 +144,36 @@ class LeadsAndMetersTest {
         none(stopped("54", false, "S3.2"), other);
         none(stopped("58", true, "S3.2"), other);
         none(stopped("54", true, "S2.2"), other);
+    }
+
+    /** A horn is fed where the battery feeds it, not behind the lights; a wiper may be a lamp's. */
+    @ParameterizedTest
+    @CsvSource({"S2.58, horn, true, 1", "B1.+, horn, true, 0", "S2.58, horn, false, 0"})
+    void aHornThatNeedsTheLights(String feed, String control, boolean springs, int findings) {
+        var lights =
+                new ControlKind.Switch(
+                        Action.LEVER,
+                        "lights",
+                        List.of("30", "58"),
+                        List.of(
+                                new Position("off", false, List.of()),
+                                new Position("on", false, List.of(new Contact("30", "58")))),
+                        new Amps(10));
+        var wired =
+                with().part("S2", lights)
+                        .lamp("H1", 21)
+                        .load("X1", 4)
+                        .wire("B1.+", "S2.30", "1mm2", 1)
+                        .wire("S2.58", "H1.58", "1mm2", 1);
+        var worked = springs ? wired.push("S3", control, 10) : wired.onOff("S3", control, 10);
+
+        assertThat(
+                        found(
+                                worked.wire(feed, "S3.1", "1mm2", 1)
+                                        .wire("S3.2", "X1.+", "1mm2", 1),
+                                PathFinding.NeedsOther.class))
+                .hasSize(findings)
+                .allSatisfy(each -> assertThat(each.other()).isEqualTo("lights"));
     }
 
     private static DesignBuilder flywheel(double amps) {

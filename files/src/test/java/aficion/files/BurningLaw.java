@@ -4,8 +4,10 @@ import aficion.check.Findings;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Severity;
+import aficion.check.finding.Subject;
 import aficion.fault.Fault;
 import aficion.job.Design;
+import aficion.job.JoinKind;
 import aficion.job.SourceKind;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -24,7 +26,7 @@ import java.util.stream.Collectors;
 /**
  * What the sweep burns, check has called a danger there: at the wire that burns or is chafed, at an
  * end of it, at its guard or at the lead without a guard that feeds it; or bare metal shorts a
- * battery or the strap of the engine is missing, which is to be mended before anything else. Only a
+ * battery or the strap of the engine is no good, which is to be mended before anything else. Only a
  * fault before the first guard is left out, where it burns a lead stated to have none or the
  * battery's own earth.
  */
@@ -52,11 +54,17 @@ final class BurningLaw {
                         .filter(Finding.LeadWithoutGuard.class::isInstance)
                         .map(finding -> design.wire(((Finding.LeadWithoutGuard) finding).wire()))
                         .toList();
-        this.isFirst =
-                found.stream()
-                        .anyMatch(finding ->
-                                finding instanceof PathFinding.DeadShort
-                                        || finding instanceof PathFinding.StrapMissing);
+        this.isFirst = found.stream().anyMatch(this::isFirst);
+    }
+
+    /** A dead short, or a strap between two earths that is missing or too thin. */
+    private boolean isFirst(Finding danger) {
+        return danger instanceof PathFinding.DeadShort
+                || danger instanceof PathFinding.StrapMissing
+                || danger.subject() instanceof Subject.OfWire(var wire)
+                        && design.wire(wire).terminals().stream()
+                                .map(end -> design.part(end.part()).kind())
+                                .allMatch(JoinKind.EarthPoint.class::isInstance);
     }
 
     /** What burns in a job without being called a danger. */

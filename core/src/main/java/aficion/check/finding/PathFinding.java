@@ -115,7 +115,7 @@ public interface PathFinding {
         }
     }
 
-    /** A stop lamp that works only when something else is switched on. */
+    /** A stop lamp, or what a push works, that works only when something else is switched on. */
     record NeedsOther(PartId part, String pin, String other)
             implements Finding.AboutPart, Finding.ToFix {}
 

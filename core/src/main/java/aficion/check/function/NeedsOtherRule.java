@@ -4,56 +4,76 @@ import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
 import aficion.job.Action;
+import aficion.job.ControlKind;
+import aficion.job.Design;
 import aficion.job.LoadKind;
-import aficion.job.Part;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.size.Assessment;
 import aficion.solve.Answers;
-import aficion.solve.Outcome;
 import java.util.ArrayList;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
-/** Stop lamps that light only while something beside their own switch is on. */
+/**
+ * Stop lamps that light only while something beside their own switch is on, and what a push sounds
+ * or runs only with the lights on.
+ */
 public final class NeedsOtherRule implements Rule {
     private static final String STOP = "54";
+    private static final Set<String> LIGHTS = Set.of("58", "56");
+    private static final Set<Action> OWN = Set.of(Action.PEDAL, Action.PUSH);
     private static final double LIT = 0.3;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
+        return Wants.of(assessment.design()).stream()
+                .filter(want -> stops(want) || runs(want))
+                .flatMap(want -> found(assessment, want).stream());
+    }
+
+    private static boolean stops(Wants want) {
+        return want.part().kind() instanceof LoadKind.Lamp && want.role().equals(STOP);
+    }
+
+    private static boolean runs(Wants want) {
+        return want.part().kind() instanceof LoadKind.Load
+                || want.part().kind() instanceof LoadKind.Buzzer
+                || want.part().kind() instanceof LoadKind.Motor;
+    }
+
+    private static Optional<Finding> found(Assessment assessment, Wants want) {
         var answers = assessment.answers();
-        return assessment.design().parts().stream()
-                .filter(NeedsOtherRule::stops)
-                .flatMap(part -> found(assessment, answers, part).stream());
-    }
-
-    private static boolean stops(Part part) {
-        return part.kind() instanceof LoadKind.Lamp(_, var filaments)
-                && filaments.stream().anyMatch(filament -> filament.pin().equals(STOP));
-    }
-
-    private static Optional<Finding> found(Assessment assessment, Answers answers, Part part) {
         return assessment
                 .worst()
-                .largest(part.id(), STOP)
+                .largest(want.part().id(), want.role())
                 .map(peak -> peak.point().conditions())
-                .filter(state -> lit(answers, state, part))
-                .flatMap(state -> other(assessment, answers, state, part))
-                .map(name -> new PathFinding.NeedsOther(part.id(), STOP, name));
+                .filter(state -> works(answers, state, want))
+                .flatMap(state -> other(assessment.netlist().controls(), answers, state, want))
+                .filter(name -> stops(want) || lights(assessment.design(), name))
+                .map(name -> new PathFinding.NeedsOther(want.part().id(), want.feed(), name));
     }
 
-    /** What has to be on beside the stop switch, where two things have to be. */
+    /** Whether a control works a switch of lights. */
+    private static boolean lights(Design design, String control) {
+        return design.parts().stream()
+                .anyMatch(part ->
+                        part.kind() instanceof ControlKind.Switch hand
+                                && hand.control().equals(control)
+                                && hand.pins().stream().anyMatch(LIGHTS::contains));
+    }
+
+    /** What has to be on beside the switch of its own, where two things have to be. */
     private static Optional<String> other(
-            Assessment assessment, Answers answers, Conditions state, Part part) {
-        var controls = Controls.of(assessment.design());
+            Controls controls, Answers answers, Conditions state, Wants want) {
         var needed = new ArrayList<Control>();
         for (var control : controls.controls()) {
             boolean moved = !Controls.position(control, state).equals(control.rest());
             if (moved
                     && control.action() != Action.KEY
-                    && !lit(answers, state.with(control.name(), control.rest()), part)) {
+                    && !works(answers, state.with(control.name(), control.rest()), want)) {
                 needed.add(control);
             }
         }
@@ -61,18 +81,27 @@ public final class NeedsOtherRule implements Rule {
                 controls.levels().stream()
                         .filter(state.levels()::containsKey)
                         .anyMatch(name ->
-                                !lit(answers, state.withLevel(name, 1 - state.level(name)), part));
-        return needed.size() + (level ? 1 : 0) < 2
+                                !works(
+                                        answers,
+                                        state.withLevel(name, 1 - state.level(name)),
+                                        want));
+        boolean own = needed.stream().map(Control::action).anyMatch(OWN::contains);
+        return needed.size() + (level ? 1 : 0) < 2 || !stops(want) && !own
                 ? Optional.empty()
                 : needed.stream()
-                        .filter(control -> control.action() != Action.PEDAL)
+                        .filter(control -> !OWN.contains(control.action()))
                         .findFirst()
                         .or(() -> needed.stream().findFirst())
                         .map(Control::name);
     }
 
-    private static boolean lit(Answers answers, Conditions state, Part part) {
-        return answers.demand(state) instanceof Outcome.Solved(var point)
-                && point.light(part.id(), STOP).filter(light -> light.value() > LIT).isPresent();
+    private static boolean works(Answers answers, Conditions state, Wants want) {
+        return answers.demand(state)
+                .settled()
+                .filter(point ->
+                        point.light(want.part().id(), want.role())
+                                .map(light -> light.value() > LIT)
+                                .orElseGet(() -> want.metIn(point)))
+                .isPresent();
     }
 }
