@@ -12,6 +12,7 @@ import aficion.check.finding.Finding;
 import aficion.check.finding.FitFinding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.SourceFinding;
+import aficion.job.AnyJob;
 import aficion.job.CircuitId;
 import aficion.job.Colouring;
 import aficion.job.Demand;
@@ -32,6 +33,7 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
 import aficion.quantity.Volts;
 import aficion.size.Assessment;
+import aficion.solve.Outcome;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -50,6 +52,22 @@ class JudgedTest {
 
     private static List<Finding> findings(Design design) {
         return Findings.of(Assessment.of(design));
+    }
+
+    /** Of what is thrown together at random one finds no rest: that is said, of a source. */
+    @Test
+    void whatCannotBeWorkedOutIsSaid() {
+        var assessment = Assessment.of(AnyJob.of(377));
+        var unknown =
+                Findings.of(assessment).stream()
+                        .filter(PathFinding.StateUnknown.class::isInstance)
+                        .map(PathFinding.StateUnknown.class::cast)
+                        .toList();
+
+        assertThat(unknown).hasSize(1);
+        assertThat(unknown.getFirst().part()).isEqualTo(new PartId("B1"));
+        assertThat(assessment.answers().demand(unknown.getFirst().when()))
+                .isInstanceOf(Outcome.Unsolvable.class);
     }
 
     @Test

@@ -552,7 +552,10 @@ class RulesTest {
 
         assertThat(hot.reaches().value()).isGreaterThan(hot.limit().value());
         assertThat(hot.severity()).isEqualTo(Severity.DANGER);
-        assertThat(hot.remedies()).isNotEmpty();
+        assertThat(hot.remedies())
+                .singleElement()
+                .satisfies(
+                        edit -> assertThat(((WireEdit.Resize) edit).size()).hasToString("1.5mm2"));
         none(bundled(10, true), Finding.WireTooThinByHeat.class);
         none(bundled(10, false), Finding.BundleTooHot.class);
         none(bundled(1, true), Finding.BundleTooHot.class);
