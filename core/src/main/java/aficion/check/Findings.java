@@ -39,6 +39,7 @@ import aficion.check.polarity.NumbersRule;
 import aficion.check.polarity.PolarityRule;
 import aficion.check.polarity.SideRule;
 import aficion.check.polarity.SuppressionRule;
+import aficion.check.polarity.TellTaleRule;
 import aficion.check.polarity.VoltageRule;
 import aficion.check.practice.BarrelRule;
 import aficion.check.practice.ColourRule;
@@ -115,6 +116,7 @@ public final class Findings {
                     new ParkRule(),
                     new BridgedRule(),
                     new SideRule(),
+                    new TellTaleRule(),
                     new HeatRule(),
                     new BundleRule(),
                     new GuardSizeRule(),

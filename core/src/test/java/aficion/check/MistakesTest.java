@@ -30,6 +30,8 @@ import aficion.quantity.Watts;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Mistakes with sources, ignition, sides and volts, each beside its right twin. */
 class MistakesTest {
@@ -480,6 +482,30 @@ class MistakesTest {
         assertThat(both).hasSize(2);
         mends(wrong, both.getLast());
         none(pair("56a", "56b"), PathFinding.FedTogether.class);
+    }
+
+    /** What is called main beam is lit with it; by any other name it may tell what it will. */
+    @ParameterizedTest
+    @CsvSource({
+        "main beam lamp, 56, 1, 1",
+        "High-beam tell-tale, 56b, 1, 1",
+        "main beam lamp, 56a, 0, 0",
+        "lights lamp, 56, 0, 0"
+    })
+    void aLampThatTellsOfMainBeam(String name, String pin, int findings, int remedies) {
+        var wired =
+                pair("56a", "56b")
+                        .named("L1", name, new LoadKind.WarningLamp(new Watts(2), new Volts(13.5)))
+                        .wire("S1." + pin, "L1.1", "1mm2", 1)
+                        .wire("L1.2", "E1.E", "1mm2", 1);
+        var found = found(wired, PathFinding.TellsWrongly.class);
+
+        assertThat(found).hasSize(findings);
+        found.forEach(each -> {
+            assertThat(each.when().positions()).doesNotContainEntry("dip", "main");
+            assertThat(each.remedies()).hasSize(remedies);
+            mends(wired, each);
+        });
     }
 
     /** A stop lamp fed behind the light switch lights only with the lights on. */

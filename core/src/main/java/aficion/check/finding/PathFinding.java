@@ -119,6 +119,14 @@ public interface PathFinding {
     record NeedsOther(PartId part, String pin, String other)
             implements Finding.AboutPart, Finding.ToFix {}
 
+    /** A warning lamp that is lit while what it tells of is off. */
+    record TellsWrongly(PartId part, Conditions when, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public TellsWrongly {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A lamp whose two filaments are fed the other way round than those of its like. */
     record FilamentsExchanged(PartId part, String one, String other, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {
