@@ -204,11 +204,13 @@ class ProtectionTest {
                 .allSatisfy(each -> assertThat(each.wire()).hasToString("w3"));
     }
 
-    private static DesignBuilder onRubber(String back, Kind heavy) {
+    private static DesignBuilder bolted() {
         return DesignBuilder.twelveVolts()
-                .part("E2", new JoinKind.EarthPoint(JoinKind.Mass.ENGINE, new Ohms(0.001)))
-                .mounted("M1", "E2", heavy)
-                .wire("E2.E", back, "25mm2", 0.4);
+                .part("E2", new JoinKind.EarthPoint(JoinKind.Mass.ENGINE, new Ohms(0.001)));
+    }
+
+    private static DesignBuilder onRubber(String back, Kind heavy) {
+        return bolted().mounted("M1", "E2", heavy).wire("E2.E", back, "25mm2", 0.4);
     }
 
     /** The engine stands on rubber: without its strap the starter's amps go where they can. */
@@ -220,6 +222,10 @@ class ProtectionTest {
 
         assertThat(found).singleElement().satisfies(each -> mends(alone, each));
         assertThat(found.getFirst().part()).isEqualTo(new PartId("E2"));
+        var bolted = bolted().mounted("M1", "E2", starter).wire("B1.+", "M1.30", "25mm2", 1);
+        assertThat(found(bolted, PathFinding.StrapMissing.class))
+                .singleElement()
+                .satisfies(each -> assertThat(each.subject().circuits(bolted.build())).hasSize(1));
         assertThat(found(onRubber("E1.E", starter), PathFinding.StrapMissing.class)).isEmpty();
         var lamp =
                 new LoadKind.Lamp(

@@ -2,11 +2,14 @@ package aficion.check.finding;
 
 import aficion.job.CircuitId;
 import aficion.job.Design;
+import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.route.StationId;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What a finding is about. */
 public sealed interface Subject {
@@ -50,11 +53,21 @@ public sealed interface Subject {
                 .toList();
     }
 
+    /** Of what has no wire of its own, those of what is bolted to it. */
     private static List<CircuitId> of(Design design, PartId part) {
+        var own = of(design, Set.of(part));
+        return own.isEmpty() ? of(design, bolted(design, part)) : own;
+    }
+
+    private static Set<PartId> bolted(Design design, PartId earth) {
+        return design.mountedOn(earth).stream().map(Part::id).collect(Collectors.toSet());
+    }
+
+    private static List<CircuitId> of(Design design, Set<PartId> parts) {
         return design.wires().stream()
                 .filter(wire ->
                         wire.terminals().stream()
-                                .anyMatch(terminal -> terminal.part().equals(part)))
+                                .anyMatch(terminal -> parts.contains(terminal.part())))
                 .map(wire -> wire.circuit())
                 .distinct()
                 .toList();
