@@ -3,7 +3,6 @@ package aficion.size;
 import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
 import aficion.fault.Fault;
-import aficion.fault.Faulty;
 import aficion.job.Design;
 import aficion.job.Terminal;
 import aficion.job.Wire;
@@ -14,13 +13,11 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.solve.Answers;
-import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
  * All that is worked out of one design, once: its worst case, the sizing of every wire and the
@@ -114,13 +111,20 @@ public record Assessment(
                         .orElse(Conditions.REST)
                         .withEngine(new Rpm(0))
                         .withCharge(new Ratio(1));
-        return Stream.of(Fault.Place.FIRST_END, Fault.Place.SECOND_END)
-                .map(end -> Faulty.of(netlist(), new Fault.Chafed(wire.id(), end)))
-                .flatMap(faulty -> new Solver(faulty).demand(when).settled().stream())
-                .map(point -> Math.abs(point.through(wire).value()))
-                .max(Comparator.naturalOrder())
-                .filter(amps -> amps > 0)
-                .map(Amps::new);
+        int branch = netlist().branch(wire);
+        double whole = 1 / netlist().ohms(branch, when);
+        double bare = 1 / Fault.DEAD_SHORT.value();
+        var solver = answers.solver();
+        var network = solver.network();
+        solver.arrive(when);
+        double most = 0;
+        for (boolean first : new boolean[] {true, false}) {
+            network.disturb(branch, whole, first ? bare : 0, first ? 0 : bare);
+            if (solver.movesCoils()) {
+                most = Math.max(most, Math.abs(network.amps(branch)));
+            }
+        }
+        return most > 0 ? Optional.of(new Amps(most)) : Optional.empty();
     }
 
     /**
