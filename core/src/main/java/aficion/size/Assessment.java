@@ -4,6 +4,7 @@ import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
 import aficion.fault.Fault;
 import aficion.job.Design;
+import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -14,10 +15,12 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.solve.Answers;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BinaryOperator;
 
 /**
  * All that is worked out of one design, once: its worst case, the sizing of every wire and the
@@ -125,6 +128,27 @@ public record Assessment(
             }
         }
         return most > 0 ? Optional.of(new Amps(most)) : Optional.empty();
+    }
+
+    /** What charges, and the most that it gives. */
+    public record Source(PartId part, Amps gives) {}
+
+    /** The wires that what charges gives to before any guard, with the largest that does. */
+    public Map<WireId, Source> sourced() {
+        var sourced = new HashMap<WireId, Source>();
+        for (var part : design.parts()) {
+            Charger.of(design, part)
+                    .ifPresent(charger ->
+                            guarding.givenBy(charger.output())
+                                    .forEach(wire ->
+                                            sourced.merge(
+                                                    wire,
+                                                    new Source(part.id(), charger.rated()),
+                                                    BinaryOperator.maxBy(
+                                                            Comparator.comparingDouble(source ->
+                                                                    source.gives().value())))));
+        }
+        return sourced;
     }
 
     /**

@@ -136,6 +136,11 @@ public final class Guards {
         return crossings.stream().map(Crossing::fuse).distinct().toList();
     }
 
+    /** The wires that a terminal gives to before the first guards, as if everything were closed. */
+    Set<WireId> givenBy(Terminal terminal) {
+        return reach(List.of(terminal)).wires;
+    }
+
     /** The end of an unguarded lead that the source feeds; its first where both are fed. */
     public End fed(Wire wire) {
         return sides.meets(wire.from().terminal())

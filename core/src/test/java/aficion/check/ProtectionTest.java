@@ -204,6 +204,29 @@ class ProtectionTest {
                 .allSatisfy(each -> assertThat(each.wire()).hasToString("w3"));
     }
 
+    /** What hangs on the stud of an alternator before any guard bears what that gives. */
+    @ParameterizedTest
+    @CsvSource({"1mm2, 1", "6mm2, 0"})
+    void whatHangsOnASourceBearsIt(String size, int findings) {
+        var wired =
+                fused(30)
+                        .alternator("G1", 33)
+                        .lamp("H1", 2)
+                        .wire("F1.2", "H1.58", "6mm2", 1)
+                        .part("R1", new JoinKind.Resistor(new Ohms(100)))
+                        .wire("F1.2", "R1.1", "6mm2", 1)
+                        .wire("R1.2", "G1.B+", size, 1);
+
+        assertThat(found(wired, Finding.SourceLargerThanWire.class))
+                .hasSize(findings)
+                .allSatisfy(each -> {
+                    assertThat(each.wire()).hasToString("w5");
+                    assertThat(each.source()).isEqualTo(new PartId("G1"));
+                    assertThat(each.gives().value()).isEqualTo(33);
+                    mends(wired, each);
+                });
+    }
+
     private static DesignBuilder bolted() {
         return DesignBuilder.twelveVolts()
                 .part("E2", new JoinKind.EarthPoint(JoinKind.Mass.ENGINE, new Ohms(0.001)));

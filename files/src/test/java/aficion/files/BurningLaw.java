@@ -4,6 +4,7 @@ import aficion.check.Findings;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Severity;
+import aficion.check.finding.SourceFinding;
 import aficion.check.finding.Subject;
 import aficion.fault.Fault;
 import aficion.job.Design;
@@ -57,10 +58,14 @@ final class BurningLaw {
         this.isFirst = found.stream().anyMatch(this::isFirst);
     }
 
-    /** A dead short, or a strap between two earths that is missing or too thin. */
+    /**
+     * A dead short, a battery the wrong way round, or a strap between two earths that is missing or
+     * too thin.
+     */
     private boolean isFirst(Finding danger) {
         return danger instanceof PathFinding.DeadShort
                 || danger instanceof PathFinding.StrapMissing
+                || danger instanceof SourceFinding.BatteryReversed
                 || danger.subject() instanceof Subject.OfWire(var wire)
                         && design.wire(wire).terminals().stream()
                                 .map(end -> design.part(end.part()).kind())

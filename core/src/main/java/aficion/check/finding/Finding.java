@@ -155,6 +155,15 @@ public interface Finding {
         }
     }
 
+    /** A wire without a guard before it at a source that gives more than it carries. */
+    record SourceLargerThanWire(
+            WireId wire, PartId source, Amps gives, Amps carries, List<Edit> remedies)
+            implements AboutWire, Danger {
+        public SourceLargerThanWire {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A live lead that nothing guards. */
     record LeadWithoutGuard(WireId wire, List<Edit> remedies) implements AboutWire, Danger {
         public LeadWithoutGuard {

@@ -23,20 +23,54 @@ import java.util.stream.Stream;
 
 /**
  * Fuses larger than a wire they guard, leads thinner than the one guard they end at, and earths of
- * the battery thinner than the largest guard that takes its feed there. Above what a wire carries
- * to the limit of its cover it is a danger; within the margin of the house, advice. A short lead
- * whose load its own fuse bounds need only outlive a short until the guard before it opens.
+ * the battery thinner than the largest guard that takes its feed there; and what hangs on a source
+ * that charges, thinner than what that gives. Above what a wire carries to the limit of its cover
+ * it is a danger; within the margin of the house, advice. A short lead whose load its own fuse
+ * bounds need only outlive a short until the guard before it opens.
  */
 public final class GuardSizeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
+        var sourced = assessment.sourced();
         return assessment.sizings().values().stream()
                 .flatMap(sizing ->
                         Stream.of(
                                         behind(assessment, sizing),
                                         before(assessment, sizing),
-                                        returning(assessment, sizing))
+                                        returning(assessment, sizing),
+                                        Optional.ofNullable(sourced.get(sizing.wire().id()))
+                                                .flatMap(from -> given(assessment, sizing, from)))
                                 .flatMap(Optional::stream));
+    }
+
+    /**
+     * A wire that what charges gives to before any guard, and that is not on the way it charges by:
+     * a chafe there takes all that the source gives, and no guard between them opens.
+     */
+    private static Optional<Finding> given(
+            Assessment assessment, WireSizing sizing, Assessment.Source source) {
+        var wire = sizing.wire();
+        boolean charges = sizing.steady().value() >= source.gives().value();
+        boolean guarded =
+                switch (assessment.guard(wire.id())) {
+                    case Guard.Guarded _ -> assessment.ending(wire).isPresent();
+                    case Guard.Unguarded _, Guard.EarthSide _ -> true;
+                    case Guard.BehindLoad _ -> false;
+                };
+        double bears = ShortCircuit.of(wire).forGood();
+        return charges || guarded || source.gives().value() <= bears
+                ? Optional.empty()
+                : Optional.of(
+                        new Finding.SourceLargerThanWire(
+                                wire.id(),
+                                source.part(),
+                                source.gives(),
+                                new Amps(bears),
+                                thicker(
+                                        wire,
+                                        conductor ->
+                                                ShortCircuit.of(wire, conductor).forGood()
+                                                        >= source.gives().value())));
     }
 
     /** An earth by which the battery gets back what a short behind its largest guard draws. */
