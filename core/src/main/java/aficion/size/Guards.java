@@ -120,7 +120,7 @@ public final class Guards {
      */
     Beyond beyond(Wire wire) {
         if (!sides.meets(wire.from().terminal())) {
-            var side = reach(List.of(wire.to().terminal()), Optional.of(wire));
+            var side = reach(List.of(wire.to().terminal()), Optional.of(wire), true);
             return new Beyond(guards(side.fuses), side.terminals);
         }
         var terminals = sides.beyond(wire.id());
@@ -169,61 +169,96 @@ public final class Guards {
      */
     private void liveSide() {
         var fed = new Fed();
-        fed.regions
-                .getFirst()
-                .wires
-                .forEach(wire -> guards.putIfAbsent(wire, new Guard.Unguarded()));
-        for (int i = 1; i < fed.regions.size(); i++) {
-            var guard = new Guard.Guarded(fed.feeding(i));
-            fed.regions.get(i).wires.forEach(wire -> guards.putIfAbsent(wire, guard));
-        }
+        fed.wires()
+                .forEach((wire, regions) ->
+                        guards.putIfAbsent(
+                                wire,
+                                regions.get(0)
+                                        ? new Guard.Unguarded()
+                                        : new Guard.Guarded(fed.feeding(regions))));
     }
 
     /** What hangs together between guards, from the live poles on; those are in the first. */
     private final class Fed {
         private final List<Reach> regions = new ArrayList<>();
         private final Map<Terminal, Integer> region = new HashMap<>();
+        private final List<List<Way>> ways = new ArrayList<>();
+        private final Map<BitSet, List<Guard.Fitted>> feeding = new HashMap<>();
 
         Fed() {
-            add(reach(live));
+            add(live, reach(live));
             for (int i = 0; i < regions.size(); i++) {
-                for (var crossing : regions.get(i).fuses) {
-                    if (!region.containsKey(crossing.beyond())) {
-                        add(reach(List.of(crossing.beyond())));
-                    }
-                }
+                ways.add(
+                        regions.get(i).fuses.stream()
+                                .map(each -> new Way(each.fuse(), region(each.beyond())))
+                                .toList());
             }
         }
 
-        private void add(Reach reach) {
-            reach.terminals.forEach(terminal -> region.put(terminal, regions.size()));
+        private int region(Terminal start) {
+            if (!region.containsKey(start)) {
+                add(List.of(start), reach(List.of(start)));
+            }
+            return Objects.requireNonNull(region.get(start));
+        }
+
+        /** Where no valve leads, each terminal of a region leads to the whole of it. */
+        private void add(List<Terminal> starts, Reach reach) {
+            boolean valves =
+                    reach.terminals.stream()
+                            .map(insides::get)
+                            .anyMatch(each -> !each.valves.isEmpty());
+            (valves ? starts : reach.terminals)
+                    .forEach(terminal -> region.putIfAbsent(terminal, regions.size()));
             regions.add(reach);
         }
 
-        private int beyond(Crossing crossing) {
-            return Objects.requireNonNull(region.get(crossing.beyond()));
+        /** The regions that each wire lies in. */
+        Map<WireId, BitSet> wires() {
+            var found = new HashMap<WireId, BitSet>();
+            for (int i = 0; i < regions.size(); i++) {
+                for (var wire : regions.get(i).wires) {
+                    found.computeIfAbsent(wire, _ -> new BitSet()).set(i);
+                }
+            }
+            return found;
         }
 
         /** The guards from whose other side a way leads to a live pole that does not come here. */
-        List<Guard.Fitted> feeding(int here) {
+        List<Guard.Fitted> feeding(BitSet here) {
+            return feeding.computeIfAbsent(
+                    here,
+                    _ -> {
+                        var live = live(here);
+                        return live.stream()
+                                .mapToObj(ways::get)
+                                .flatMap(List::stream)
+                                .filter(way -> here.get(way.to))
+                                .map(Way::fuse)
+                                .distinct()
+                                .toList();
+                    });
+        }
+
+        /** The regions that a live pole feeds but by way of those here. */
+        private BitSet live(BitSet here) {
             var live = new BitSet();
             var open = new ArrayDeque<>(List.of(0));
             live.set(0);
             while (!open.isEmpty()) {
-                for (var crossing : regions.get(open.remove()).fuses) {
-                    int next = beyond(crossing);
-                    if (next != here && !live.get(next)) {
-                        live.set(next);
-                        open.add(next);
+                for (var way : ways.get(open.remove())) {
+                    if (!here.get(way.to) && !live.get(way.to)) {
+                        live.set(way.to);
+                        open.add(way.to);
                     }
                 }
             }
-            return guards(
-                    regions.get(here).fuses.stream()
-                            .filter(crossing -> live.get(beyond(crossing)))
-                            .toList());
+            return live;
         }
     }
+
+    /** A fuse by which a region feeds another. */
+    private record Way(Guard.Fitted fuse, int to) {}
 
     /** What lies at earth whatever is closed: cables of earthed poles, straps, earths of cases. */
     private void atEarth() {
@@ -239,7 +274,7 @@ public final class Guards {
     }
 
     private void earthSide() {
-        reach(earthTerminals())
+        reach(earthTerminals(), Optional.empty(), false)
                 .wires
                 .forEach(wire -> guards.putIfAbsent(wire, new Guard.EarthSide()));
     }
@@ -290,17 +325,20 @@ public final class Guards {
     /** A fuse met from one side, and the terminal on its other. */
     private record Crossing(Guard.Fitted fuse, Terminal beyond) {}
 
-    /** What a terminal leads to inside its part: other terminals, and through fuses. */
-    private record Inside(List<Terminal> joined, List<Crossing> crossings) {}
+    /**
+     * What a terminal leads to inside its part: other terminals, the same by valves that lead on
+     * from the live pole, and through fuses.
+     */
+    private record Inside(List<Terminal> joined, List<Terminal> valves, List<Crossing> crossings) {}
 
     private record Reach(Set<Terminal> terminals, Set<WireId> wires, Set<Crossing> fuses) {}
 
     private Reach reach(Collection<Terminal> starts) {
-        return reach(starts, Optional.empty());
+        return reach(starts, Optional.empty(), true);
     }
 
-    /** What terminals are joined to but by a wire. */
-    private Reach reach(Collection<Terminal> starts, Optional<Wire> without) {
+    /** What terminals are joined to but by a wire; from the live pole by way of valves too. */
+    private Reach reach(Collection<Terminal> starts, Optional<Wire> without, boolean byValves) {
         var found =
                 new Reach(
                         new LinkedHashSet<>(starts), new LinkedHashSet<>(), new LinkedHashSet<>());
@@ -317,6 +355,9 @@ public final class Guards {
                 add(wire.to().terminal(), found, open);
             }
             inside.joined.forEach(other -> add(other, found, open));
+            if (byValves) {
+                inside.valves.forEach(other -> add(other, found, open));
+            }
             found.fuses.addAll(inside.crossings);
         }
         return found;
@@ -328,8 +369,26 @@ public final class Guards {
         }
     }
 
-    private static Inside inside(Part part, String pin) {
-        return new Inside(throughPart(part, pin), crossings(part, pin));
+    private Inside inside(Part part, String pin) {
+        return new Inside(throughPart(part, pin), valves(part, pin), crossings(part, pin));
+    }
+
+    /** What the diodes of a rectifier let through from the live pole at a terminal. */
+    private List<Terminal> valves(Part part, String pin) {
+        if (!(part.kind() instanceof SourceKind.RegulatorRectifier rectifier)) {
+            return List.of();
+        }
+        boolean whole = rectifier.bridge() != SourceKind.RegulatorRectifier.Bridge.HALF_WAVE;
+        String last = design.vehicle().livePin().equals("+") ? "B+" : "B-";
+        String first = last.equals("B+") ? "B-" : "B+";
+        boolean toLast = whole || last.equals("B+");
+        boolean fromFirst = whole || first.equals("B+");
+        if (rectifier.inputs().contains(pin)) {
+            return toLast ? List.of(part.terminal(last)) : List.of();
+        }
+        return pin.equals(first) && fromFirst
+                ? rectifier.inputs().stream().map(part::terminal).toList()
+                : List.of();
     }
 
     /**

@@ -30,6 +30,7 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -248,6 +249,38 @@ class RulesTest {
 
         only(design, Finding.NeverCharges.class);
         none(design.wire("G1.F", "N1.F", "1.5mm2", 1), Finding.NeverCharges.class);
+    }
+
+    @Test
+    void aBatteryOnAnInputOfItsRectifierIsNeverCharged() {
+        var crossed = charged("G1", "B+");
+        var found = only(crossed, Finding.NeverCharged.class);
+        var mended = found.remedies().getFirst().apply(crossed.build());
+
+        assertThat(found.subject().place()).isEqualTo("B1");
+        assertThat(Findings.of(Assessment.of(mended)))
+                .noneMatch(Finding.NeverCharged.class::isInstance);
+        none(charged("B+", "G1"), Finding.NeverCharged.class);
+        none(crossed.part("N2", regulator()), Finding.NeverCharged.class);
+    }
+
+    /** A flywheel of two leads, with the battery and its first lead on those pins. */
+    private static DesignBuilder charged(String battery, String first) {
+        return DesignBuilder.twelveVolts()
+                .part(
+                        "G1",
+                        new SourceKind.Flywheel(
+                                SourceKind.Flywheel.Winding.SINGLE, new Amps(10), new Rpm(5000)))
+                .part("N1", regulator())
+                .wire("B1.+", "N1." + battery, "2.5mm2", 1)
+                .wire("G1.G1", "N1." + first, "2.5mm2", 1)
+                .wire("G1.G2", "N1.G2", "2.5mm2", 1)
+                .wire("N1.B-", "E1.E", "2.5mm2", 1);
+    }
+
+    private static SourceKind regulator() {
+        return new SourceKind.RegulatorRectifier(
+                SourceKind.RegulatorRectifier.Bridge.FULL_WAVE, new Volts(14.4));
     }
 
     private static DesignBuilder fans(boolean both) {

@@ -28,6 +28,8 @@ import aficion.solve.Solver;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Guards, what they open at, what they bound, and what the house fits behind them. */
 class GuardsTest {
@@ -73,6 +75,65 @@ class GuardsTest {
         assertThat(markings(guards, "w5")).containsExactlyInAnyOrder(5.0, 30.0);
         assertThat(markings(guards, "w6")).containsExactlyInAnyOrder(5.0, 30.0);
         assertThat(markings(guards, "w7")).containsExactly(10.0);
+    }
+
+    /**
+     * A rectifier lets nothing back to its windings where it is right; where it is not, it does.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "false, FULL_WAVE, B+, G1, false",
+        "false, FULL_WAVE, G1, B+, true",
+        "false, FULL_WAVE, B-, G1, true",
+        "false, HALF_WAVE, B-, G1, false",
+        "true, FULL_WAVE, B-, G1, false",
+        "true, FULL_WAVE, G1, B-, true",
+        "true, HALF_WAVE, G1, B-, false",
+        "true, HALF_WAVE, B+, G1, true"
+    })
+    void aRectifierLeadsOneWay(
+            boolean positive,
+            SourceKind.RegulatorRectifier.Bridge bridge,
+            String fed,
+            String beyond,
+            boolean leads) {
+        var car = new DesignBuilder(12);
+        var design =
+                (positive ? car.positiveEarth() : car)
+                        .battery(0.006)
+                        .part("N1", new SourceKind.RegulatorRectifier(bridge, new Volts(14.4)))
+                        .load("X1", 1)
+                        .wire(positive ? "B1.-" : "B1.+", "N1." + fed, "2.5mm2", 1)
+                        .wire("N1." + beyond, "X1.+", "2.5mm2", 1)
+                        .build();
+
+        assertThat(Guards.in(design).of(new WireId("w2")))
+                .isInstanceOf(leads ? Guard.Unguarded.class : Guard.BehindLoad.class);
+    }
+
+    @Test
+    void whatComesBackByAValveIsGuardedByWhatFeedsItFirst() {
+        var design =
+                new DesignBuilder(12)
+                        .battery(0.006)
+                        .fuse("F1", 20)
+                        .part("J1", new JoinKind.Splice())
+                        .fuse("F2", 5)
+                        .part(
+                                "N1",
+                                new SourceKind.RegulatorRectifier(
+                                        SourceKind.RegulatorRectifier.Bridge.FULL_WAVE,
+                                        new Volts(14.4)))
+                        .wire("B1.+", "F1.1", "2.5mm2", 0.1)
+                        .wire("F1.2", "J1.J", "2.5mm2", 1)
+                        .wire("J1.J", "F2.1", "2.5mm2", 1)
+                        .wire("F2.2", "N1.G1", "2.5mm2", 1)
+                        .wire("N1.B+", "J1.J", "2.5mm2", 1)
+                        .build();
+        var guards = Guards.in(design);
+
+        assertThat(markings(guards, "w5")).containsExactly(20.0);
+        assertThat(markings(guards, "w4")).containsExactly(5.0);
     }
 
     private static List<Double> markings(Guards guards, String wire) {

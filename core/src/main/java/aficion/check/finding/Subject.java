@@ -8,6 +8,7 @@ import aficion.job.Terminal;
 import aficion.job.WireId;
 import aficion.route.StationId;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -29,6 +30,15 @@ public sealed interface Subject {
             case OfPart(var part) -> part.value();
             case OfTerminal(var terminal) -> terminal.toString();
             case OfStation(var station) -> station.value();
+        };
+    }
+
+    /** The part it names; none for wires and stations. */
+    default Optional<PartId> named() {
+        return switch (this) {
+            case OfWire _, OfStation _ -> Optional.empty();
+            case OfPart(var part) -> Optional.of(part);
+            case OfTerminal(var terminal) -> Optional.of(terminal.part());
         };
     }
 

@@ -73,7 +73,7 @@ public final class NeverWorksRule implements Rule {
         Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
                 .flatMap(rule -> rule.check(assessment))
                 .forEach(finding -> {
-                    otherwise.addAll(parts(finding.subject()));
+                    finding.subject().named().ifPresent(otherwise::add);
                     waitingCoil(finding.subject()).ifPresent(waiting::add);
                 });
         var dead = new LinkedHashMap<PartId, Wants>();
@@ -116,14 +116,6 @@ public final class NeverWorksRule implements Rule {
                 .anyMatch(part ->
                         part.kind() instanceof SourceKind.Battery
                                 || part.kind() instanceof SourceKind.BenchSupply);
-    }
-
-    private static Set<PartId> parts(Subject subject) {
-        return switch (subject) {
-            case Subject.OfWire _, Subject.OfStation _ -> Set.of();
-            case Subject.OfPart(var part) -> Set.of(part);
-            case Subject.OfTerminal(var terminal) -> Set.of(terminal.part());
-        };
     }
 
     /** The relays whose exchanged leads explain what is dead. */

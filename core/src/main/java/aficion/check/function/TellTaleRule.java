@@ -1,9 +1,8 @@
-package aficion.check.polarity;
+package aficion.check.function;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.Rule;
-import aficion.check.function.Wants;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
