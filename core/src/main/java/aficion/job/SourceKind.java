@@ -292,6 +292,7 @@ public sealed interface SourceKind extends Kind {
 
         /** How it rectifies. */
         public enum Bridge {
+            /** One diode, on the side of the live pole; its winding returns by earth. */
             HALF_WAVE,
             FULL_WAVE,
             THREE_PHASE

@@ -1,5 +1,6 @@
 package aficion.netlist;
 
+import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Conditions.Aspect;
@@ -396,6 +397,7 @@ final class SourceBranches {
         }
     }
 
+    /** Of each turn the half that a diode on the side of the live pole lets through. */
     private static void stator(
             PartBuilder part,
             SourceKind.Flywheel flywheel,
@@ -403,8 +405,9 @@ final class SourceBranches {
             String to,
             double share,
             String role) {
-        int a = part.node(from);
-        int b = part.node(to);
+        boolean turned = part.net().sign < 0 != isAtEarth(part, from);
+        int a = part.node(turned ? to : from);
+        int b = part.node(turned ? from : to);
         boolean lamps = flywheel.winding() == SourceKind.Flywheel.Winding.LIGHTING;
         double open = lamps ? SourceCurves.LIGHTING_VOLTS : OPEN_VOLTS;
         double nominal = part.net().nominal();
@@ -427,13 +430,22 @@ final class SourceBranches {
                 });
     }
 
+    private static boolean isAtEarth(PartBuilder part, String pin) {
+        return part.net().joinedTo(part.part().terminal(pin)).stream()
+                .map(part.net()::part)
+                .anyMatch(other -> other.kind() instanceof JoinKind.EarthPoint);
+    }
+
     private static void rectifier(PartBuilder part, SourceKind.RegulatorRectifier rectifier) {
         int plus = part.node("B+");
         int minus = part.node("B-");
+        boolean whole = rectifier.bridge() != SourceKind.RegulatorRectifier.Bridge.HALF_WAVE;
         for (var input : rectifier.inputs()) {
             int node = part.node(input);
-            part.bending(input + "-B+", JoinBranches.diode(node, plus, BRIDGE_AMPS));
-            if (rectifier.bridge() != SourceKind.RegulatorRectifier.Bridge.HALF_WAVE) {
+            if (whole || part.net().sign > 0) {
+                part.bending(input + "-B+", JoinBranches.diode(node, plus, BRIDGE_AMPS));
+            }
+            if (whole || part.net().sign < 0) {
                 part.bending("B--" + input, JoinBranches.diode(minus, node, BRIDGE_AMPS));
             }
         }

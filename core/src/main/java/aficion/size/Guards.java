@@ -381,12 +381,10 @@ public final class Guards {
         boolean whole = rectifier.bridge() != SourceKind.RegulatorRectifier.Bridge.HALF_WAVE;
         String last = design.vehicle().livePin().equals("+") ? "B+" : "B-";
         String first = last.equals("B+") ? "B-" : "B+";
-        boolean toLast = whole || last.equals("B+");
-        boolean fromFirst = whole || first.equals("B+");
         if (rectifier.inputs().contains(pin)) {
-            return toLast ? List.of(part.terminal(last)) : List.of();
+            return List.of(part.terminal(last));
         }
-        return pin.equals(first) && fromFirst
+        return pin.equals(first) && whole
                 ? rectifier.inputs().stream().map(part::terminal).toList()
                 : List.of();
     }

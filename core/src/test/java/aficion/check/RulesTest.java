@@ -264,13 +264,40 @@ class RulesTest {
         none(crossed.part("N2", regulator()), Finding.NeverCharged.class);
     }
 
+    /** A half-wave rectifier is made for the live side, whichever end of the coil is at earth. */
+    @ParameterizedTest
+    @CsvSource({"false, G1, G2", "false, G2, G1", "true, G1, G2", "true, G2, G1"})
+    void halfAWaveChargesWithEitherPoleAtEarth(boolean positive, String fed, String earthed) {
+        var car = new DesignBuilder(12);
+        var live = positive ? "-" : "+";
+        var back = positive ? "+" : "-";
+        var design =
+                (positive ? car.positiveEarth() : car)
+                        .battery(0.006)
+                        .wire("B1." + back, "E1.E", "25mm2", 0.3)
+                        .part("G1", flywheel())
+                        .part(
+                                "N1",
+                                new SourceKind.RegulatorRectifier(
+                                        SourceKind.RegulatorRectifier.Bridge.HALF_WAVE,
+                                        new Volts(14.4)))
+                        .wire("B1." + live, "N1.B" + live, "2.5mm2", 1)
+                        .wire("G1." + fed, "N1.G1", "2.5mm2", 1)
+                        .wire("G1." + earthed, "E1.E", "2.5mm2", 1)
+                        .wire("N1.B" + back, "E1.E", "2.5mm2", 1);
+
+        none(design, Finding.NeverCharged.class);
+    }
+
+    private static SourceKind flywheel() {
+        return new SourceKind.Flywheel(
+                SourceKind.Flywheel.Winding.SINGLE, new Amps(10), new Rpm(5000));
+    }
+
     /** A flywheel of two leads, with the battery and its first lead on those pins. */
     private static DesignBuilder charged(String battery, String first) {
         return DesignBuilder.twelveVolts()
-                .part(
-                        "G1",
-                        new SourceKind.Flywheel(
-                                SourceKind.Flywheel.Winding.SINGLE, new Amps(10), new Rpm(5000)))
+                .part("G1", flywheel())
                 .part("N1", regulator())
                 .wire("B1.+", "N1." + battery, "2.5mm2", 1)
                 .wire("G1.G1", "N1." + first, "2.5mm2", 1)

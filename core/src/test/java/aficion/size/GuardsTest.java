@@ -88,8 +88,8 @@ class GuardsTest {
         "false, HALF_WAVE, B-, G1, false",
         "true, FULL_WAVE, B-, G1, false",
         "true, FULL_WAVE, G1, B-, true",
-        "true, HALF_WAVE, G1, B-, false",
-        "true, HALF_WAVE, B+, G1, true"
+        "true, HALF_WAVE, G1, B-, true",
+        "true, HALF_WAVE, B+, G1, false"
     })
     void aRectifierLeadsOneWay(
             boolean positive,

@@ -70,6 +70,14 @@ public interface PathFinding {
         }
     }
 
+    /** A position of a switch that joins leads and in which nothing ever flows. */
+    record PositionIdle(PartId part, String position, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public PositionIdle {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A contact, joint or earth that loses more volts than one may. */
     record JointLoses(
             PartId part, String joint, Amps carried, Volts lost, Volts limit, List<Edit> remedies)
