@@ -11,6 +11,7 @@ import aficion.check.function.BridgedRule;
 import aficion.check.function.ChatterRule;
 import aficion.check.function.ConnectionRule;
 import aficion.check.function.FlasherRule;
+import aficion.check.function.HeldKeyRule;
 import aficion.check.function.IdlePositionRule;
 import aficion.check.function.NeedsOtherRule;
 import aficion.check.function.NeverWorksRule;
@@ -104,6 +105,7 @@ public final class Findings {
                     new LampPinsRule(),
                     new NumbersRule(),
                     new NeedsOtherRule(),
+                    new HeldKeyRule(),
                     new IdlePositionRule(),
                     new CrossedLeadsRule(),
                     new GaugeRule(),

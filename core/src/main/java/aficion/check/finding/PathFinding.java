@@ -127,8 +127,26 @@ public interface PathFinding {
     record NeedsOther(PartId part, String pin, String other)
             implements Finding.AboutPart, Finding.ToFix {}
 
-    /** A warning lamp that is lit while what it tells of is off. */
-    record TellsWrongly(PartId part, Conditions when, List<Edit> remedies)
+    /** Parts that work only while the key is held in a position that springs back. */
+    record OnlyWhileHeld(PartId part, String position, List<PartId> parts)
+            implements Finding.AboutPart, Finding.ToFix {
+        public OnlyWhileHeld {
+            parts = List.copyOf(parts);
+        }
+    }
+
+    /** What a warning lamp says that is not so. */
+    enum Tale {
+        /** Lit on dip beam. */
+        MAIN_BEAM,
+        /** Lit while the battery is charged, or with everything off. */
+        CHARGE_LIT,
+        /** Dark with the key on and the engine still. */
+        CHARGE_DARK
+    }
+
+    /** A warning lamp that does not tell what its name says. */
+    record TellsWrongly(PartId part, Tale tale, Conditions when, List<Edit> remedies)
             implements Finding.AboutPart, Finding.ToFix {
         public TellsWrongly {
             remedies = List.copyOf(remedies);
@@ -189,6 +207,9 @@ public interface PathFinding {
             remedies = List.copyOf(remedies);
         }
     }
+
+    /** A part whose two leads are on the same metal, so that it does nothing. */
+    record OnSameMetal(PartId part) implements Finding.AboutPart, Finding.ToFix {}
 
     /** A lamp whose two filaments, a motor whose two speeds are always fed together. */
     record FedTogether(PartId part, String one, String two, List<Edit> remedies)

@@ -2,48 +2,100 @@ package aficion.check.function;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
+import aficion.check.finding.PathFinding.Tale;
 import aficion.check.finding.Rule;
 import aficion.job.LoadKind;
-import aficion.job.Part;
 import aficion.job.edit.Edit;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Controls;
+import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
+import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Warning lamps whose name says that they tell of main beam and that are lit while a headlamp is on
- * and main beam is not: fed before the dip switch, or from dip beam.
+ * Warning lamps that do not tell what their name says. Of main beam: lit while a headlamp is on and
+ * main beam is not, fed before the dip switch or from dip beam. Of the charge: lit with everything
+ * off or while the battery is charged, or dark with the key on and the engine still.
  */
 public final class TellTaleRule implements Rule {
-    private static final Pattern NAME =
+    private static final Pattern BEAM =
             Pattern.compile("\\b(main|high)[ -]?beam\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CHARGE =
+            Pattern.compile(
+                    "\\b(charg(e|ing)|generator|dynamo|alternator)\\b", Pattern.CASE_INSENSITIVE);
     private static final String MAIN = "56a";
     private static final String DIP = "56b";
     private static final double LIT = 0.3;
+    private static final double CHARGES = 0.5;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return Wants.of(assessment.design()).stream()
-                .filter(want -> tells(want.part()))
-                .flatMap(want ->
-                        assessment.worst().points().stream()
-                                .filter(want::metIn)
-                                .filter(point -> isLit(point, DIP) && !isLit(point, MAIN))
-                                .limit(1)
-                                .map(point ->
-                                        new PathFinding.TellsWrongly(
-                                                want.part().id(),
-                                                point.conditions(),
-                                                moved(assessment, want))));
+                .filter(want ->
+                        want.part().kind() instanceof LoadKind.WarningLamp
+                                || want.part().kind() instanceof LoadKind.LedLamp)
+                .flatMap(want -> {
+                    var name = want.part().name();
+                    return BEAM.matcher(name).find()
+                            ? ofBeam(assessment, want)
+                            : CHARGE.matcher(name).find()
+                                    ? ofCharge(assessment, want)
+                                    : Stream.empty();
+                });
     }
 
-    private static boolean tells(Part part) {
-        return (part.kind() instanceof LoadKind.WarningLamp
-                        || part.kind() instanceof LoadKind.LedLamp)
-                && NAME.matcher(part.name()).find();
+    private static Stream<Finding> ofBeam(Assessment assessment, Wants want) {
+        return assessment.worst().points().stream()
+                .filter(want::metIn)
+                .filter(point -> isLit(point, DIP) && !isLit(point, MAIN))
+                .limit(1)
+                .map(point -> wrong(want, Tale.MAIN_BEAM, point, moved(assessment, want)));
+    }
+
+    private static Stream<Finding> ofCharge(Assessment assessment, Wants want) {
+        var controls = assessment.netlist().controls();
+        var points = assessment.worst().bases();
+        if (controls.key().isEmpty() || points.stream().noneMatch(want::metIn)) {
+            return Stream.empty();
+        }
+        var lit =
+                points.stream()
+                        .filter(want::metIn)
+                        .filter(point -> isCharging(controls, point) || isParked(controls, point))
+                        .findFirst();
+        var still = points.stream().filter(point -> isAwake(controls, point)).toList();
+        return lit.isPresent()
+                ? lit.stream().map(point -> wrong(want, Tale.CHARGE_LIT, point, List.of()))
+                : still.stream()
+                        .filter(_ -> still.stream().noneMatch(want::metIn))
+                        .limit(1)
+                        .map(point -> wrong(want, Tale.CHARGE_DARK, point, List.of()));
+    }
+
+    private static boolean isCharging(Controls controls, OperatingPoint point) {
+        return point.conditions().engine().value() > 0
+                && !OperatingStates.isOff(controls, point.conditions())
+                && Supply.of(point).battery().value() < -CHARGES;
+    }
+
+    private static boolean isParked(Controls controls, OperatingPoint point) {
+        return point.conditions().engine().value() == 0
+                && OperatingStates.isOff(controls, point.conditions());
+    }
+
+    /** With the key on and the engine still, with nothing held. */
+    private static boolean isAwake(Controls controls, OperatingPoint point) {
+        return point.conditions().engine().value() == 0
+                && !OperatingStates.isOff(controls, point.conditions())
+                && !OperatingStates.isHeld(controls, point.conditions());
+    }
+
+    private static Finding wrong(Wants want, Tale tale, OperatingPoint point, List<Edit> remedies) {
+        return new PathFinding.TellsWrongly(want.part().id(), tale, point.conditions(), remedies);
     }
 
     /** Whether some filament of a number is lit. */
