@@ -234,7 +234,7 @@ class NeverWorksTest {
                 want(
                         new LoadKind.IgnitionCoil(new Ohms(3), new Henries(0.01)),
                         "body",
-                        0.24,
+                        2.4,
                         "15",
                         "1"),
                 want(

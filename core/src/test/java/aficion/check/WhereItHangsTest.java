@@ -73,6 +73,78 @@ class WhereItHangsTest {
                 PathFinding.OnlyWhileHeld.class);
     }
 
+    /** One lamp fed past the switch of its number; a switch of its own that has none excuses it. */
+    @ParameterizedTest
+    @CsvSource({"S2.58, 0", "S1.15, 1", "S3.2, 0", "S4.56, 1"})
+    void aLampThatDoesNotFollowItsSwitch(String feed, int findings) {
+        var design =
+                keyed().part(
+                                "S2",
+                                DesignBuilder.selector(
+                                        "lights", 10, DesignBuilder.joins("side", "30", "58")))
+                        .onOff("S3", "other", 10)
+                        .lamp("H1", 5)
+                        .lamp("H2", 5)
+                        .load("X1", 1)
+                        .wire("B1.+", "S2.30", "1mm2", 1)
+                        .wire("B1.+", "S3.1", "1mm2", 1)
+                        .wire("S3.2", "X1.+", "1mm2", 1)
+                        .wire("S2.58", "H1.58", "1mm2", 1)
+                        .part(
+                                "S4",
+                                DesignBuilder.selector(
+                                        "head", 10, DesignBuilder.joins("on", "30", "56")))
+                        .wire("B1.+", "S4.30", "1mm2", 1)
+                        .load("X2", 1)
+                        .wire("S4.56", "X2.+", "1mm2", 1)
+                        .wire(feed, "H2.58", "1mm2", 1);
+        var found = found(design, PathFinding.NotSwitched.class);
+
+        assertThat(found).hasSize(findings);
+        assertThat(found)
+                .allSatisfy(each -> {
+                    assertThat(each.part()).isEqualTo(new PartId("H2"));
+                    assertThat(each.by()).isEqualTo(new PartId("S2"));
+                });
+    }
+
+    /** A gauge reads with the key, be it behind a main switch. */
+    @ParameterizedTest
+    @CsvSource({"S1.15, 0", "S3.2, 1"})
+    void aGaugeThatNeedsMoreThanTheKey(String feed, int findings) {
+        var design =
+                keyed().onOff("S3", "other", 10)
+                        .load("X1", 1)
+                        .wire("S1.15", "S3.1", "1mm2", 1)
+                        .wire("S3.2", "X1.+", "1mm2", 1)
+                        .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.1)))
+                        .part("R1", new JoinKind.Resistor(new Ohms(60)))
+                        .wire(feed, "P1.B", "1mm2", 1)
+                        .wire("P1.T", "R1.1", "1mm2", 1)
+                        .wire("R1.2", "E1.E", "1mm2", 1);
+
+        assertThat(found(design, PathFinding.NeedsOther.class)).hasSize(findings);
+    }
+
+    /** What hangs at earth with a part that is found otherwise is not excused by it. */
+    @Test
+    void aLampBesideAnotherMistakeAtEarth() {
+        var lamp = new LoadKind.WarningLamp(new Watts(2), new Volts(13.5));
+        var dead =
+                DesignBuilder.twelveVolts()
+                        .load("X1", 2)
+                        .wire("B1.+", "X1.+", "1mm2", 1)
+                        .part("L1", lamp)
+                        .wire("L1.1", "E1.E", "1mm2", 1)
+                        .wire("L1.2", "E1.E", "1mm2", 1);
+        var beside =
+                dead.part("H2", new LoadKind.LedLamp(new Volts(12), new Watts(2)))
+                        .wire("B1.+", "H2.31", "1mm2", 1)
+                        .wire("H2.+", "E1.E", "1mm2", 1);
+
+        only(beside, PathFinding.NeverWorks.class);
+    }
+
     static Stream<Arguments> ofTwoLeads() {
         return Stream.of(
                 Arguments.of(new JoinKind.Resistor(new Ohms(2)), "1", "2"),

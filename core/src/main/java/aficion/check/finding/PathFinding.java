@@ -127,6 +127,10 @@ public interface PathFinding {
     record NeedsOther(PartId part, String pin, String other)
             implements Finding.AboutPart, Finding.ToFix {}
 
+    /** A lamp that does not follow the switch which works the others of its number. */
+    record NotSwitched(PartId part, String number, PartId by)
+            implements Finding.AboutPart, Finding.ToFix {}
+
     /** Parts that work only while the key is held in a position that springs back. */
     record OnlyWhileHeld(PartId part, String position, List<PartId> parts)
             implements Finding.AboutPart, Finding.ToFix {
@@ -139,6 +143,8 @@ public interface PathFinding {
     enum Tale {
         /** Lit on dip beam. */
         MAIN_BEAM,
+        /** Lit while no lamp of its side is. */
+        SIDE,
         /** Lit while the battery is charged, or with everything off. */
         CHARGE_LIT,
         /** Dark with the key on and the engine still. */

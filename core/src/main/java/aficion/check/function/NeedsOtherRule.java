@@ -18,8 +18,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * Stop lamps that light only while something beside their own switch is on, and what a push sounds
- * or runs only with the lights on.
+ * Stop lamps that light only while something beside their own switch is on, what a push sounds or
+ * runs only with the lights on, and gauges that read only while something beside the key is on.
  */
 public final class NeedsOtherRule implements Rule {
     private static final String STOP = "54";
@@ -30,7 +30,7 @@ public final class NeedsOtherRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return Wants.of(assessment.design()).stream()
-                .filter(want -> stops(want) || runs(want))
+                .filter(want -> stops(want) || runs(want) || reads(want))
                 .flatMap(want -> found(assessment, want).stream());
     }
 
@@ -44,6 +44,10 @@ public final class NeedsOtherRule implements Rule {
                 || want.part().kind() instanceof LoadKind.Motor;
     }
 
+    private static boolean reads(Wants want) {
+        return want.part().kind() instanceof LoadKind.Gauge;
+    }
+
     private static Optional<Finding> found(Assessment assessment, Wants want) {
         var answers = assessment.answers();
         return assessment
@@ -52,7 +56,7 @@ public final class NeedsOtherRule implements Rule {
                 .map(peak -> peak.point().conditions())
                 .filter(state -> works(answers, state, want))
                 .flatMap(state -> other(assessment.netlist().controls(), answers, state, want))
-                .filter(name -> stops(want) || lights(assessment.design(), name))
+                .filter(name -> !runs(want) || lights(assessment.design(), name))
                 .map(name -> new PathFinding.NeedsOther(want.part().id(), want.feed(), name));
     }
 
@@ -85,6 +89,12 @@ public final class NeedsOtherRule implements Rule {
                                         answers,
                                         state.withLevel(name, 1 - state.level(name)),
                                         want));
+        if (reads(want)) {
+            return needed.stream()
+                    .map(Control::name)
+                    .filter(name -> !answers.netlist().design().isMain(name))
+                    .findFirst();
+        }
         boolean own = needed.stream().map(Control::action).anyMatch(OWN::contains);
         return needed.size() + (level ? 1 : 0) < 2 || !stops(want) && !own
                 ? Optional.empty()

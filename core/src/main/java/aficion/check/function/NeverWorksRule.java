@@ -81,8 +81,8 @@ public final class NeverWorksRule implements Rule {
             Wants.of(design).stream()
                     .filter(want -> !otherwise.contains(want.part().id()))
                     .filter(want -> !want.met(assessment))
-                    .filter(want -> !hangsOn(design, want, otherwise))
-                    .filter(want -> !isJoined(design, want, waiting))
+                    .filter(want -> !hangsOn(assessment, want, otherwise))
+                    .filter(want -> !isJoined(assessment, want, waiting))
                     .forEach(want -> dead.putIfAbsent(want.part().id(), want));
         }
         return dead;
@@ -96,19 +96,25 @@ public final class NeverWorksRule implements Rule {
     }
 
     /** Whether a gauge or a coil hangs on a sender or contact that is found otherwise. */
-    private static boolean hangsOn(Design design, Wants want, Set<PartId> otherwise) {
+    private static boolean hangsOn(Assessment assessment, Wants want, Set<PartId> otherwise) {
         return (want.part().kind() instanceof LoadKind.Gauge
                         || want.part().kind() instanceof LoadKind.IgnitionCoil
                         || want.part().kind() instanceof LoadKind.WarningLamp)
-                && isJoined(design, want, otherwise);
+                && isJoined(assessment, want, otherwise);
     }
 
-    private static boolean isJoined(Design design, Wants want, Set<PartId> parts) {
+    /** Whether an end meets one of those parts but at earth, where all meet. */
+    private static boolean isJoined(Assessment assessment, Wants want, Set<PartId> parts) {
         return !parts.isEmpty()
                 && Stream.of(want.feedEnd(), want.backEnd())
-                        .flatMap(end -> Netlist.joined(design, end).stream())
+                        .filter(end -> !isEarth(assessment, end))
+                        .flatMap(end -> Netlist.joined(assessment.design(), end).stream())
                         .map(Terminal::part)
                         .anyMatch(parts::contains);
+    }
+
+    private static boolean isEarth(Assessment assessment, Terminal end) {
+        return assessment.worst().metal().alwaysJoins(assessment.netlist().node(end), 0);
     }
 
     private static boolean hasPoles(Design design) {

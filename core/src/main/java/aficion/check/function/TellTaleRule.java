@@ -12,14 +12,16 @@ import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
+import aficion.verb.OtherSide.Side;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
  * Warning lamps that do not tell what their name says. Of main beam: lit while a headlamp is on and
- * main beam is not, fed before the dip switch or from dip beam. Of the charge: lit with everything
- * off or while the battery is charged, or dark with the key on and the engine still.
+ * main beam is not, fed before the dip switch or from dip beam. Of the signals of a side: lit while
+ * none of its side is. Of the charge: lit with everything off or while the battery is charged, or
+ * dark with the key on and the engine still.
  */
 public final class TellTaleRule implements Rule {
     private static final Pattern BEAM =
@@ -27,6 +29,8 @@ public final class TellTaleRule implements Rule {
     private static final Pattern CHARGE =
             Pattern.compile(
                     "\\b(charg(e|ing)|generator|dynamo|alternator)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SIGNAL =
+            Pattern.compile("\\b(signal|turn|indicator|flasher)s?\\b", Pattern.CASE_INSENSITIVE);
     private static final String MAIN = "56a";
     private static final String DIP = "56b";
     private static final double LIT = 0.3;
@@ -44,7 +48,9 @@ public final class TellTaleRule implements Rule {
                             ? ofBeam(assessment, want)
                             : CHARGE.matcher(name).find()
                                     ? ofCharge(assessment, want)
-                                    : Stream.empty();
+                                    : SIGNAL.matcher(name).find()
+                                            ? ofSide(assessment, want)
+                                            : Stream.empty();
                 });
     }
 
@@ -56,10 +62,30 @@ public final class TellTaleRule implements Rule {
                 .map(point -> wrong(want, Tale.MAIN_BEAM, point, moved(assessment, want)));
     }
 
+    private static Stream<Finding> ofSide(Assessment assessment, Wants want) {
+        return Side.ofName(want.part().name()).stream()
+                .map(side -> lamps(assessment, side == Side.LEFT ? "L" : "R"))
+                .filter(lamps -> !lamps.isEmpty())
+                .flatMap(lamps ->
+                        assessment.worst().points().stream()
+                                .filter(want::metIn)
+                                .filter(point ->
+                                        lamps.stream().noneMatch(each -> each.metIn(point)))
+                                .limit(1))
+                .map(point -> wrong(want, Tale.SIDE, point, List.of()));
+    }
+
+    private static List<Wants> lamps(Assessment assessment, String pin) {
+        return Wants.of(assessment.design()).stream()
+                .filter(each -> each.part().kind() instanceof LoadKind.Lamp)
+                .filter(each -> each.role().equals(pin))
+                .toList();
+    }
+
     private static Stream<Finding> ofCharge(Assessment assessment, Wants want) {
         var controls = assessment.netlist().controls();
         var points = assessment.worst().bases();
-        if (controls.key().isEmpty() || points.stream().noneMatch(want::metIn)) {
+        if (controls.key().isEmpty() || !want.met(assessment)) {
             return Stream.empty();
         }
         var lit =

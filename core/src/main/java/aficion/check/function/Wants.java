@@ -12,7 +12,6 @@ import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -25,8 +24,11 @@ public record Wants(Part part, String role, double volts, String feed, String ba
     /** The share of its rated volts below which a thing does nothing to speak of. */
     private static final double LEAST = 0.3;
 
-    /** The share of the system's volts that a coil behind a quick electronic box still sees. */
-    private static final double COIL = 0.02;
+    /** The share of the system's volts that a coil at its points sees, be it behind a ballast. */
+    private static final double COIL = 0.2;
+
+    /** The same where there is a quick electronic box. */
+    private static final double COIL_AT_BOX = 0.02;
 
     /** What the parts of a design want, those without a wire at their feed left out. */
     public static List<Wants> of(Design design) {
@@ -99,18 +101,22 @@ public record Wants(Part part, String role, double volts, String feed, String ba
         return new Wants(part, role, LEAST * rated, feed, "31");
     }
 
-    /** A discharge box makes the current of its coil itself. */
+    /** Behind a box a coil sees volts for a moment; a discharge box makes its current itself. */
     private static Stream<Wants> coil(Design design, Part part, double system) {
         boolean charged =
-                Set.of("15", "1").stream()
+                Stream.of("15", "1")
                         .flatMap(pin -> Netlist.joined(design, part.terminal(pin)).stream())
                         .map(terminal -> design.part(terminal.part()).kind())
                         .anyMatch(kind ->
                                 kind instanceof ControlKind.IgnitionBox box
                                         && box.form() == ControlKind.IgnitionBox.Form.DISCHARGE);
+        boolean boxed =
+                design.parts().stream()
+                        .anyMatch(each -> each.kind() instanceof ControlKind.IgnitionBox);
         return charged
                 ? Stream.empty()
-                : Stream.of(new Wants(part, "body", COIL * system, "15", "1"));
+                : Stream.of(
+                        new Wants(part, "body", (boxed ? COIL_AT_BOX : COIL) * system, "15", "1"));
     }
 
     /** Whether it gets it in some state. */

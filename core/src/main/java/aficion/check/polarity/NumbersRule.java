@@ -72,7 +72,22 @@ public final class NumbersRule implements Rule {
                             .filter(pair -> isPutRight(part, pair))
                             .map(pair -> exchanged(part, pair.one, pair.other))
                             .toList();
-            return exchanged.isEmpty() ? passed(part, hand) : exchanged;
+            return exchanged.isEmpty()
+                    ? Stream.concat(passed(part, hand).stream(), unswitched(part, hand)).toList()
+                    : exchanged;
+        }
+
+        /** Lamps that do not follow a switch which works the others of their number. */
+        private Stream<Finding> unswitched(Part part, ControlKind.Switch hand) {
+            var controls = assessment.netlist().controls();
+            var control = controls.find(hand.control()).orElseThrow();
+            return telling(hand.pins()).stream()
+                    .filter(pin -> !Workings.feeds(hand, pin))
+                    .flatMap(pin ->
+                            workings.passing(controls, control, pin).stream()
+                                    .map(lamp ->
+                                            new PathFinding.NotSwitched(
+                                                    lamp.id(), pin, part.id())));
         }
 
         /** Terminals past which what they are for works. */

@@ -239,7 +239,63 @@ final class Workings {
      * alike, wherever it works at all.
      */
     boolean passes(Control control, String number) {
-        var numbered = numbered(number);
+        return passes(control, number, numbered(number));
+    }
+
+    /**
+     * The lamps of a number that do so while others of it do as that control says; not those with a
+     * switch of their own, whose number says nothing.
+     */
+    List<Part> passing(Controls controls, Control control, String number) {
+        var lamps =
+                numbered(number).stream()
+                        .filter(i -> sinks.get(i).part.kind() instanceof LoadKind.Lamp)
+                        .boxed()
+                        .collect(
+                                Collectors.partitioningBy(i -> passes(control, number, single(i))));
+        boolean others = lamps.get(false).stream().anyMatch(i -> follows(control, number, i));
+        return others
+                ? lamps.get(true).stream()
+                        .filter(i -> controls.controls().stream().noneMatch(own -> isOwn(own, i)))
+                        .map(i -> sinks.get(i).part)
+                        .distinct()
+                        .toList()
+                : List.of();
+    }
+
+    /** Whether a control that closes no number works a sink. */
+    private boolean isOwn(Control control, int sink) {
+        return control.action() != Action.KEY
+                && !closing.containsKey(control.name())
+                && alike(control).anyMatch(group -> differ(group, each -> each.working.get(sink)));
+    }
+
+    /** The states in groups that differ in a control alone. */
+    private Stream<List<State>> alike(Control control) {
+        return states.stream()
+                .collect(
+                        Collectors.groupingBy(
+                                state -> state.conditions.with(control.name(), control.rest())))
+                .values()
+                .stream();
+    }
+
+    private static BitSet single(int sink) {
+        var found = new BitSet();
+        found.set(sink);
+        return found;
+    }
+
+    /** Whether a sink works in some state, and in none but those in which its number is closed. */
+    private boolean follows(Control control, String number, int sink) {
+        var working = states.stream().filter(state -> state.working.get(sink)).toList();
+        return !working.isEmpty()
+                && working.stream()
+                        .allMatch(state ->
+                                closed(control, state.conditions, closing).contains(number));
+    }
+
+    private boolean passes(Control control, String number, BitSet numbered) {
         Predicate<State> works = state -> state.working.intersects(numbered);
         boolean worksPast =
                 states.stream()
@@ -250,12 +306,7 @@ final class Workings {
             return false;
         }
         var changing =
-                states.stream()
-                        .collect(
-                                Collectors.groupingBy(state ->
-                                        state.conditions.with(control.name(), control.rest())))
-                        .values()
-                        .stream()
+                alike(control)
                         .filter(group -> group.stream().anyMatch(works))
                         .filter(group -> differ(group, state -> state.closed.contains(number)))
                         .toList();
