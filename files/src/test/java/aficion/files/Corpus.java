@@ -80,7 +80,11 @@ final class Corpus {
 
     /** What has to be mended in a job. */
     static List<Finding> toMend(Design design) {
-        return Findings.of(Assessment.of(design)).stream()
+        return toMend(Findings.of(Assessment.of(design)));
+    }
+
+    static List<Finding> toMend(List<Finding> found) {
+        return found.stream()
                 .filter(finding -> finding.severity().compareTo(Severity.FIX) <= 0)
                 .toList();
     }
