@@ -152,11 +152,13 @@ public final class IdlePositionRule implements Rule {
     private static boolean isIdle(Assessment assessment, Control control, String position) {
         var netlist = assessment.netlist();
         var contacts =
-                joining(assessment, control, position)
-                        .flatMap(each ->
-                                each.position.joins().stream()
-                                        .map(Object::toString)
-                                        .map(netlist.inside(each.part.id())::get))
+                switches(assessment.design(), control)
+                        .flatMap(part ->
+                                ((ControlKind.Switch) part.kind())
+                                        .position(position).stream()
+                                                .flatMap(at -> at.joins().stream())
+                                                .map(Object::toString)
+                                                .map(netlist.inside(part.id())::get))
                         .toList();
         var taken =
                 assessment.worst().points().stream()
@@ -169,7 +171,8 @@ public final class IdlePositionRule implements Rule {
                         .noneMatch(point ->
                                 contacts.stream()
                                         .anyMatch(contact ->
-                                                Math.abs(point.branchAmps(contact)) > FLOWS));
+                                                Math.abs(point.branchAmps(contact)) > FLOWS))
+                && joining(assessment, control, position).findAny().isPresent();
     }
 
     private static Set<PartId> foundOtherwise(Assessment assessment) {
