@@ -42,6 +42,11 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
         return List.of();
     }
 
+    /** Whether its two terminals are the poles that feed all else: a battery, a bench supply. */
+    default boolean hasPoles() {
+        return false;
+    }
+
     /** Whether it is there to be fed: it cannot work unless both its ends reach the source. */
     default boolean consumes() {
         return false;

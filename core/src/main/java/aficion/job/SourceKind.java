@@ -45,6 +45,11 @@ public sealed interface SourceKind extends Kind {
         public List<String> pins() {
             return List.of("+", "-");
         }
+
+        @Override
+        public boolean hasPoles() {
+            return true;
+        }
     }
 
     /**
@@ -73,6 +78,11 @@ public sealed interface SourceKind extends Kind {
         @Override
         public List<String> pins() {
             return List.of("+", "-");
+        }
+
+        @Override
+        public boolean hasPoles() {
+            return true;
         }
     }
 

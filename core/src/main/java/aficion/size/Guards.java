@@ -285,7 +285,7 @@ public final class Guards {
             if (part.kind() instanceof JoinKind.EarthPoint) {
                 starts.add(part.terminal("E"));
             }
-            if (hasPoles(part)) {
+            if (part.kind().hasPoles()) {
                 starts.add(part.terminal(design.vehicle().earthedPin()));
             }
             part.mount()
@@ -297,16 +297,11 @@ public final class Guards {
     private static List<Terminal> liveTerminals(Design design) {
         var starts = new ArrayList<Terminal>();
         for (var part : design.parts()) {
-            if (hasPoles(part)) {
+            if (part.kind().hasPoles()) {
                 starts.add(part.terminal(design.vehicle().livePin()));
             }
         }
         return starts;
-    }
-
-    private static boolean hasPoles(Part part) {
-        return part.kind() instanceof SourceKind.Battery
-                || part.kind() instanceof SourceKind.BenchSupply;
     }
 
     /** What leads on from a terminal without passing a fuse. */

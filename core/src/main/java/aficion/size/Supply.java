@@ -70,7 +70,7 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
      * one at the earthed end.
      */
     private static List<Part> firstOfStrings(Design design) {
-        var batteries = design.parts().stream().filter(Supply::isBattery).toList();
+        var batteries = design.parts().stream().filter(part -> part.kind().hasPoles()).toList();
         if (batteries.size() < 2) {
             return batteries;
         }
@@ -86,11 +86,6 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
                                         live))
                         .toList();
         return first.isEmpty() ? batteries : first;
-    }
-
-    private static boolean isBattery(Part part) {
-        return part.kind() instanceof SourceKind.Battery
-                || part.kind() instanceof SourceKind.BenchSupply;
     }
 
     /** What its bridge gives, less what its regulator takes. */

@@ -6,7 +6,6 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Part;
-import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
@@ -106,9 +105,7 @@ public final class ConnectionRule implements Rule {
 
         private List<Terminal> poles() {
             return design.parts().stream()
-                    .filter(part ->
-                            part.kind() instanceof SourceKind.Battery
-                                    || part.kind() instanceof SourceKind.BenchSupply)
+                    .filter(part -> part.kind().hasPoles())
                     .flatMap(part -> part.terminals().stream())
                     .toList();
         }

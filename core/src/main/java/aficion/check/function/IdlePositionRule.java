@@ -11,7 +11,6 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.Position;
-import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
@@ -115,9 +114,7 @@ public final class IdlePositionRule implements Rule {
         ends.set(0);
         Stream.concat(
                         design.parts().stream()
-                                .filter(part ->
-                                        part.kind() instanceof SourceKind.Battery
-                                                || part.kind() instanceof SourceKind.BenchSupply)
+                                .filter(part -> part.kind().hasPoles())
                                 .flatMap(part -> part.terminals().stream()),
                         Wants.of(design).stream()
                                 .flatMap(want -> Stream.of(want.feedEnd(), want.backEnd())))

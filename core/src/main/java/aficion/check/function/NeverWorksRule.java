@@ -77,7 +77,7 @@ public final class NeverWorksRule implements Rule {
                     waitingCoil(finding.subject()).ifPresent(waiting::add);
                 });
         var dead = new LinkedHashMap<PartId, Wants>();
-        if (hasPoles(design)) {
+        if (design.parts().stream().anyMatch(part -> part.kind().hasPoles())) {
             Wants.of(design).stream()
                     .filter(want -> !otherwise.contains(want.part().id()))
                     .filter(want -> !want.met(assessment))
@@ -115,13 +115,6 @@ public final class NeverWorksRule implements Rule {
 
     private static boolean isEarth(Assessment assessment, Terminal end) {
         return assessment.worst().metal().alwaysJoins(assessment.netlist().node(end), 0);
-    }
-
-    private static boolean hasPoles(Design design) {
-        return design.parts().stream()
-                .anyMatch(part ->
-                        part.kind() instanceof SourceKind.Battery
-                                || part.kind() instanceof SourceKind.BenchSupply);
     }
 
     /** The relays whose exchanged leads explain what is dead. */
