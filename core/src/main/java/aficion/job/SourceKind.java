@@ -308,6 +308,32 @@ public sealed interface SourceKind extends Kind {
             THREE_PHASE
         }
 
+        /** A diode between two of its terminals. */
+        public record Valve(String anode, String cathode) {
+            /** The name of its branch. */
+            public String role() {
+                return anode + "-" + cathode;
+            }
+        }
+
+        /**
+         * Its diodes: two for each alternating lead, or with half a wave the one on the side of the
+         * pole that is not at earth.
+         */
+        public List<Valve> valves(Vehicle.Pole earthed) {
+            boolean whole = bridge != Bridge.HALF_WAVE;
+            return inputs().stream()
+                    .flatMap(input ->
+                            Stream.concat(
+                                    whole || earthed == Vehicle.Pole.NEGATIVE
+                                            ? Stream.of(new Valve(input, "B+"))
+                                            : Stream.empty(),
+                                    whole || earthed == Vehicle.Pole.POSITIVE
+                                            ? Stream.of(new Valve("B-", input))
+                                            : Stream.empty()))
+                    .toList();
+        }
+
         /** Its alternating leads. */
         public List<String> inputs() {
             return switch (bridge) {

@@ -439,15 +439,11 @@ final class SourceBranches {
     private static void rectifier(PartBuilder part, SourceKind.RegulatorRectifier rectifier) {
         int plus = part.node("B+");
         int minus = part.node("B-");
-        boolean whole = rectifier.bridge() != SourceKind.RegulatorRectifier.Bridge.HALF_WAVE;
-        for (var input : rectifier.inputs()) {
-            int node = part.node(input);
-            if (whole || part.net().sign > 0) {
-                part.bending(input + "-B+", JoinBranches.diode(node, plus, BRIDGE_AMPS));
-            }
-            if (whole || part.net().sign < 0) {
-                part.bending("B--" + input, JoinBranches.diode(minus, node, BRIDGE_AMPS));
-            }
+        for (var valve : rectifier.valves(part.net().design.vehicle().earthed())) {
+            part.bending(
+                    valve.role(),
+                    JoinBranches.diode(
+                            part.node(valve.anode()), part.node(valve.cathode()), BRIDGE_AMPS));
         }
         int sense = part.node("S");
         part.fixed("sense", sense, part.net().sign > 0 ? minus : plus, SENSE);

@@ -6,6 +6,7 @@ import aficion.job.JoinKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
+import aficion.job.Vehicle;
 import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.netlist.Branch;
@@ -373,15 +374,18 @@ public final class Guards {
         if (!(part.kind() instanceof SourceKind.RegulatorRectifier rectifier)) {
             return List.of();
         }
-        boolean whole = rectifier.bridge() != SourceKind.RegulatorRectifier.Bridge.HALF_WAVE;
-        String last = design.vehicle().livePin().equals("+") ? "B+" : "B-";
-        String first = last.equals("B+") ? "B-" : "B+";
-        if (rectifier.inputs().contains(pin)) {
-            return List.of(part.terminal(last));
-        }
-        return pin.equals(first) && whole
-                ? rectifier.inputs().stream().map(part::terminal).toList()
-                : List.of();
+        var earthed = design.vehicle().earthed();
+        return rectifier.valves(earthed).stream()
+                .flatMap(valve ->
+                        earthed == Vehicle.Pole.NEGATIVE
+                                ? onward(pin, valve.anode(), valve.cathode())
+                                : onward(pin, valve.cathode(), valve.anode()))
+                .map(part::terminal)
+                .toList();
+    }
+
+    private static Stream<String> onward(String pin, String from, String to) {
+        return pin.equals(from) ? Stream.of(to) : Stream.empty();
     }
 
     /**

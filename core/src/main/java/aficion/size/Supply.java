@@ -91,9 +91,12 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
     /** What its bridge gives, less what its regulator takes. */
     private static double rectified(
             OperatingPoint point, Part part, SourceKind.RegulatorRectifier rectifier) {
+        var vehicle = point.netlist().design().vehicle();
+        String live = "B" + vehicle.livePin();
         double bridge =
-                rectifier.inputs().stream()
-                        .mapToDouble(input -> through(point, part, input + "-B+"))
+                rectifier.valves(vehicle.earthed()).stream()
+                        .filter(valve -> valve.anode().equals(live) || valve.cathode().equals(live))
+                        .mapToDouble(valve -> through(point, part, valve.role()))
                         .sum();
         return bridge - through(point, part, "shunt");
     }

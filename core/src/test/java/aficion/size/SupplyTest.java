@@ -72,6 +72,35 @@ class SupplyTest {
                         .wire("N1.B+", "B1.+", "2.5mm2", 0.5));
     }
 
+    /** Half a wave is counted where its one diode stands, on the side of the live pole. */
+    @Test
+    void halfAWaveIsCountedWithThePositivePoleAtEarth() {
+        var design =
+                new DesignBuilder(12)
+                        .positiveEarth()
+                        .battery(0.006)
+                        .wire("B1.+", "E1.E", "25mm2", 0.3)
+                        .part(
+                                "G1",
+                                new SourceKind.Flywheel(
+                                        SourceKind.Flywheel.Winding.SINGLE,
+                                        new Amps(18),
+                                        new Rpm(1500)))
+                        .part(
+                                "N1",
+                                new SourceKind.RegulatorRectifier(
+                                        SourceKind.RegulatorRectifier.Bridge.HALF_WAVE,
+                                        new Volts(14.4)))
+                        .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
+                        .wire("G1.G2", "E1.E", "2.5mm2", 0.5)
+                        .wire("N1.B+", "E1.E", "2.5mm2", 0.5)
+                        .wire("N1.B-", "B1.-", "2.5mm2", 0.5);
+        var supply = supply(design, 3000);
+
+        assertThat(supply.battery().value()).isLessThan(-1);
+        assertThat(supply.generated().value()).isCloseTo(-supply.battery().value(), within(0.01));
+    }
+
     /** A lighting coil feeds its lamp past the battery, and is counted all the same. */
     @Test
     void aLightingCoilIsCounted() {
