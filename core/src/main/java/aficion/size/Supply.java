@@ -26,6 +26,14 @@ import java.util.Optional;
  *     without
  */
 public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> volts) {
+    /** Into a battery on the road, amps; less comes by way of a lamp (typical). */
+    public static final double FILLS = 0.5;
+
+    /** Whether the batteries are charged. */
+    public boolean charges() {
+        return battery.value() < -FILLS;
+    }
+
     /** What sources give and batteries take in a state. */
     public static Supply of(OperatingPoint point) {
         double battery = 0;

@@ -432,6 +432,11 @@ public final class WorstCase {
         return List.copyOf(shorts);
     }
 
+    /** Whether more shorts a battery than before. */
+    public boolean isShortedMoreThan(WorstCase before) {
+        return shorts.size() > before.shorts.size();
+    }
+
     /** Whether metal leads from a terminal to a live pole in some state. */
     public boolean everLive(Terminal terminal) {
         return live.get(netlist.node(terminal));

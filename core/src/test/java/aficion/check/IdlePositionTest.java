@@ -6,7 +6,6 @@ import static aficion.check.Mistake.only;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.check.finding.PathFinding.PositionIdle;
-import aficion.job.Action;
 import aficion.job.Contact;
 import aficion.job.ControlKind;
 import aficion.job.Demand;
@@ -25,18 +24,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Positions of a switch that do nothing. */
 class IdlePositionTest {
     private static final ControlKind.Switch LIGHTS =
-            new ControlKind.Switch(
-                    Action.LEVER,
+            DesignBuilder.selector(
                     "lights",
-                    List.of("30", "58", "56"),
-                    List.of(
-                            new Position("off", false, List.of()),
-                            new Position("side", false, List.of(new Contact("30", "58"))),
-                            new Position(
-                                    "head",
-                                    false,
-                                    List.of(new Contact("30", "58"), new Contact("30", "56")))),
-                    new Amps(15));
+                    15,
+                    DesignBuilder.joins("side", "30", "58"),
+                    new Position(
+                            "head",
+                            false,
+                            List.of(new Contact("30", "58"), new Contact("30", "56"))));
 
     private static DesignBuilder lit(String fed, String side, String head) {
         return DesignBuilder.twelveVolts()

@@ -108,7 +108,7 @@ class WhereItHangsTest {
                 });
     }
 
-    /** A gauge reads with the key, be it behind a main switch. */
+    /** A gauge reads with the key, and needs no other switch. */
     @ParameterizedTest
     @CsvSource({"S1.15, 0", "S3.2, 1"})
     void aGaugeThatNeedsMoreThanTheKey(String feed, int findings) {
@@ -124,6 +124,28 @@ class WhereItHangsTest {
                         .wire("R1.2", "E1.E", "1mm2", 1);
 
         assertThat(found(design, PathFinding.NeedsOther.class)).hasSize(findings);
+    }
+
+    /** A main switch is on at rest: no gauge is said to need it. */
+    @Test
+    void aGaugeBehindAMainSwitch() {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .onOff("S3", "main", 100)
+                        .wire("B1.+", "S3.1", "10mm2", 1)
+                        .part("S1", DesignBuilder.offRunStart())
+                        .wire("S3.2", "S1.30", "2.5mm2", 1)
+                        .part("P1", new LoadKind.Gauge(new Ohms(60), new Amps(0.1)))
+                        .part("R1", new JoinKind.Resistor(new Ohms(60)))
+                        .wire("S1.15", "P1.B", "1mm2", 1)
+                        .wire("P1.T", "R1.1", "1mm2", 1)
+                        .wire("R1.2", "E1.E", "1mm2", 1)
+                        .onOff("S2", "light", 10)
+                        .lamp("H1", 21)
+                        .wire("S3.2", "S2.1", "1mm2", 1)
+                        .wire("S2.2", "H1.58", "1mm2", 1);
+
+        none(design, PathFinding.NeedsOther.class);
     }
 
     /** What hangs at earth with a part that is found otherwise is not excused by it. */

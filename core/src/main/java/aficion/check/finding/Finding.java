@@ -280,17 +280,6 @@ public interface Finding {
         }
     }
 
-    /** A source on the engine that does not begin to charge in any position of the key. */
-    record NeverCharges(PartId part) implements AboutPart, ToFix {}
-
-    /** A battery that gets nothing of what a source on the engine gives. */
-    record NeverCharged(PartId part, PartId source, List<Edit> remedies)
-            implements AboutPart, ToFix {
-        public NeverCharged {
-            remedies = List.copyOf(remedies);
-        }
-    }
-
     /** An ignition that loses its feed while the starter turns. */
     record LostInStart(PartId part, String position) implements AboutPart, ToFix {}
 

@@ -1,9 +1,20 @@
 package aficion.check.finding;
 
+import aficion.job.PartId;
 import aficion.size.Assessment;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Finds one kind of mistake in a job. */
 public interface Rule {
     Stream<Finding> check(Assessment assessment);
+
+    /** The parts that those rules name: what else is wrong with them follows from that. */
+    static Set<PartId> named(Assessment assessment, Rule... rules) {
+        return Stream.of(rules)
+                .flatMap(rule -> rule.check(assessment))
+                .flatMap(finding -> finding.subject().named().stream())
+                .collect(Collectors.toSet());
+    }
 }

@@ -29,6 +29,17 @@ public interface SourceFinding {
     record Overcharged(PartId part, Volts reaches, Volts set, Conditions when)
             implements Finding.AboutPart, Finding.Danger {}
 
+    /** A source on the engine that does not begin to charge in any position of the key. */
+    record NeverCharges(PartId part) implements Finding.AboutPart, Finding.ToFix {}
+
+    /** A battery that gets nothing of what a source on the engine gives. */
+    record NeverCharged(PartId part, PartId source, List<Edit> remedies)
+            implements Finding.AboutPart, Finding.ToFix {
+        public NeverCharged {
+            remedies = List.copyOf(remedies);
+        }
+    }
+
     /** A source whose sense lead goes nowhere. */
     record SenseMissing(PartId part) implements Finding.AboutPart, Finding.ToConsider {}
 

@@ -53,17 +53,12 @@ public final class BridgedRule implements Rule {
 
     /** The two leads of what has no more. */
     private static Stream<Way> ends(Part part) {
-        boolean passive =
-                switch (part.kind()) {
-                    case JoinKind.Resistor _,
-                            JoinKind.Diode _,
-                            JoinKind.Capacitor _,
-                            LoadKind.Ammeter _ ->
-                            true;
-                    case JoinKind _, LoadKind _, ControlKind _, GuardKind _, SourceKind _ -> false;
-                };
         var pins = part.terminals();
-        return passive ? Stream.of(new Way(pins.getFirst(), pins.getLast())) : Stream.empty();
+        return switch (part.kind()) {
+            case JoinKind.Resistor _, JoinKind.Diode _, JoinKind.Capacitor _, LoadKind.Ammeter _ ->
+                    Stream.of(new Way(pins.getFirst(), pins.getLast()));
+            case JoinKind _, LoadKind _, ControlKind _, GuardKind _, SourceKind _ -> Stream.empty();
+        };
     }
 
     private static boolean isBridged(Assessment assessment, Way way) {

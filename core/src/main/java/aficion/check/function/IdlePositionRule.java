@@ -9,7 +9,6 @@ import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
-import aficion.job.PartId;
 import aficion.job.Position;
 import aficion.job.Terminal;
 import aficion.job.edit.Edit;
@@ -20,7 +19,6 @@ import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import java.util.BitSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,7 +26,7 @@ import java.util.stream.Stream;
 /**
  * Positions of a control in which leads are joined and nothing ever flows, whatever else is on: its
  * feed hangs on another terminal. Not where what hangs there is found otherwise, nor where it stops
- * a magneto, whose own current is not followed.
+ * a magneto or tells a module something: those currents are not followed.
  */
 public final class IdlePositionRule implements Rule {
     private static final double FLOWS = 1e-3;
@@ -39,7 +37,14 @@ public final class IdlePositionRule implements Rule {
         if (idle.isEmpty()) {
             return Stream.empty();
         }
-        var otherwise = foundOtherwise(assessment);
+        var otherwise =
+                Rule.named(
+                        assessment,
+                        new ConnectionRule(),
+                        new NeverWorksRule(),
+                        new ParkRule(),
+                        new VoltageRule(),
+                        new PolarityRule());
         return idle.stream()
                 .filter(each ->
                         each.ends(assessment.design())
@@ -61,50 +66,75 @@ public final class IdlePositionRule implements Rule {
     }
 
     private static List<Idle> idle(Assessment assessment) {
-        var design = assessment.design();
         return assessment.netlist().controls().controls().stream()
-                .flatMap(control ->
-                        control.positions().stream()
-                                .map(Position::name)
-                                .filter(name -> isIdle(assessment, control, name))
-                                .flatMap(name -> joining(assessment, control, name).limit(1)))
-                .filter(each -> each.ends(design).noneMatch(end -> isUnfollowed(design, end)))
+                .flatMap(control -> idle(assessment, control))
                 .toList();
+    }
+
+    /** The positions of a control that are taken up in some state and in which nothing flows. */
+    private static Stream<Idle> idle(Assessment assessment, Control control) {
+        return control.positions().stream()
+                .map(Position::name)
+                .filter(position -> isStill(assessment, control, position))
+                .flatMap(position -> joining(assessment, control, position).limit(1));
+    }
+
+    private static boolean isStill(Assessment assessment, Control control, String position) {
+        var netlist = assessment.netlist();
+        var contacts =
+                joined(assessment.design(), control, position)
+                        .flatMap(each ->
+                                each.position.joins().stream()
+                                        .map(Object::toString)
+                                        .map(netlist.inside(each.part.id())::get))
+                        .toList();
+        var taken =
+                assessment.worst().points().stream()
+                        .filter(point ->
+                                Controls.position(control, point.conditions()).equals(position))
+                        .toList();
+        return !taken.isEmpty()
+                && taken.stream()
+                        .noneMatch(point ->
+                                contacts.stream()
+                                        .anyMatch(contact ->
+                                                Math.abs(point.branchAmps(contact)) > FLOWS));
+    }
+
+    /** The switches of a control, with what each joins in a position. */
+    private static Stream<Idle> joined(Design design, Control control, String position) {
+        return design.parts().stream()
+                .flatMap(part ->
+                        part.kind() instanceof ControlKind.Switch hand
+                                        && hand.control().equals(control.name())
+                                ? hand.position(position).map(at -> new Idle(part, at)).stream()
+                                : Stream.empty());
+    }
+
+    /** What of that leads on at both its ends; nothing where one of them is not followed. */
+    private static Stream<Idle> joining(Assessment assessment, Control control, String position) {
+        var design = assessment.design();
+        var own =
+                control.positions().stream()
+                        .flatMap(each -> joined(design, control, each.name()))
+                        .map(each -> each.part.id())
+                        .distinct()
+                        .flatMap(part -> assessment.netlist().inside(part).values().stream())
+                        .collect(Collectors.toSet());
+        var ends = ends(assessment);
+        return joined(design, control, position)
+                .map(each ->
+                        new Idle(
+                                each.part,
+                                leading(assessment, each.part, each.position, own, ends)))
+                .filter(each -> !each.position.joins().isEmpty())
+                .filter(each -> each.ends(design).noneMatch(end -> isUnfollowed(design, end)));
     }
 
     private static boolean isUnfollowed(Design design, Terminal end) {
         var kind = design.part(end.part()).kind();
         return kind instanceof LoadKind.Magneto
                 || kind instanceof ControlKind.Module module && module.inputs().contains(end.pin());
-    }
-
-    /** The contacts that a switch closes in a position and that lead on at both their ends. */
-    private static Stream<Idle> joining(Assessment assessment, Control control, String position) {
-        var design = assessment.design();
-        var own = contacts(design, assessment.netlist(), control);
-        var ends = ends(assessment);
-        return switches(design, control)
-                .flatMap(part ->
-                        ((ControlKind.Switch) part.kind())
-                                .position(position).stream()
-                                        .map(at ->
-                                                new Idle(
-                                                        part,
-                                                        leading(assessment, part, at, own, ends))))
-                .filter(each -> !each.position.joins().isEmpty());
-    }
-
-    private static Stream<Part> switches(Design design, Control control) {
-        return design.parts().stream()
-                .filter(part ->
-                        part.kind() instanceof ControlKind.Switch hand
-                                && hand.control().equals(control.name()));
-    }
-
-    private static Set<Integer> contacts(Design design, Netlist netlist, Control control) {
-        return switches(design, control)
-                .flatMap(part -> netlist.inside(part.id()).values().stream())
-                .collect(Collectors.toSet());
     }
 
     /** What a way is to lead to: the poles, earth and what wants to be fed. */
@@ -145,68 +175,22 @@ public final class IdlePositionRule implements Rule {
                 .intersects(ends);
     }
 
-    /** Whether it is taken up in some state, and no contact that it closes ever carries. */
-    private static boolean isIdle(Assessment assessment, Control control, String position) {
-        var netlist = assessment.netlist();
-        var contacts =
-                switches(assessment.design(), control)
-                        .flatMap(part ->
-                                ((ControlKind.Switch) part.kind())
-                                        .position(position).stream()
-                                                .flatMap(at -> at.joins().stream())
-                                                .map(Object::toString)
-                                                .map(netlist.inside(part.id())::get))
-                        .toList();
-        var taken =
-                assessment.worst().points().stream()
-                        .filter(point ->
-                                Controls.position(control, point.conditions()).equals(position))
-                        .toList();
-        return !contacts.isEmpty()
-                && !taken.isEmpty()
-                && taken.stream()
-                        .noneMatch(point ->
-                                contacts.stream()
-                                        .anyMatch(contact ->
-                                                Math.abs(point.branchAmps(contact)) > FLOWS))
-                && joining(assessment, control, position).findAny().isPresent();
-    }
-
-    private static Set<PartId> foundOtherwise(Assessment assessment) {
-        return Stream.of(
-                        new ConnectionRule(),
-                        new NeverWorksRule(),
-                        new ParkRule(),
-                        new VoltageRule(),
-                        new PolarityRule())
-                .flatMap(rule -> rule.check(assessment))
-                .flatMap(finding -> finding.subject().named().stream())
-                .collect(Collectors.toSet());
-    }
-
     /** The feed put on another terminal, where every position then does something. */
     private static List<Edit> remedies(Assessment assessment, Idle idle) {
         var hand = (ControlKind.Switch) idle.part.kind();
         return hand.contacts().stream()
-                .map(contact ->
+                .<Edit>map(contact ->
                         new PartEdit.Exchange(idle.part.id(), contact.one(), contact.other()))
-                .filter(exchange -> mends(assessment, hand.control(), exchange))
+                .filter(exchange -> {
+                    var after = assessment.after(exchange.apply(assessment.design()));
+                    return !after.worst().isShortedMoreThan(assessment.worst())
+                            && new NeverWorksRule().check(after).findAny().isEmpty()
+                            && after.netlist().controls().find(hand.control()).stream()
+                                    .flatMap(control -> idle(after, control))
+                                    .findAny()
+                                    .isEmpty();
+                })
                 .limit(1)
-                .map(Edit.class::cast)
                 .toList();
-    }
-
-    private static boolean mends(
-            Assessment assessment, String control, PartEdit.Exchange exchange) {
-        var after = assessment.after(exchange.apply(assessment.design()));
-        Optional<Control> moved = after.netlist().controls().find(control);
-        return after.worst().shorts().size() <= assessment.worst().shorts().size()
-                && new NeverWorksRule().check(after).findAny().isEmpty()
-                && moved.stream()
-                        .flatMap(each ->
-                                each.positions().stream()
-                                        .filter(at -> isIdle(after, each, at.name())))
-                        .findAny()
-                        .isEmpty();
     }
 }

@@ -90,10 +90,7 @@ public final class NeedsOtherRule implements Rule {
                                         state.withLevel(name, 1 - state.level(name)),
                                         want));
         if (reads(want)) {
-            return needed.stream()
-                    .map(Control::name)
-                    .filter(name -> !answers.netlist().design().isMain(name))
-                    .findFirst();
+            return needed.stream().map(Control::name).findFirst();
         }
         boolean own = needed.stream().map(Control::action).anyMatch(OWN::contains);
         return needed.size() + (level ? 1 : 0) < 2 || !stops(want) && !own

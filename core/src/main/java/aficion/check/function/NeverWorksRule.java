@@ -182,8 +182,7 @@ public final class NeverWorksRule implements Rule {
             boolean cures =
                     still.stream().noneMatch(part -> left.contains(part) && joined.contains(part));
             boolean harms =
-                    !left.containsAll(still)
-                            || after.worst().shorts().size() > assessment.worst().shorts().size();
+                    !left.containsAll(still) || after.worst().isShortedMoreThan(assessment.worst());
             if (!mended.isEmpty() && cures && !harms) {
                 return Optional.of(
                         new PathFinding.PinsExchanged(

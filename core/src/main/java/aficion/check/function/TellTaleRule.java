@@ -5,6 +5,7 @@ import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Tale;
 import aficion.check.finding.Rule;
 import aficion.job.LoadKind;
+import aficion.job.Part;
 import aficion.job.edit.Edit;
 import aficion.job.edit.WireEdit;
 import aficion.netlist.Controls;
@@ -14,6 +15,7 @@ import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import aficion.verb.OtherSide.Side;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -24,17 +26,15 @@ import java.util.stream.Stream;
  * dark with the key on and the engine still.
  */
 public final class TellTaleRule implements Rule {
-    private static final Pattern BEAM =
-            Pattern.compile("\\b(main|high)[ -]?beam\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern CHARGE =
-            Pattern.compile(
-                    "\\b(charg(e|ing)|generator|dynamo|alternator)\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern SIGNAL =
-            Pattern.compile("\\b(signal|turn|indicator|flasher)s?\\b", Pattern.CASE_INSENSITIVE);
+    private static final List<Telling> TELLING =
+            List.of(
+                    new Telling("(main|high)[ -]?beam", TellTaleRule::ofBeam),
+                    new Telling("charg(e|ing)|generator|dynamo|alternator", TellTaleRule::ofCharge),
+                    new Telling("(signal|turn|indicator|flasher)s?", TellTaleRule::ofSide));
+
     private static final String MAIN = "56a";
     private static final String DIP = "56b";
     private static final double LIT = 0.3;
-    private static final double CHARGES = 0.5;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
@@ -42,16 +42,22 @@ public final class TellTaleRule implements Rule {
                 .filter(want ->
                         want.part().kind() instanceof LoadKind.WarningLamp
                                 || want.part().kind() instanceof LoadKind.LedLamp)
-                .flatMap(want -> {
-                    var name = want.part().name();
-                    return BEAM.matcher(name).find()
-                            ? ofBeam(assessment, want)
-                            : CHARGE.matcher(name).find()
-                                    ? ofCharge(assessment, want)
-                                    : SIGNAL.matcher(name).find()
-                                            ? ofSide(assessment, want)
-                                            : Stream.empty();
-                });
+                .flatMap(want ->
+                        TELLING.stream()
+                                .filter(telling -> telling.isNamed(want.part()))
+                                .limit(1)
+                                .flatMap(telling -> telling.asked.apply(assessment, want)));
+    }
+
+    /** What lamps of a name are asked. */
+    private record Telling(Pattern name, BiFunction<Assessment, Wants, Stream<Finding>> asked) {
+        Telling(String words, BiFunction<Assessment, Wants, Stream<Finding>> asked) {
+            this(Pattern.compile("\\b(" + words + ")\\b", Pattern.CASE_INSENSITIVE), asked);
+        }
+
+        boolean isNamed(Part part) {
+            return name.matcher(part.name()).find();
+        }
     }
 
     private static Stream<Finding> ofBeam(Assessment assessment, Wants want) {
@@ -68,6 +74,7 @@ public final class TellTaleRule implements Rule {
                 .filter(lamps -> !lamps.isEmpty())
                 .flatMap(lamps ->
                         assessment.worst().points().stream()
+                                .filter(point -> !isHeld(assessment, point))
                                 .filter(want::metIn)
                                 .filter(point ->
                                         lamps.stream().noneMatch(each -> each.metIn(point)))
@@ -105,7 +112,7 @@ public final class TellTaleRule implements Rule {
     private static boolean isCharging(Controls controls, OperatingPoint point) {
         return point.conditions().engine().value() > 0
                 && !OperatingStates.isOff(controls, point.conditions())
-                && Supply.of(point).battery().value() < -CHARGES;
+                && Supply.of(point).charges();
     }
 
     private static boolean isParked(Controls controls, OperatingPoint point) {
@@ -118,6 +125,11 @@ public final class TellTaleRule implements Rule {
         return point.conditions().engine().value() == 0
                 && !OperatingStates.isOff(controls, point.conditions())
                 && !OperatingStates.isHeld(controls, point.conditions());
+    }
+
+    /** A starter that turns leaves too few volts to tell what is lit. */
+    private static boolean isHeld(Assessment assessment, OperatingPoint point) {
+        return OperatingStates.isHeld(assessment.netlist().controls(), point.conditions());
     }
 
     private static Finding wrong(Wants want, Tale tale, OperatingPoint point, List<Edit> remedies) {

@@ -7,10 +7,29 @@ import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.job.edit.WireEdit;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The remedy for a part connected the wrong way round. */
 public final class Exchanges {
     private Exchanges() {}
+
+    /** Two terminals of a part. */
+    record Pair(String one, String other) {}
+
+    /** Every two of some terminals, each once. */
+    static Stream<Pair> pairs(List<String> pins) {
+        return pins.stream()
+                .flatMap(one ->
+                        pins.stream()
+                                .skip(pins.indexOf(one) + 1L)
+                                .map(other -> new Pair(one, other)));
+    }
+
+    /** Every exchange of two leads of a part, where wires lead to both. */
+    public static Stream<Edit> ofLeads(Design design, Part part) {
+        return pairs(part.kind().pins())
+                .flatMap(pair -> feeds(design, part, pair.one, pair.other).stream());
+    }
 
     /** Exchanges two feeds, where wires lead to both. */
     static List<Edit> feeds(Design design, Part part, String one, String other) {

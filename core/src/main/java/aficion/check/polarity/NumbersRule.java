@@ -34,16 +34,6 @@ public final class NumbersRule implements Rule {
         return assessment.design().parts().stream().flatMap(trial::found);
     }
 
-    private record Pair(String one, String other) {}
-
-    private static Stream<Pair> pairs(List<String> numbers) {
-        return numbers.stream()
-                .flatMap(one ->
-                        numbers.stream()
-                                .skip(numbers.indexOf(one) + 1L)
-                                .map(other -> new Pair(one, other)));
-    }
-
     private static List<String> telling(List<String> pins) {
         return pins.stream().filter(Workings::tells).toList();
     }
@@ -66,11 +56,11 @@ public final class NumbersRule implements Rule {
         /** All of its lamps do what the other of its terminals says; or what they do past it. */
         private List<Finding> atSwitch(Part part, ControlKind.Switch hand) {
             var exchanged =
-                    pairs(telling(hand.pins()))
-                            .filter(pair -> workings.tally(pair.one, pair.other).isCrossed())
+                    Exchanges.pairs(telling(hand.pins()))
+                            .filter(pair -> workings.tally(pair.one(), pair.other()).isCrossed())
                             .filter(pair -> !isLone(pair))
                             .filter(pair -> isPutRight(part, pair))
-                            .map(pair -> exchanged(part, pair.one, pair.other))
+                            .map(pair -> exchanged(part, pair.one(), pair.other()))
                             .toList();
             return exchanged.isEmpty()
                     ? Stream.concat(passed(part, hand).stream(), unswitched(part, hand)).toList()
@@ -118,25 +108,25 @@ public final class NumbersRule implements Rule {
 
         /** The only lamp of its kind, where its filaments do what the other's number says. */
         private Stream<Finding> atLoneLamp(Part part) {
-            return pairs(telling(part.kind().lightPins()))
-                    .filter(pair -> workings.tally(part, pair.one, pair.other).isCrossed())
+            return Exchanges.pairs(telling(part.kind().lightPins()))
+                    .filter(pair -> workings.tally(part, pair.one(), pair.other()).isCrossed())
                     .filter(this::isLone)
                     .filter(pair -> isPutRight(part, pair))
-                    .map(pair -> exchanged(part, pair.one, pair.other));
+                    .map(pair -> exchanged(part, pair.one(), pair.other()));
         }
 
         /** Whether all is as its numbers say once the two leads are exchanged. */
-        private boolean isPutRight(Part part, Pair pair) {
-            return Exchanges.feeds(design, part, pair.one, pair.other).stream()
+        private boolean isPutRight(Part part, Exchanges.Pair pair) {
+            return Exchanges.feeds(design, part, pair.one(), pair.other()).stream()
                     .map(edit -> Workings.of(assessment.after(edit.apply(design))))
-                    .map(after -> after.tally(pair.one, pair.other))
+                    .map(after -> after.tally(pair.one(), pair.other()))
                     .anyMatch(tally -> tally.own() > 0 && tally.other() == 0);
         }
 
         /** Whether one part alone has both numbers, and no other has either. */
-        private boolean isLone(Pair pair) {
-            var holders = holders(pair.one);
-            return holders.size() == 1 && holders.equals(holders(pair.other));
+        private boolean isLone(Exchanges.Pair pair) {
+            var holders = holders(pair.one());
+            return holders.size() == 1 && holders.equals(holders(pair.other()));
         }
 
         private Set<Part> holders(String number) {
@@ -167,10 +157,11 @@ public final class NumbersRule implements Rule {
                                     Collectors.toMap(
                                             Function.identity(),
                                             way -> numbers(part.terminal(way + "a"))));
-            return pairs(ways)
+            return Exchanges.pairs(ways)
                     .filter(pair ->
-                            holds(held, pair.one, pair.other) && holds(held, pair.other, pair.one))
-                    .map(pair -> exchanged(part, pair.one + "a", pair.other + "a"));
+                            holds(held, pair.one(), pair.other())
+                                    && holds(held, pair.other(), pair.one()))
+                    .map(pair -> exchanged(part, pair.one() + "a", pair.other() + "a"));
         }
 
         /** Whether a way holds what another's number says, and not what its own does. */

@@ -2,16 +2,18 @@ package aficion.check.sources;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
+import aficion.check.finding.SourceFinding;
 import aficion.check.function.ConnectionRule;
+import aficion.check.polarity.Exchanges;
 import aficion.check.polarity.PolarityRule;
 import aficion.check.polarity.VoltageRule;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.edit.Edit;
-import aficion.job.edit.PartEdit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
+import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import java.util.List;
 import java.util.stream.Stream;
@@ -23,21 +25,15 @@ import java.util.stream.Stream;
 public final class ChargeRule implements Rule {
     private static final double GIVES = 0.1;
 
-    /** Into a battery on the road, amps; less comes by way of a lamp (typical). */
-    private static final double FILLS = 0.5;
-
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var still =
                 sources(assessment)
                         .filter(part -> !(part.kind() instanceof SourceKind.RegulatorRectifier))
                         .filter(part -> !gives(assessment, part))
-                        .<Finding>map(part -> new Finding.NeverCharges(part.id()))
+                        .<Finding>map(part -> new SourceFinding.NeverCharges(part.id()))
                         .toList();
-        if (!still.isEmpty() || isFoundOtherwise(assessment)) {
-            return still.stream();
-        }
-        return uncharged(assessment);
+        return still.isEmpty() ? uncharged(assessment) : still.stream();
     }
 
     private static Stream<Part> sources(Assessment assessment) {
@@ -45,38 +41,41 @@ public final class ChargeRule implements Rule {
                 .filter(part -> part.kind().chargingPin().isPresent());
     }
 
-    /** Whether a source or what governs it is found unconnected or connected wrong. */
-    private static boolean isFoundOtherwise(Assessment assessment) {
-        return Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
-                .flatMap(rule -> rule.check(assessment))
-                .flatMap(finding -> finding.subject().named().stream())
-                .anyMatch(part -> assessment.design().part(part).kind() instanceof SourceKind);
-    }
-
     private static boolean gives(Assessment assessment, Part part) {
         return assessment.worst().bases().stream()
                 .anyMatch(point -> Math.abs(output(point, part.id())) > GIVES);
     }
 
+    /** Not where a source or what governs it is found unconnected or connected wrong. */
     private static Stream<Finding> uncharged(Assessment assessment) {
-        return sources(assessment)
-                .limit(1)
-                .flatMap(source ->
-                        assessment.design().parts().stream()
-                                .filter(part -> part.kind() instanceof SourceKind.Battery)
-                                .filter(battery ->
-                                        running(assessment).findAny().isPresent()
-                                                && !isCharged(assessment, battery))
-                                .map(battery ->
-                                        new Finding.NeverCharged(
-                                                battery.id(),
-                                                source.id(),
-                                                remedies(assessment, battery))));
+        var first = sources(assessment).findFirst();
+        if (first.isEmpty() || running(assessment).findAny().isEmpty()) {
+            return Stream.empty();
+        }
+        var empty =
+                assessment.design().parts().stream()
+                        .filter(part -> part.kind() instanceof SourceKind.Battery)
+                        .filter(battery -> !isCharged(assessment, battery))
+                        .toList();
+        return empty.isEmpty() || isFoundOtherwise(assessment)
+                ? Stream.empty()
+                : empty.stream()
+                        .map(battery ->
+                                new SourceFinding.NeverCharged(
+                                        battery.id(),
+                                        first.get().id(),
+                                        remedies(assessment, battery)));
+    }
+
+    private static boolean isFoundOtherwise(Assessment assessment) {
+        return Rule.named(assessment, new ConnectionRule(), new VoltageRule(), new PolarityRule())
+                .stream()
+                .anyMatch(part -> assessment.design().part(part).kind() instanceof SourceKind);
     }
 
     /** Whether current goes into a battery in some state on the road. */
     private static boolean isCharged(Assessment assessment, Part battery) {
-        return running(assessment).anyMatch(point -> output(point, battery.id()) > FILLS);
+        return running(assessment).anyMatch(point -> output(point, battery.id()) > Supply.FILLS);
     }
 
     private static Stream<OperatingPoint> running(Assessment assessment) {
@@ -91,34 +90,15 @@ public final class ChargeRule implements Rule {
 
     /** Two leads of a source put in each other's place, where that makes it charge. */
     private static List<Edit> remedies(Assessment assessment, Part battery) {
-        return sources(assessment)
-                .flatMap(ChargeRule::exchanges)
-                .filter(exchange -> mends(assessment, battery, exchange))
-                .limit(1)
-                .map(Edit.class::cast)
-                .toList();
-    }
-
-    private static Stream<PartEdit.Exchange> exchanges(Part source) {
-        var pins = source.kind().pins();
-        return pins.stream()
-                .flatMap(one ->
-                        pins.stream()
-                                .skip(pins.indexOf(one) + 1L)
-                                .map(other -> new PartEdit.Exchange(source.id(), one, other)));
-    }
-
-    private static boolean mends(Assessment assessment, Part battery, PartEdit.Exchange exchange) {
         var design = assessment.design();
-        var source = design.part(exchange.part());
-        boolean wired =
-                Stream.of(exchange.one(), exchange.other())
-                        .noneMatch(pin -> design.wiresAt(source.terminal(pin)).isEmpty());
-        if (!wired) {
-            return false;
-        }
-        var after = assessment.after(exchange.apply(design));
-        return isCharged(after, battery)
-                && after.worst().shorts().size() <= assessment.worst().shorts().size();
+        return sources(assessment)
+                .flatMap(source -> Exchanges.ofLeads(design, source))
+                .filter(exchange -> {
+                    var after = assessment.after(exchange.apply(design));
+                    return isCharged(after, battery)
+                            && !after.worst().isShortedMoreThan(assessment.worst());
+                })
+                .limit(1)
+                .toList();
     }
 }
