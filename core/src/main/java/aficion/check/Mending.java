@@ -9,7 +9,9 @@ import aficion.job.edit.Edit;
 import aficion.job.edit.PartEdit;
 import aficion.size.Assessment;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
@@ -26,8 +28,10 @@ public final class Mending {
 
     private final Assessment before;
     private final Set<About> known;
+    private final Map<Finding, Finding> offered = new HashMap<>();
 
-    private Mending(Assessment before) {
+    /** Prepares to try remedies of what is found in a design. To be used by one thread. */
+    public Mending(Assessment before) {
         this.before = before;
         this.known =
                 Findings.of(before).stream()
@@ -38,25 +42,22 @@ public final class Mending {
 
     /** Findings with the remedies that may be offered, and none besides. */
     public static List<Finding> offered(Assessment before, List<Finding> findings) {
-        return offered(before, findings, () -> true).orElseThrow();
+        return new Mending(before).offered(findings, () -> true).orElseThrow();
     }
 
     /**
-     * The same.
+     * The same; what was tried before is not tried again.
      *
      * @param goOn asked before each finding; false ends it early, with nothing
      */
-    public static Optional<List<Finding>> offered(
-            Assessment before, List<Finding> findings, BooleanSupplier goOn) {
-        var mending = new Mending(before);
-        var offered = new ArrayList<Finding>();
+    public Optional<List<Finding>> offered(List<Finding> findings, BooleanSupplier goOn) {
         for (var finding : findings) {
             if (!goOn.getAsBoolean()) {
                 return Optional.empty();
             }
-            offered.add(with(finding, mending.remedies(finding)));
+            offered.computeIfAbsent(finding, each -> with(each, remedies(each)));
         }
-        return Optional.of(List.copyOf(offered));
+        return Optional.of(findings.stream().map(offered::get).toList());
     }
 
     /** Findings without remedies: what is known before they have been tried. */

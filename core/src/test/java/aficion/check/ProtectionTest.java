@@ -358,8 +358,8 @@ class ProtectionTest {
         var assessed = Assessment.of(lasting(5, 8).build());
         var findings = Findings.of(assessed);
 
-        assertThat(Mending.offered(assessed, findings, () -> false)).isEmpty();
-        assertThat(Mending.offered(assessed, findings, () -> true)).isPresent();
+        assertThat(new Mending(assessed).offered(findings, () -> false)).isEmpty();
+        assertThat(new Mending(assessed).offered(findings, () -> true)).isPresent();
         assertThat(Mending.withoutRemedies(findings))
                 .hasSameSizeAs(findings)
                 .allMatch(each -> each.remedies().isEmpty());

@@ -6,6 +6,8 @@ import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Workbench;
 import aficion.harness.Doubt;
 import aficion.job.edit.BodyEdit;
+import aficion.quantity.Metres;
+import aficion.route.RunId;
 import aficion.words.Words;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +23,19 @@ final class MeasureFirst extends HBox {
     private static final int SHOWN = 2;
 
     private final Workbench bench;
+    private List<Doubt> doubts = List.of();
+    private Optional<Next> next = Optional.empty();
+
+    /** The field that takes the length of a run. */
+    private record Next(RunId run, Field field) {
+        boolean isPending() {
+            return field.pendingProperty().get();
+        }
+
+        boolean isIn(List<Doubt> doubts) {
+            return doubts.stream().anyMatch(doubt -> doubt.run().equals(run));
+        }
+    }
 
     MeasureFirst(Workbench bench) {
         super(12);
@@ -36,13 +51,22 @@ final class MeasureFirst extends HBox {
         if (getScene() == null || bench.assessed().get().isEmpty()) {
             return;
         }
-        bench.ask().findDoubts(this::show);
+        bench.ask().findDoubts(this::take);
     }
 
-    private void show(List<Doubt> doubts) {
+    /** What is worked out anew is shown once what is being written has been taken. */
+    private void take(List<Doubt> found) {
+        doubts = found;
+        if (next.filter(Next::isPending).filter(each -> each.isIn(found)).isEmpty()) {
+            show();
+        }
+    }
+
+    private void show() {
         var focused = getScene() == null ? null : getScene().getFocusOwner();
         boolean writing = focused != null && "next-length".equals(focused.getId());
         getChildren().clear();
+        next = Optional.empty();
         var title = Texts.label(Words.of("board.first"), "figure");
         title.setMinWidth(Region.USE_PREF_SIZE);
         var head = new VBox(2, title);
@@ -55,10 +79,11 @@ final class MeasureFirst extends HBox {
         head.getChildren().add(Texts.label(Words.of("board.first.why"), "quiet"));
         doubts.stream().limit(SHOWN).forEach(doubt -> getChildren().add(entry(doubt)));
         getChildren().add(Texts.spring());
-        var next = next(doubts.getFirst());
-        getChildren().add(next);
+        var field = field(doubts.getFirst().run());
+        next = Optional.of(new Next(doubts.getFirst().run(), field));
+        getChildren().add(field);
         if (writing) {
-            next.lookup("#next-length").requestFocus();
+            field.lookup("#next-length").requestFocus();
         }
     }
 
@@ -83,7 +108,7 @@ final class MeasureFirst extends HBox {
         return entry;
     }
 
-    private Field next(Doubt doubt) {
+    private Field field(RunId run) {
         return new Field(
                 "next-length",
                 Words.of("board.first.next"),
@@ -92,11 +117,17 @@ final class MeasureFirst extends HBox {
                         bench.units()
                                 .parseLength(text)
                                 .map(metres -> {
-                                    bench.perform(
-                                            new BodyEdit.Measure(doubt.run(), Optional.of(metres)));
+                                    measure(run, metres);
                                     return true;
                                 })
                                 .orElse(false),
                 Words.of("change.length.refused"));
+    }
+
+    /** The next is asked for at once: which that is may change when all is worked out anew. */
+    private void measure(RunId run, Metres metres) {
+        bench.perform(new BodyEdit.Measure(run, Optional.of(metres)));
+        doubts = doubts.stream().filter(doubt -> !doubt.run().equals(run)).toList();
+        show();
     }
 }

@@ -26,6 +26,7 @@ abstract class Card extends VBox {
     final Workbench bench;
     final Verbs verbs;
     private final Workings shown;
+    private List<Finding> waiting = List.of();
 
     /** Whether workings are shown in full, and what prints them. */
     static final class Workings {
@@ -116,6 +117,7 @@ abstract class Card extends VBox {
     }
 
     void findings(List<Finding> findings, boolean withPlace) {
+        waiting = findings.stream().filter(finding -> !bench.isTried(finding)).toList();
         if (findings.isEmpty()) {
             add(Texts.label(Words.of("inspect.findings.none"), "quiet"));
         }
@@ -125,6 +127,11 @@ abstract class Card extends VBox {
                             ? FindingBox.placed(bench, group, this::choose)
                             : new FindingBox(bench, group.first()));
         }
+    }
+
+    /** Whether remedies of what is found here have been tried since. */
+    boolean isOvertaken() {
+        return waiting.stream().anyMatch(bench::isTried);
     }
 
     private void choose(Finding finding) {

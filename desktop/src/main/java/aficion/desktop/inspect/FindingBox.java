@@ -47,7 +47,7 @@ final class FindingBox extends VBox {
                 .filter(before -> !before.covers(finding.figures()))
                 .map(before -> Words.of("stand.before", before.reason()))
                 .ifPresent(text -> getChildren().add(Texts.wrapped(text, "quiet")));
-        if (!bench.isOffered()) {
+        if (!bench.isTried(finding)) {
             getChildren().add(Texts.wrapped(Words.of("remedy.trying"), "quiet"));
         }
         var remedies = finding.remedies();

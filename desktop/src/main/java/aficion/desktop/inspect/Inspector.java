@@ -8,8 +8,10 @@ import aficion.working.Working;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -22,6 +24,7 @@ public final class Inspector extends StackPane {
     private final Verbs verbs;
     private final Card.Workings shown;
     private final VBox body = new VBox();
+    private Card card;
     private boolean waiting;
 
     /** Prints workings under a title. */
@@ -48,10 +51,16 @@ public final class Inspector extends StackPane {
                 });
         bench.outcome().addListener((_, _, _) -> refreshUnlessWriting());
         bench.assessed().addListener((_, _, _) -> refreshUnlessWriting());
-        bench.offered().addListener((_, _, _) -> refreshUnlessWriting());
+        bench.offered()
+                .addListener((_, _, _) -> {
+                    if (card.isOvertaken()) {
+                        refreshUnlessWriting();
+                    }
+                });
         bench.focus().addListener((_, _, _) -> refresh());
         bench.history().addListener((_, _, _) -> refresh());
-        refresh();
+        card = card();
+        body.getChildren().add(card);
     }
 
     /**
@@ -79,7 +88,7 @@ public final class Inspector extends StackPane {
             refresh();
         } else if (!waiting) {
             waiting = true;
-            writing.get().pendingProperty().subscribe(this::taken);
+            writing.get().subscribe(this::taken);
         }
     }
 
@@ -90,15 +99,17 @@ public final class Inspector extends StackPane {
         }
     }
 
-    /** What holds the keyboard here with something in it that has not been taken. */
-    private Optional<Entry> writing() {
-        Node at = getScene() == null ? null : getScene().getFocusOwner();
-        for (; at != null && at != this; at = at.getParent()) {
+    /** Whether something that holds the keyboard here has not been taken yet. */
+    private Optional<ReadOnlyBooleanProperty> writing() {
+        var focused = getScene() == null ? null : getScene().getFocusOwner();
+        for (Node at = focused; at != null && at != this; at = at.getParent()) {
             if (at instanceof Entry entry) {
-                return Optional.of(entry).filter(found -> found.pendingProperty().get());
+                return Optional.of(entry.pendingProperty()).filter(ReadOnlyBooleanProperty::get);
             }
         }
-        return Optional.empty();
+        return focused instanceof TextField && isInside(focused)
+                ? Optional.of(focused.focusedProperty())
+                : Optional.empty();
     }
 
     private boolean isInside(Node node) {
@@ -111,7 +122,8 @@ public final class Inspector extends StackPane {
     }
 
     private void rebuild() {
-        body.getChildren().setAll(card());
+        card = card();
+        body.getChildren().setAll(card);
     }
 
     private Card card() {

@@ -2,6 +2,8 @@ package aficion.desktop.workbench;
 
 import aficion.bench.BenchPlan;
 import aficion.bench.reason.FaultTable;
+import aficion.check.Mending;
+import aficion.desktop.workbench.Question.Pace;
 import aficion.job.BenchRun.Setting;
 import aficion.job.CircuitId;
 import aficion.job.Design;
@@ -24,20 +26,18 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Computes off the application thread. Two hands: a quick one for operating points and drawings, a
- * slow one for everything that is worked out once for each design. An answer that a newer asking of
+ * Computes off the application thread, by a hand for each pace. An answer that a newer asking of
  * the same question has overtaken is thrown away; what could not be worked out is told.
  */
 final class Engine implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Engine.class);
 
-    private final Hand quick = new Hand("engine-quick");
-    private final Hand slow = new Hand("engine-slow");
+    private final Map<Pace, Hand> hands = new EnumMap<>(Pace.class);
     private final Map<Question, AtomicLong> tickets = new EnumMap<>(Question.class);
     private final Told told;
 
-    /** How many askings are neither answered nor overtaken. Touched by the application thread. */
-    private int open;
+    /** Askings neither answered nor overtaken. Touched by the application thread. */
+    private final Map<Pace, Integer> open = new EnumMap<>(Pace.class);
 
     /** Who is told how a question ended. */
     interface Told {
@@ -51,6 +51,7 @@ final class Engine implements AutoCloseable {
         private final ExecutorService thread;
         private @Nullable Solving solving;
         private @Nullable Assessment assessment;
+        private @Nullable Mending mending;
         private @Nullable Swept swept;
         private @Nullable Suspected faults;
 
@@ -87,6 +88,18 @@ final class Engine implements AutoCloseable {
             if (kept == null || kept.design() != design) {
                 kept = kept == null ? Assessment.of(design) : kept.after(design);
                 assessment = kept;
+                mending = null;
+            }
+            return kept;
+        }
+
+        /** What may be offered against what is found in a design, as far as it was tried. */
+        Mending mending(Design design) {
+            var assessment = assessment(design);
+            var kept = mending;
+            if (kept == null) {
+                kept = new Mending(assessment);
+                mending = kept;
             }
             return kept;
         }
@@ -128,11 +141,16 @@ final class Engine implements AutoCloseable {
             faults = null;
             solving = null;
             assessment = null;
+            mending = null;
         }
     }
 
     Engine(Told told) {
         this.told = told;
+        for (var pace : Pace.values()) {
+            hands.put(pace, new Hand("engine-" + pace.ordinal()));
+            open.put(pace, 0);
+        }
         for (var question : Question.values()) {
             tickets.put(question, new AtomicLong());
         }
@@ -159,9 +177,10 @@ final class Engine implements AutoCloseable {
         return tickets.get(question).get();
     }
 
-    /** Whether something that was asked is still to be answered. */
+    /** Whether something that was asked is still to be answered, other than what comes beside. */
     boolean isWorking() {
-        return open > 0;
+        return open.entrySet().stream()
+                .anyMatch(each -> each.getKey() != Pace.BESIDE && each.getValue() > 0);
     }
 
     private <T> void ask(
@@ -170,11 +189,11 @@ final class Engine implements AutoCloseable {
             long ticket,
             Function<Hand, T> work,
             Consumer<T> then) {
-        var hand = question.isQuick() ? quick : slow;
+        var hand = hands.get(question.pace());
         if (hand.thread.isShutdown()) {
             return;
         }
-        open++;
+        open.merge(question.pace(), 1, Integer::sum);
         hand.thread.execute(() -> {
             Runnable answer = () -> {};
             try {
@@ -193,7 +212,7 @@ final class Engine implements AutoCloseable {
             }
             var last = answer;
             Platform.runLater(() -> {
-                open--;
+                open.merge(question.pace(), -1, Integer::sum);
                 if (asked.get() == ticket && !hand.thread.isShutdown()) {
                     last.run();
                 }
@@ -206,7 +225,6 @@ final class Engine implements AutoCloseable {
         for (var question : Question.values()) {
             cancel(question);
         }
-        quick.thread.shutdownNow();
-        slow.thread.shutdownNow();
+        hands.values().forEach(hand -> hand.thread.shutdownNow());
     }
 }

@@ -6,48 +6,58 @@ package aficion.desktop.workbench;
  */
 public enum Question {
     /** What flows, as everything stands. */
-    POINT(true),
+    POINT(Pace.BETWEEN_FRAMES),
     /** The path of the circuit in focus. */
-    DRAWING(true),
+    DRAWING(Pace.BETWEEN_FRAMES),
     /** The path of the whole vehicle. */
-    WHOLE(true),
+    WHOLE(Pace.BETWEEN_FRAMES),
     /** The test run of the circuit in focus. */
-    PLAN(false),
+    PLAN(Pace.IN_TURN),
     /** What may be wrong after what was read. */
-    REASON(false),
+    REASON(Pace.IN_TURN),
     /** What a meter shows between two terminals. */
-    READING(true),
+    READING(Pace.BETWEEN_FRAMES),
     /** Sizes, guards and findings. */
-    ASSESSMENT(false),
+    ASSESSMENT(Pace.IN_TURN),
     /** Remedies that mend and do no harm. */
-    OFFER(false),
+    OFFER(Pace.BESIDE),
     /** Which runs to measure first. */
-    DOUBTS(false),
+    DOUBTS(Pace.BESIDE),
     /** What wires are cut from. */
-    CUTTING(false),
+    CUTTING(Pace.IN_TURN),
     /** How a loom lies on its forming board. */
-    FORMING(false),
+    FORMING(Pace.IN_TURN),
     /** What an edit would do. */
-    PREVIEW(false),
+    PREVIEW(Pace.IN_TURN),
     /** What a recipe would become. */
-    FIT(false),
+    FIT(Pace.IN_TURN),
     /** Where a wire could be fed from. */
-    FEEDS(false),
+    FEEDS(Pace.IN_TURN),
     /** What each fault would do. */
-    SWEEP(false),
+    SWEEP(Pace.IN_TURN),
     /** What happens over time. */
-    RECORD(false),
+    RECORD(Pace.IN_TURN),
     /** Some other work on the design. */
-    WORK(false);
+    WORK(Pace.IN_TURN);
 
-    private final boolean quick;
+    private final Pace pace;
 
-    Question(boolean quick) {
-        this.quick = quick;
+    Question(Pace pace) {
+        this.pace = pace;
     }
 
-    /** Whether it is answered between two frames, and must not wait for what takes longer. */
-    boolean isQuick() {
-        return quick;
+    /** How soon an answer is wanted. */
+    enum Pace {
+        /** Between two frames: it must not wait for what takes longer. */
+        BETWEEN_FRAMES,
+        /** One after another, each as it was asked. */
+        IN_TURN,
+        /** When it comes: it may take long, and nothing else waits for it. */
+        BESIDE
+    }
+
+    /** How soon an answer is wanted. */
+    Pace pace() {
+        return pace;
     }
 }

@@ -188,6 +188,7 @@ public final class Workbench implements AutoCloseable {
             solve();
         });
         focus.addListener((_, _, _) -> draw());
+        focus.addListener((_, _, _) -> offer());
         testing.addListener((_, _, _) -> replan());
         everyReading.addListener((_, _, _) -> replan());
         setting.addListener((_, _, _) -> replan());
@@ -254,13 +255,20 @@ public final class Workbench implements AutoCloseable {
                 && offered.get().filter(found -> found.design() == design()).isPresent();
     }
 
+    /** Whether the remedies of a finding have been tried. */
+    public boolean isTried(Finding finding) {
+        return !trying.get() || tried().anyMatch(each -> each.about().equals(finding.about()));
+    }
+
+    private Stream<Finding> tried() {
+        return offered.get().filter(found -> found.design() == design()).stream()
+                .flatMap(found -> found.found().stream());
+    }
+
     /** Findings with what may be offered against them, as far as it has been tried. */
     public List<Finding> offered(List<Finding> findings) {
         var tried =
-                offered.get().filter(found -> found.design() == design()).stream()
-                        .flatMap(found -> found.found().stream())
-                        .collect(
-                                Collectors.toMap(Finding::about, Function.identity(), (a, _) -> a));
+                tried().collect(Collectors.toMap(Finding::about, Function.identity(), (a, _) -> a));
         return findings.stream()
                 .map(finding -> tried.getOrDefault(finding.about(), finding))
                 .toList();
@@ -656,7 +664,10 @@ public final class Workbench implements AutoCloseable {
         }
     }
 
-    /** Tries the remedies of what does not stand and has not been tried. */
+    /**
+     * Tries the remedies of what does not stand and has not been tried: first in the circuit in
+     * focus, then all the rest.
+     */
     private void offer() {
         var tried = offered.get();
         if (tried.filter(found -> found.design() == design()).isEmpty()) {
@@ -674,18 +685,24 @@ public final class Workbench implements AutoCloseable {
             engine.cancel(Question.OFFER);
             return;
         }
-        var assessment = tried.get().assessment();
+        var near = open.stream().filter(this::isInFocus).toList();
+        var design = design();
         long ticket = engine.ticket(Question.OFFER) + 1;
         engine.ask(
                 Question.OFFER,
-                _ ->
-                        Mending.offered(
-                                assessment, open, () -> engine.ticket(Question.OFFER) == ticket),
+                hand ->
+                        hand.mending(design)
+                                .offered(
+                                        near.isEmpty() ? open : near,
+                                        () -> engine.ticket(Question.OFFER) == ticket),
                 offers -> offers.ifPresent(this::keepOffers));
     }
 
+    private boolean isInFocus(Finding finding) {
+        return focus.get().filter(finding.subject().circuits(design())::contains).isPresent();
+    }
+
     private void keepOffers(List<Finding> more) {
-        trying.set(false);
         offered.set(
                 offered.get()
                         .map(found ->
@@ -694,6 +711,7 @@ public final class Workbench implements AutoCloseable {
                                         Stream.concat(found.found().stream(), more.stream())
                                                 .toList(),
                                         job().work())));
+        offer();
     }
 
     /** Whether drawings and plans of one design hold for the other. */

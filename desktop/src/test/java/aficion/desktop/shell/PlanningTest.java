@@ -135,6 +135,7 @@ class PlanningTest extends WindowTest {
     private void mendWhatTheyBrought() {
         push(KeyCode.F);
         for (int i = 0; i < 5 && !text("dangers").equals("no dangers"); i++) {
+            until(bench::isOffered);
             interact(() -> ((Button) ((Parent) node("findings")).lookup(".main-button")).fire());
             settle();
         }

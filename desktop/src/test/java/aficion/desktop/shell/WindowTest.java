@@ -163,25 +163,25 @@ abstract class WindowTest extends ApplicationTest {
         bench.close();
     }
 
-    /** Waits until every result shown belongs to the job and conditions as they are. */
+    /**
+     * Waits until every result shown belongs to the job and conditions as they are. Remedies are
+     * tried beside: whoever wants one waits for it.
+     */
     void settle() {
-        until(() ->
-                !bench.isWorking()
-                        && bench.isOffered()
-                        && bench.assessed()
-                                .get()
-                                .filter(found -> found.design() == bench.design())
-                                .isPresent()
-                        && bench.outcome().get().isPresent()
-                        && (bench.point().isEmpty()
-                                || bench.point()
-                                        .get()
-                                        .conditions()
-                                        .equals(bench.conditions().get()))
-                        && isOfFocus(bench.drawing().get(), Diagram::circuit)
-                        && (!bench.testing().get()
-                                || isOfFocus(bench.plan().get(), BenchPlan::circuit)));
-        WaitForAsyncUtils.waitForFxEvents(ROUNDS);
+        until(this::isSettled);
+    }
+
+    private boolean isSettled() {
+        return !bench.isWorking()
+                && bench.assessed()
+                        .get()
+                        .filter(found -> found.design() == bench.design())
+                        .isPresent()
+                && bench.outcome().get().isPresent()
+                && (bench.point().isEmpty()
+                        || bench.point().get().conditions().equals(bench.conditions().get()))
+                && isOfFocus(bench.drawing().get(), Diagram::circuit)
+                && (!bench.testing().get() || isOfFocus(bench.plan().get(), BenchPlan::circuit));
     }
 
     private <T> boolean isOfFocus(Optional<ForJob<T>> shown, Function<T, CircuitId> circuit) {
@@ -195,7 +195,9 @@ abstract class WindowTest extends ApplicationTest {
     static void until(Callable<Boolean> condition) {
         try {
             WaitForAsyncUtils.waitFor(
-                    20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
+                    MOST_MILLIS,
+                    TimeUnit.MILLISECONDS,
+                    () -> WaitForAsyncUtils.asyncFx(condition).get());
         } catch (java.util.concurrent.TimeoutException e) {
             throw new AssertionError("it did not come", e);
         }
@@ -267,8 +269,12 @@ abstract class WindowTest extends ApplicationTest {
 
     /** What a button does that may lie further down than its panel shows. */
     void fire(String id) {
-        until(() -> byId(id).isPresent());
-        onScreen(((ButtonBase) byId(id).orElseThrow())::fire);
+        until(() -> {
+            var button = byId(id).map(ButtonBase.class::cast);
+            button.ifPresent(ButtonBase::fire);
+            return button.isPresent();
+        });
+        settle();
     }
 
     /** Does something on the application thread, as an event would. */
@@ -324,14 +330,18 @@ abstract class WindowTest extends ApplicationTest {
         onScreen(() -> bench.focus().set(Optional.of(new CircuitId(circuit))));
     }
 
-    /** The first button that says that. */
+    /** The first button that says that, once there is one; remedies have been tried by then. */
     Button button(String words) {
+        until(() -> bench.isOffered() && saying(words).isPresent());
+        return saying(words).orElseThrow();
+    }
+
+    private Optional<Button> saying(String words) {
         return all(stage.getScene().getRoot())
                 .filter(Button.class::isInstance)
                 .map(Button.class::cast)
                 .filter(button -> words.equals(button.getText()))
-                .findFirst()
-                .orElseThrow(() -> new AssertionError("no button says " + words));
+                .findFirst();
     }
 
     void typeInto(String id, String text) {
