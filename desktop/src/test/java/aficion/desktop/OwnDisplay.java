@@ -1,0 +1,49 @@
+package aficion.desktop;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.lang.ProcessBuilder.Redirect;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.junit.platform.launcher.LauncherSession;
+import org.junit.platform.launcher.LauncherSessionListener;
+
+/**
+ * Where there is no display, each program that tests a real window makes one of its own (Xvfb), on
+ * which no key repeats however long a busy machine holds it.
+ */
+public final class OwnDisplay implements LauncherSessionListener {
+    private static final AtomicBoolean STARTED = new AtomicBoolean();
+
+    @Override
+    public void launcherSessionOpened(LauncherSession session) {
+        if (Boolean.getBoolean("aficion.display.own") && STARTED.compareAndSet(false, true)) {
+            try {
+                start(System.getenv("DISPLAY"));
+            } catch (IOException e) {
+                throw new UncheckedIOException("install the package xvfb, or set DISPLAY", e);
+            }
+        }
+    }
+
+    /** Starts a server, which says its number on its output once it takes clients. */
+    private static void start(String display) throws IOException {
+        var server =
+                new ProcessBuilder(
+                                "Xvfb",
+                                display,
+                                "-displayfd",
+                                "1",
+                                "-r",
+                                "-nolisten",
+                                "tcp",
+                                "-screen",
+                                "0",
+                                "1600x1000x24")
+                        .redirectError(Redirect.DISCARD)
+                        .start();
+        Runtime.getRuntime().addShutdownHook(new Thread(server::destroy));
+        if (server.inputReader().readLine() == null) {
+            throw new IOException("display " + display + " did not start");
+        }
+    }
+}
