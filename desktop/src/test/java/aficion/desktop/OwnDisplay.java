@@ -12,6 +12,14 @@ import org.junit.platform.launcher.LauncherSessionListener;
  * which no key repeats however long a busy machine holds it.
  */
 public final class OwnDisplay implements LauncherSessionListener {
+    private static final String SERVER =
+            """
+            Xvfb "$0" -displayfd 1 -r -nolisten tcp -screen 0 1600x1000x24 &
+            exec >/dev/null
+            while kill -0 "$PPID"; do sleep 1; done
+            kill $!
+            """;
+
     private static final AtomicBoolean STARTED = new AtomicBoolean();
 
     @Override
@@ -25,23 +33,15 @@ public final class OwnDisplay implements LauncherSessionListener {
         }
     }
 
-    /** Starts a server, which says its number on its output once it takes clients. */
+    /**
+     * Starts a server, which says its number on its output once it takes clients. It goes on until
+     * this program has ended: one that loses its display is taken for one that failed.
+     */
     private static void start(String display) throws IOException {
         var server =
-                new ProcessBuilder(
-                                "Xvfb",
-                                display,
-                                "-displayfd",
-                                "1",
-                                "-r",
-                                "-nolisten",
-                                "tcp",
-                                "-screen",
-                                "0",
-                                "1600x1000x24")
+                new ProcessBuilder("sh", "-c", SERVER, display)
                         .redirectError(Redirect.DISCARD)
                         .start();
-        Runtime.getRuntime().addShutdownHook(new Thread(server::destroy));
         if (server.inputReader().readLine() == null) {
             throw new IOException("display " + display + " did not start");
         }

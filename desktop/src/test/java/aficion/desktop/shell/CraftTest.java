@@ -3,8 +3,10 @@ package aficion.desktop.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.check.finding.Finding;
+import aficion.desktop.workbench.Assessed;
 import aficion.desktop.workbench.Selection;
 import aficion.files.JobStore;
+import aficion.job.CircuitId;
 import aficion.job.Colouring;
 import aficion.job.HouseRules;
 import aficion.job.WireId;
@@ -13,6 +15,7 @@ import aficion.job.edit.WireEdit;
 import aficion.words.Wording;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -166,6 +169,29 @@ class CraftTest extends WindowTest {
         interact(() -> button("Ask again").fire());
         settle();
         assertThat(bench.assessed().get().orElseThrow().dangers()).isEqualTo(dangers);
+    }
+
+    /** Remedies are tried where one looks before they are tried everywhere. */
+    @Test
+    void remediesOfTheCircuitInFocusComeFirst() {
+        var circuit = new CircuitId("5");
+        focusOn(circuit.value());
+        until(bench::isOffered);
+        var offers = new ArrayList<List<Finding>>();
+        onScreen(() -> {
+            bench.offered()
+                    .addListener((_, _, now) ->
+                            now.map(Assessed::found)
+                                    .filter(found -> !found.isEmpty())
+                                    .ifPresent(offers::add));
+            bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77"));
+        });
+        until(bench::isOffered);
+
+        assertThat(offers.getFirst())
+                .allMatch(each -> each.subject().circuits(bench.design()).contains(circuit))
+                .hasSizeLessThan(offers.getLast().size());
+        assertThat(offers.getLast()).hasSameSizeAs(bench.assessed().get().orElseThrow().findings());
     }
 
     @Test

@@ -92,6 +92,24 @@ class HarnessTest extends WindowTest {
         }
     }
 
+    /** What is being written stays while it is worked out anew which run comes first. */
+    @Test
+    void aLengthThatIsBeingWrittenStays() {
+        board();
+        until(() -> byId("next-length").isPresent());
+        clickOn("#next-length");
+        typeInto("next-length", "0.5");
+        onScreen(() -> bench.perform(new BodyEdit.Measure(TO_BOOT, Optional.of(new Metres(1.9)))));
+        until(bench::isOffered);
+        assertThat(((TextField) node("next-length")).getText()).isEqualTo("0.5");
+
+        push(KeyCode.ENTER);
+        settle();
+        assertThat(plan().runs())
+                .filteredOn(run -> run.measured().equals(Optional.of(new Metres(0.5))))
+                .hasSize(1);
+    }
+
     @Test
     void arrowsLeadFromStationToStation() {
         board();
