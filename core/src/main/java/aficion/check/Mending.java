@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What may be offered against a finding: a remedy that, tried on a copy and judged again, mends it
@@ -55,7 +56,8 @@ public final class Mending {
             if (!goOn.getAsBoolean()) {
                 return Optional.empty();
             }
-            offered.computeIfAbsent(finding, each -> with(each, remedies(each)));
+            offered.computeIfAbsent(
+                    finding, each -> with(each, remedies(each).distinct().toList()));
         }
         return Optional.of(findings.stream().map(offered::get).toList());
     }
@@ -71,11 +73,14 @@ public final class Mending {
                 : (Finding) Figures.withComponent(finding, "remedies", remedies);
     }
 
-    private List<Edit> remedies(Finding finding) {
-        return finding.remedies().stream()
-                .flatMap(remedy -> tried(finding, remedy).stream())
-                .distinct()
-                .toList();
+    /** The first remedy that may be offered. */
+    Optional<Edit> first(Finding finding) {
+        return remedies(finding).findFirst();
+    }
+
+    /** What may be offered, each tried when it is asked for. */
+    private Stream<Edit> remedies(Finding finding) {
+        return finding.remedies().stream().flatMap(remedy -> tried(finding, remedy).stream());
     }
 
     private static boolean harms(Finding finding) {

@@ -146,18 +146,21 @@ public record Settled(Design design, List<Mended> done, List<Finding> left) {
         private Look oneByOne(Look at) {
             var design = at.design();
             var touched = new HashSet<Subject>();
-            var mendable =
-                    at.fresh().stream().filter(finding -> !finding.remedies().isEmpty()).toList();
-            for (var finding : Mending.offered(at.assessment(), mendable)) {
-                if (finding.remedies().isEmpty() || !touched.add(finding.subject())) {
+            var mending = new Mending(at.assessment());
+            for (var finding : at.fresh()) {
+                var remedy =
+                        touched.contains(finding.subject())
+                                ? Optional.<Edit>empty()
+                                : mending.first(finding);
+                if (remedy.isEmpty()) {
                     continue;
                 }
-                var remedy = finding.remedies().getFirst();
-                boolean brings = brings(at, remedy);
-                var then = applied(remedy, design);
+                touched.add(finding.subject());
+                boolean brings = brings(at, remedy.get());
+                var then = applied(remedy.get(), design);
                 if (then.isPresent() && (!brings || design == at.design())) {
                     design = then.get();
-                    done.add(new Mended(finding, remedy));
+                    done.add(new Mended(finding, remedy.get()));
                 }
                 if (brings) {
                     break;
