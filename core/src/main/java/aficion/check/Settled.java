@@ -148,10 +148,10 @@ public record Settled(Design design, List<Mended> done, List<Finding> left) {
             var touched = new HashSet<Subject>();
             var mending = new Mending(at.assessment());
             for (var finding : at.fresh()) {
-                var remedy =
-                        touched.contains(finding.subject())
-                                ? Optional.<Edit>empty()
-                                : mending.first(finding);
+                if (touched.contains(finding.subject())) {
+                    continue;
+                }
+                var remedy = mending.first(finding);
                 if (remedy.isEmpty()) {
                     continue;
                 }

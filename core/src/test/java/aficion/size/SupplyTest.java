@@ -15,6 +15,14 @@ import org.junit.jupiter.api.Test;
 
 /** What sources give and batteries take, kind by kind. */
 class SupplyTest {
+    private static final SourceKind FLYWHEEL =
+            new SourceKind.Flywheel(
+                    SourceKind.Flywheel.Winding.SINGLE, new Amps(18), new Rpm(1500));
+
+    private static SourceKind rectifier(SourceKind.RegulatorRectifier.Bridge bridge) {
+        return new SourceKind.RegulatorRectifier(bridge, new Volts(14.4));
+    }
+
     private static Supply supply(DesignBuilder design, double rpm) {
         var conditions = Conditions.REST.withEngine(new Rpm(rpm));
         return Supply.of(
@@ -55,17 +63,8 @@ class SupplyTest {
     @Test
     void aFlywheelChargesThroughItsBridge() {
         charges(
-                loaded().part(
-                                "G1",
-                                new SourceKind.Flywheel(
-                                        SourceKind.Flywheel.Winding.SINGLE,
-                                        new Amps(18),
-                                        new Rpm(1500)))
-                        .part(
-                                "N1",
-                                new SourceKind.RegulatorRectifier(
-                                        SourceKind.RegulatorRectifier.Bridge.FULL_WAVE,
-                                        new Volts(14.4)))
+                loaded().part("G1", FLYWHEEL)
+                        .part("N1", rectifier(SourceKind.RegulatorRectifier.Bridge.FULL_WAVE))
                         .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
                         .wire("G1.G2", "N1.G2", "2.5mm2", 0.5)
                         .wire("N1.B-", "E1.E", "2.5mm2", 0.5)
@@ -80,17 +79,8 @@ class SupplyTest {
                         .positiveEarth()
                         .battery(0.006)
                         .wire("B1.+", "E1.E", "25mm2", 0.3)
-                        .part(
-                                "G1",
-                                new SourceKind.Flywheel(
-                                        SourceKind.Flywheel.Winding.SINGLE,
-                                        new Amps(18),
-                                        new Rpm(1500)))
-                        .part(
-                                "N1",
-                                new SourceKind.RegulatorRectifier(
-                                        SourceKind.RegulatorRectifier.Bridge.HALF_WAVE,
-                                        new Volts(14.4)))
+                        .part("G1", FLYWHEEL)
+                        .part("N1", rectifier(SourceKind.RegulatorRectifier.Bridge.HALF_WAVE))
                         .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
                         .wire("G1.G2", "E1.E", "2.5mm2", 0.5)
                         .wire("N1.B+", "E1.E", "2.5mm2", 0.5)

@@ -51,6 +51,9 @@ final class MeasureFirst extends HBox {
         if (getScene() == null || bench.assessed().get().isEmpty()) {
             return;
         }
+        if (getChildren().isEmpty()) {
+            getChildren().add(head("board.first.ranking"));
+        }
         bench.ask().findDoubts(this::take);
     }
 
@@ -67,16 +70,10 @@ final class MeasureFirst extends HBox {
         boolean writing = focused != null && "next-length".equals(focused.getId());
         getChildren().clear();
         next = Optional.empty();
-        var title = Texts.label(Words.of("board.first"), "figure");
-        title.setMinWidth(Region.USE_PREF_SIZE);
-        var head = new VBox(2, title);
-        head.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().add(head);
+        getChildren().add(head(doubts.isEmpty() ? "board.first.none" : "board.first.why"));
         if (doubts.isEmpty()) {
-            head.getChildren().add(Texts.label(Words.of("board.first.none"), "quiet"));
             return;
         }
-        head.getChildren().add(Texts.label(Words.of("board.first.why"), "quiet"));
         doubts.stream().limit(SHOWN).forEach(doubt -> getChildren().add(entry(doubt)));
         getChildren().add(Texts.spring());
         var field = field(doubts.getFirst().run());
@@ -85,6 +82,14 @@ final class MeasureFirst extends HBox {
         if (writing) {
             field.lookup("#next-length").requestFocus();
         }
+    }
+
+    private static VBox head(String says) {
+        var title = Texts.label(Words.of("board.first"), "figure");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        var head = new VBox(2, title, Texts.label(Words.of(says), "quiet"));
+        head.setMinWidth(Region.USE_PREF_SIZE);
+        return head;
     }
 
     private VBox entry(Doubt doubt) {

@@ -127,6 +127,7 @@ final class FindingBox extends VBox {
         });
         reason.setOnAction(_ -> {
             if (!reason.getText().isBlank()) {
+                reason.setVisible(false);
                 bench.perform(Findings.accept(finding, reason.getText().strip()));
             }
         });

@@ -27,7 +27,8 @@ public final class FindingsView extends BorderPane {
     private final Workbench bench;
     private final Runnable close;
     private final VBox list = new VBox(14);
-    private final ChangeListener<Optional<Assessed>> following = (_, _, _) -> refresh();
+    private final UnlessWriting unlessWriting = new UnlessWriting(this, this::refresh);
+    private final ChangeListener<Optional<Assessed>> following = (_, _, _) -> unlessWriting.show();
 
     /**
      * @param close puts this view away

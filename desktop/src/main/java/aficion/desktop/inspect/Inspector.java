@@ -1,17 +1,11 @@
 package aficion.desktop.inspect;
 
-import aficion.desktop.field.Entry;
 import aficion.desktop.workbench.Selection;
 import aficion.desktop.workbench.Verbs;
 import aficion.desktop.workbench.Workbench;
 import aficion.working.Working;
 import java.util.List;
-import java.util.Optional;
-import javafx.application.Platform;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -24,8 +18,8 @@ public final class Inspector extends StackPane {
     private final Verbs verbs;
     private final Card.Workings shown;
     private final VBox body = new VBox();
+    private final UnlessWriting unlessWriting = new UnlessWriting(this, this::refresh);
     private Card card;
-    private boolean waiting;
 
     /** Prints workings under a title. */
     public interface Printing {
@@ -49,12 +43,12 @@ public final class Inspector extends StackPane {
                     scroll.setVvalue(0);
                     refresh();
                 });
-        bench.outcome().addListener((_, _, _) -> refreshUnlessWriting());
-        bench.assessed().addListener((_, _, _) -> refreshUnlessWriting());
+        bench.outcome().addListener((_, _, _) -> unlessWriting.show());
+        bench.assessed().addListener((_, _, _) -> unlessWriting.show());
         bench.offered()
                 .addListener((_, _, _) -> {
                     if (card.isOvertaken()) {
-                        refreshUnlessWriting();
+                        unlessWriting.show();
                     }
                 });
         bench.focus().addListener((_, _, _) -> refresh());
@@ -69,9 +63,9 @@ public final class Inspector extends StackPane {
      */
     private void refresh() {
         var focused = getScene() == null ? null : getScene().getFocusOwner();
-        boolean mine = focused != null && isInside(focused);
+        boolean mine = focused != null && unlessWriting.isInside(focused);
         var place = mine ? focused.getId() : null;
-        waiting = false;
+        unlessWriting.shown();
         rebuild();
         var again = place == null ? null : body.lookup("#" + place);
         if (again != null) {
@@ -79,46 +73,6 @@ public final class Inspector extends StackPane {
         } else if (mine) {
             requestFocus();
         }
-    }
-
-    /** New figures wait until what is being written or chosen here has been taken. */
-    private void refreshUnlessWriting() {
-        var writing = writing();
-        if (writing.isEmpty()) {
-            refresh();
-        } else if (!waiting) {
-            waiting = true;
-            writing.get().subscribe(this::taken);
-        }
-    }
-
-    private void taken(boolean pending) {
-        if (waiting && !pending) {
-            waiting = false;
-            Platform.runLater(this::refreshUnlessWriting);
-        }
-    }
-
-    /** Whether something that holds the keyboard here has not been taken yet. */
-    private Optional<ReadOnlyBooleanProperty> writing() {
-        var focused = getScene() == null ? null : getScene().getFocusOwner();
-        for (Node at = focused; at != null && at != this; at = at.getParent()) {
-            if (at instanceof Entry entry) {
-                return Optional.of(entry.pendingProperty()).filter(ReadOnlyBooleanProperty::get);
-            }
-        }
-        return focused instanceof TextField && isInside(focused)
-                ? Optional.of(focused.focusedProperty())
-                : Optional.empty();
-    }
-
-    private boolean isInside(Node node) {
-        for (Node at = node; at != null; at = at.getParent()) {
-            if (at == this) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private void rebuild() {

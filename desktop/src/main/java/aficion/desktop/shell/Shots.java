@@ -279,7 +279,7 @@ public final class Shots {
 
     private static boolean isReady(Workbench bench, Circuit circuit) {
         return bench.isOffered()
-                && !bench.isWorking()
+                && bench.isResting()
                 && bench.assessed()
                         .get()
                         .filter(found -> found.design() == bench.design())

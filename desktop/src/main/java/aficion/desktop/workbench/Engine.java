@@ -46,7 +46,10 @@ final class Engine implements AutoCloseable {
         void failed(Question question, Throwable why);
     }
 
-    /** What work is done with; what was worked out of the latest design is kept for the next. */
+    /**
+     * What work is done with; what was worked out of the latest design is kept for the next. Each
+     * hand has its own: what is worked out is for one thread.
+     */
     static final class Hand {
         private final ExecutorService thread;
         private @Nullable Solving solving;
@@ -148,7 +151,7 @@ final class Engine implements AutoCloseable {
     Engine(Told told) {
         this.told = told;
         for (var pace : Pace.values()) {
-            hands.put(pace, new Hand("engine-" + pace.ordinal()));
+            hands.put(pace, new Hand("engine-" + pace));
             open.put(pace, 0);
         }
         for (var question : Question.values()) {
@@ -177,10 +180,14 @@ final class Engine implements AutoCloseable {
         return tickets.get(question).get();
     }
 
-    /** Whether something that was asked is still to be answered, other than what comes beside. */
+    /** Whether something that was asked, and is not to come beside, is still to be answered. */
     boolean isWorking() {
-        return open.entrySet().stream()
-                .anyMatch(each -> each.getKey() != Pace.BESIDE && each.getValue() > 0);
+        return open.get(Pace.BETWEEN_FRAMES) + open.get(Pace.IN_TURN) > 0;
+    }
+
+    /** Whether all that was asked is answered. */
+    boolean isResting() {
+        return !isWorking() && open.get(Pace.BESIDE) == 0;
     }
 
     private <T> void ask(

@@ -188,7 +188,11 @@ public final class Workbench implements AutoCloseable {
             solve();
         });
         focus.addListener((_, _, _) -> draw());
-        focus.addListener((_, _, _) -> offer());
+        focus.addListener((_, _, _) -> {
+            if (trying.get()) {
+                offer();
+            }
+        });
         testing.addListener((_, _, _) -> replan());
         everyReading.addListener((_, _, _) -> replan());
         setting.addListener((_, _, _) -> replan());
@@ -345,6 +349,11 @@ public final class Workbench implements AutoCloseable {
     /** Whether something that was asked about the job is still being worked out. */
     public boolean isWorking() {
         return engine.isWorking();
+    }
+
+    /** Whether all that was asked is answered, remedies and what else comes beside too. */
+    public boolean isResting() {
+        return engine.isResting();
     }
 
     /** Who draws paths as they are shown. */

@@ -149,7 +149,7 @@ class CraftTest extends WindowTest {
 
         long dangers = bench.assessed().get().orElseThrow().dangers();
         settle();
-        interact(() -> button("Let it stand ...").fire());
+        interact(button("Let it stand ...")::fire);
         until(() -> stage.getScene().getFocusOwner() instanceof TextField);
         write("as the maker left it");
         push(KeyCode.ENTER);
@@ -166,7 +166,7 @@ class CraftTest extends WindowTest {
         interact(() -> node("dangers").requestFocus());
         clickOn(node("dangers"));
         assertShows("It stands: as the maker left it");
-        interact(() -> button("Ask again").fire());
+        interact(button("Ask again")::fire);
         settle();
         assertThat(bench.assessed().get().orElseThrow().dangers()).isEqualTo(dangers);
     }
@@ -192,6 +192,22 @@ class CraftTest extends WindowTest {
                 .allMatch(each -> each.subject().circuits(bench.design()).contains(circuit))
                 .hasSizeLessThan(offers.getLast().size());
         assertThat(offers.getLast()).hasSameSizeAs(bench.assessed().get().orElseThrow().findings());
+    }
+
+    /** A reason that is being written stays while all is judged anew. */
+    @Test
+    void aReasonIsWrittenWhileRemediesAreTried() {
+        clickOn(node("dangers"));
+        interact(button("Let it stand ...")::fire);
+        until(() -> stage.getScene().getFocusOwner() instanceof TextField);
+        write("as the");
+        onScreen(() -> bench.perform(new WireEdit.Renumber(new WireId("w1"), "1.77")));
+        until(bench::isOffered);
+        write(" maker left it");
+        push(KeyCode.ENTER);
+        settle();
+
+        assertShows("It stands: as the maker left it");
     }
 
     @Test
