@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -327,7 +328,18 @@ public final class Design {
      * The same with other wires; refused as {@link InvalidJob} where an end would hang in the air.
      */
     public Design withWires(List<Wire> changed) {
-        return new Design(vehicle, rules, circuits, parts, changed, body, stations);
+        var next = new Design(vehicle, rules, circuits, parts, changed, body, stations);
+        if (isLedAs(next)) {
+            next.mains = mains;
+        }
+        return next;
+    }
+
+    /** Whether the same wires end where they do in another design of the same parts. */
+    private boolean isLedAs(Design next) {
+        return wires.size() == next.wires.size()
+                && IntStream.range(0, wires.size())
+                        .allMatch(i -> wires.get(i).isLedAs(next.wires.get(i)));
     }
 
     /** The same with other circuits; refused as {@link InvalidJob} where a wire would have none. */

@@ -7,7 +7,6 @@ import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Position;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -43,7 +42,12 @@ public record Controls(List<Control> controls, List<String> levels) {
 
         /** Whether a position springs back when it is let go. */
         public boolean springs(String position) {
-            return position(position).map(Position::springs).orElse(false);
+            for (var each : positions) {
+                if (each.name().equals(position)) {
+                    return each.springs();
+                }
+            }
+            return false;
         }
 
         /** Where it springs back to: a key to the last position it stays in, all else to rest. */
@@ -133,11 +137,16 @@ public record Controls(List<Control> controls, List<String> levels) {
 
     /** The key switch, when there is one: of several the one that cranks, else the first. */
     public Optional<Control> key() {
-        return controls.stream()
-                .filter(control -> control.action() == Action.KEY)
-                .min(
-                        Comparator.comparing(control ->
-                                control.positions().stream().noneMatch(Position::springs)));
+        Optional<Control> first = Optional.empty();
+        for (var control : controls) {
+            if (control.action() == Action.KEY) {
+                if (control.positions().stream().anyMatch(Position::springs)) {
+                    return Optional.of(control);
+                }
+                first = first.or(() -> Optional.of(control));
+            }
+        }
+        return first;
     }
 
     /** Where a control stands under the conditions. */

@@ -218,7 +218,12 @@ public final class OperatingStates {
 
     /** Whether some control of the state springs back when it is let go. */
     public static boolean isHeld(Controls controls, Conditions state) {
-        return held(controls, state) > 0;
+        for (var control : controls.controls()) {
+            if (control.springs(Controls.position(control, state))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** How many controls of the state spring back when they are let go. */

@@ -29,6 +29,9 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
     private static final double MOST = 20;
     private static final double STEP = 1.05;
 
+    /** Less is no short, amps. */
+    private static final double NOTHING = 0.01;
+
     /** A wire where it runs. */
     public static ShortCircuit of(Wire wire) {
         return of(wire, wire.conductor());
@@ -77,7 +80,7 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
 
     /**
      * The same where the source may give less in a dead short, down to so many amps, as far as that
-     * is known. What it bears for good it bears.
+     * is known; of 0 amps whatever it gives. What it bears for good it bears.
      */
     public boolean outlives(Guard.Fitted fuse, Optional<Amps> least) {
         double marking = fuse.marking().value();
@@ -85,7 +88,7 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
         double from =
                 least.map(amps -> Math.clamp(amps.value(), Math.min(forGood, dead), dead))
                         .orElse(dead);
-        for (double amps = from; amps < MOST * marking; amps *= STEP) {
+        for (double amps = Math.max(NOTHING, from); amps < MOST * marking; amps *= STEP) {
             double takes = fuse.type().seconds(fuse.marking(), amps, TimeBand.Edge.SLOWEST);
             boolean lasts =
                     takes > ADIABATIC ? amps <= carries(takes) : amps * amps * takes <= stands;

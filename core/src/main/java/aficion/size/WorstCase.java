@@ -16,11 +16,10 @@ import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -52,14 +51,13 @@ public final class WorstCase {
     private final List<Trouble> troubles;
     private final List<Short> shorts;
     private final List<OperatingPoint> bases;
-    private final Map<String, Warmest> warmest;
     private final double[] leastVolts;
     private final double[] mostVolts;
     private final BitSet live;
     private final BitSet earthed;
     private final BitSet together;
     private @Nullable Set<Integer> returning;
-    private @Nullable List<OperatingPoint> points;
+    private final List<OperatingPoint> points;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
     public record Peak(Amps amps, OperatingPoint point) {
@@ -90,22 +88,33 @@ public final class WorstCase {
     /** A state that was solved, and what metal joins in it. */
     private record State(OperatingPoint point, Metal.Bond bond) {}
 
-    /** The lasting state in which the wires of a bundle lose most. */
-    private record Warmest(double lost, OperatingPoint point) {}
+    /** The wires of a bundle, each with what a metre of it resists, and when they lose most. */
+    private static final class Warming {
+        private final String name;
+        private final int[] wires;
+        private final double[] perMetre;
+        private double most = -1;
+        private @Nullable OperatingPoint warmest;
 
-    /** The wires of a bundle, each with what a metre of it resists. */
-    private record Warming(String name, int[] wires, double[] perMetre) {
-        static Warming of(Netlist netlist, Bundle.Mates mates) {
-            return new Warming(
-                    mates.name(),
-                    mates.wires().stream().mapToInt(netlist::branch).toArray(),
+        Warming(Netlist netlist, Bundle.Mates mates) {
+            this.name = mates.name();
+            this.wires = mates.wires().stream().mapToInt(netlist::branch).toArray();
+            this.perMetre =
                     mates.wires().stream()
                             .mapToDouble(wire -> wire.conductor().perMetre().value())
-                            .toArray());
+                            .toArray();
+        }
+
+        void take(OperatingPoint point) {
+            double lost = lost(point);
+            if (lost > most) {
+                most = lost;
+                warmest = point;
+            }
         }
 
         /** What they lose in a state, watts a metre. */
-        double lost(OperatingPoint point) {
+        private double lost(OperatingPoint point) {
             double lost = 0;
             for (int i = 0; i < wires.length; i++) {
                 double amps = point.branchAmps(wires[i]);
@@ -122,7 +131,7 @@ public final class WorstCase {
         this.netlist = answers.netlist();
         this.bundles =
                 Bundle.of(netlist.design()).stream()
-                        .map(mates -> Warming.of(netlist, mates))
+                        .map(mates -> new Warming(netlist, mates))
                         .toList();
         this.metal = new Metal(netlist);
         this.steady = new Peak[netlist.size()];
@@ -132,7 +141,7 @@ public final class WorstCase {
         this.troubles = new ArrayList<>();
         this.shorts = new ArrayList<>();
         this.bases = new ArrayList<>();
-        this.warmest = new LinkedHashMap<>();
+        this.points = new ArrayList<>();
         this.leastVolts = new double[netlist.size()];
         this.mostVolts = new double[netlist.size()];
         this.live = new BitSet();
@@ -164,11 +173,13 @@ public final class WorstCase {
     private void take() {
         for (var base : heaviest) {
             for (var state : OperatingStates.withSources(netlist.controls(), base)) {
-                demanded(state).map(State::point).ifPresent(bases::add);
+                demanded(state, answers.demand(state)).map(State::point).ifPresent(bases::add);
             }
         }
         for (var state : states) {
-            demanded(state).ifPresent(this::take);
+            var demand = answers.demand(state);
+            demand.settled().ifPresent(points::add);
+            demanded(state, demand).ifPresent(this::take);
         }
         for (var trouble : List.copyOf(troubles)) {
             takeBuzzing(trouble);
@@ -177,14 +188,14 @@ public final class WorstCase {
     }
 
     /** What is asked in a state; what the guards leave of it where metal shorts a battery. */
-    private Optional<State> demanded(Conditions conditions) {
-        var demand = believed(conditions, answers.demand(conditions));
-        var way = demand.flatMap(state -> state.bond.way());
+    private Optional<State> demanded(Conditions conditions, Outcome demand) {
+        var asked = believed(conditions, demand);
+        var way = asked.flatMap(state -> state.bond.way());
         if (way.isEmpty()) {
-            return demand;
+            return asked;
         }
         if (shorts.stream().noneMatch(known -> known.way().equals(way.get()))) {
-            shorts.add(new Short(conditions, way.get(), demand.orElseThrow().point));
+            shorts.add(new Short(conditions, way.get(), asked.orElseThrow().point));
         }
         return believed(conditions, answers.solve(conditions))
                 .filter(state -> !state.bond.shorted());
@@ -220,7 +231,7 @@ public final class WorstCase {
         boolean isHeld = OperatingStates.isHeld(netlist.controls(), state);
         raise(isHeld ? held : steady, point);
         if (!isHeld) {
-            warm(point);
+            bundles.forEach(bundle -> bundle.take(point));
         }
         if (OperatingStates.isOff(netlist.controls(), state)) {
             raise(off, point);
@@ -387,19 +398,12 @@ public final class WorstCase {
         }
     }
 
-    private void warm(OperatingPoint point) {
-        for (var bundle : bundles) {
-            double lost = bundle.lost(point);
-            var known = warmest.get(bundle.name);
-            if (known == null || lost > known.lost) {
-                warmest.put(bundle.name, new Warmest(lost, point));
-            }
-        }
-    }
-
     /** The lasting state in which a bundle gets warmest; empty when it is never solved. */
     public Optional<OperatingPoint> warmest(String bundle) {
-        return Optional.ofNullable(warmest.get(bundle)).map(Warmest::point);
+        return bundles.stream()
+                .filter(each -> each.name.equals(bundle))
+                .flatMap(each -> Stream.ofNullable(each.warmest))
+                .findFirst();
     }
 
     /** Any state that could be solved. */
@@ -413,13 +417,7 @@ public final class WorstCase {
 
     /** Every state that could be solved, as it is asked for, a short among them. */
     public List<OperatingPoint> points() {
-        if (points == null) {
-            points =
-                    states.stream()
-                            .flatMap(state -> answers.demand(state).settled().stream())
-                            .toList();
-        }
-        return points;
+        return Collections.unmodifiableList(points);
     }
 
     /** What metal joins. */

@@ -13,6 +13,7 @@ import aficion.job.PartId;
 import aficion.job.Wire;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -127,5 +128,21 @@ class ShortCircuitTest {
 
         assertThat(heat.overload(fuse(FuseType.BLADE, 10))).isEqualTo(20);
         assertThat(heat.overload(fuse(FuseType.BLADE, 30))).isZero();
+    }
+
+    /** A cover that is at its limit in the air around it bears nothing, however little is given. */
+    @Test
+    void aCoverAsHotAsItMayGetBearsNoShort() {
+        var hot =
+                DesignBuilder.twelveVolts()
+                        .insulation(Insulation.RUBBER)
+                        .zone(Zone.ON_ENGINE)
+                        .load("X1", 1)
+                        .wire("B1.+", "X1.+", "4mm2", 1)
+                        .build();
+        var heat = ShortCircuit.of(hot.wires().getLast());
+
+        assertThat(heat.forGood()).isZero();
+        assertThat(heat.outlives(fuse(FuseType.BLADE, 1), Optional.of(new Amps(0)))).isFalse();
     }
 }

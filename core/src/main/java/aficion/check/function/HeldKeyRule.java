@@ -55,13 +55,16 @@ public final class HeldKeyRule implements Rule {
     }
 
     private static Optional<Held> held(Assessment assessment, Control key, Wants want) {
-        var positions =
-                assessment.worst().points().stream()
-                        .filter(want::metIn)
-                        .map(point -> Controls.position(key, point.conditions()))
-                        .collect(Collectors.toCollection(TreeSet::new));
-        return positions.isEmpty() || !positions.stream().allMatch(key::springs)
-                ? Optional.empty()
-                : Optional.of(new Held(want.part().id(), positions.getFirst()));
+        var positions = new TreeSet<String>();
+        for (var point : assessment.worst().points()) {
+            var position = Controls.position(key, point.conditions());
+            if (!positions.contains(position) && want.metIn(point)) {
+                if (!key.springs(position)) {
+                    return Optional.empty();
+                }
+                positions.add(position);
+            }
+        }
+        return positions.stream().findFirst().map(at -> new Held(want.part().id(), at));
     }
 }

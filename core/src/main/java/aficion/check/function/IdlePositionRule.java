@@ -88,17 +88,16 @@ public final class IdlePositionRule implements Rule {
                                         .map(Object::toString)
                                         .map(netlist.inside(each.part.id())::get))
                         .toList();
-        var taken =
-                assessment.worst().points().stream()
-                        .filter(point ->
-                                Controls.position(control, point.conditions()).equals(position))
-                        .toList();
-        return !taken.isEmpty()
-                && taken.stream()
-                        .noneMatch(point ->
-                                contacts.stream()
-                                        .anyMatch(contact ->
-                                                Math.abs(point.branchAmps(contact)) > FLOWS));
+        boolean taken = false;
+        for (var point : assessment.worst().points()) {
+            if (Controls.position(control, point.conditions()).equals(position)) {
+                taken = true;
+                if (contacts.stream().anyMatch(at -> Math.abs(point.branchAmps(at)) > FLOWS)) {
+                    return false;
+                }
+            }
+        }
+        return taken;
     }
 
     /** The switches of a control, with what each joins in a position. */

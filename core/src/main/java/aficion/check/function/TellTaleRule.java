@@ -4,6 +4,7 @@ import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Tale;
 import aficion.check.finding.Rule;
+import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
@@ -61,9 +62,11 @@ public final class TellTaleRule implements Rule {
     }
 
     private static Stream<Finding> ofBeam(Assessment assessment, Wants want) {
+        var dip = lamps(assessment.design(), DIP);
+        var main = lamps(assessment.design(), MAIN);
         return assessment.worst().points().stream()
                 .filter(want::metIn)
-                .filter(point -> isLit(point, DIP) && !isLit(point, MAIN))
+                .filter(point -> isLit(point, dip, DIP) && !isLit(point, main, MAIN))
                 .limit(1)
                 .map(point -> wrong(want, Tale.MAIN_BEAM, point, moved(assessment, want)));
     }
@@ -136,10 +139,17 @@ public final class TellTaleRule implements Rule {
         return new PathFinding.TellsWrongly(want.part().id(), tale, point.conditions(), remedies);
     }
 
-    /** Whether some filament of a number is lit. */
-    private static boolean isLit(OperatingPoint point, String number) {
-        return point.netlist().design().parts().stream()
+    /** The lamps that have a filament of a number. */
+    private static List<Part> lamps(Design design, String number) {
+        return design.parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Lamp)
+                .filter(part -> part.kind().lightPins().contains(number))
+                .toList();
+    }
+
+    /** Whether the filament of a number is lit in some lamp. */
+    private static boolean isLit(OperatingPoint point, List<Part> lamps, String number) {
+        return lamps.stream()
                 .flatMap(part -> point.light(part.id(), number).stream())
                 .anyMatch(light -> light.value() > LIT);
     }

@@ -9,6 +9,7 @@ import aficion.job.Position;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
+import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.BitSet;
@@ -87,6 +88,8 @@ final class Workings {
         }
         var closing = closing(assessment.design());
         var controls = assessment.netlist().controls();
+        double least = WORKS * assessment.design().vehicle().system().value();
+        var ends = sinks.stream().map(sink -> ends(assessment.netlist(), sink)).toList();
         var states =
                 assessment.worst().points().stream()
                         .filter(point -> point.conditions().engine().value() == 0)
@@ -94,7 +97,7 @@ final class Workings {
                                 new State(
                                         point.conditions(),
                                         closed(controls, point.conditions(), closing),
-                                        working(point, sinks)))
+                                        working(point, ends, least)))
                         .toList();
         return new Workings(sinks, states, closing);
     }
@@ -170,23 +173,24 @@ final class Workings {
                 .getOrDefault(Controls.position(control, state), Set.of());
     }
 
-    private static BitSet working(OperatingPoint point, List<Sink> sinks) {
-        var working = new BitSet();
-        for (int i = 0; i < sinks.size(); i++) {
-            working.set(i, works(point, sinks.get(i)));
-        }
-        return working;
+    /** The nodes between which a sink sees its volts; from its terminal to earth where unknown. */
+    private record Ends(int one, int other) {}
+
+    private static Ends ends(Netlist netlist, Sink sink) {
+        var branch = netlist.inside(sink.part.id()).get(sink.number);
+        return branch == null
+                ? new Ends(netlist.node(sink.part.terminal(sink.number)), 0)
+                : new Ends(netlist.a(branch), netlist.b(branch));
     }
 
-    private static boolean works(OperatingPoint point, Sink sink) {
-        double system = point.netlist().design().vehicle().system().value();
-        var netlist = point.netlist();
-        var branch = netlist.inside(sink.part.id()).get(sink.number);
-        double volts =
-                branch == null
-                        ? point.nodeVolts(netlist.node(sink.part.terminal(sink.number)))
-                        : point.branchVolts(branch);
-        return Math.abs(volts) > WORKS * system;
+    private static BitSet working(OperatingPoint point, List<Ends> sinks, double least) {
+        var working = new BitSet();
+        for (int i = 0; i < sinks.size(); i++) {
+            var ends = sinks.get(i);
+            double volts = point.nodeVolts(ends.one) - point.nodeVolts(ends.other);
+            working.set(i, Math.abs(volts) > least);
+        }
+        return working;
     }
 
     /** How often, of all terminals, one of two numbers worked without the other. */

@@ -95,11 +95,12 @@ public final class GuardSizeRule implements Rule {
     private static Optional<Finding> ending(
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
-        if (ShortCircuit.of(wire).isGuardedBy(fuse)) {
+        var heat = ShortCircuit.of(wire);
+        if (heat.isGuardedBy(fuse) || heat.outlives(fuse, Optional.of(new Amps(0)))) {
             return Optional.empty();
         }
         var least = assessment.shorted(wire);
-        return melting(assessment, sizing, fuse, heat -> heat.outlives(fuse, least));
+        return melting(assessment, sizing, fuse, each -> each.outlives(fuse, least));
     }
 
     /** A lead without a guard before the guard it ends at, and never a thinner one. */

@@ -15,7 +15,7 @@ final class Rush {
     private Rush() {}
 
     /** The branches of the loads that each guard is the next before, by guards that have some. */
-    static Map<Guard.Fitted, Set<Integer>> behindGuards(Assessment assessment) {
+    static Map<Guard.Fitted, int[]> behindGuards(Assessment assessment) {
         var behind = new LinkedHashMap<Guard.Fitted, Set<Integer>>();
         var design = assessment.design();
         for (var part : design.parts()) {
@@ -29,7 +29,10 @@ final class Rush {
                                         .addAll(branches));
             }
         }
-        return behind;
+        var branches = new LinkedHashMap<Guard.Fitted, int[]>();
+        behind.forEach((fuse, loads) ->
+                branches.put(fuse, loads.stream().mapToInt(load -> load).toArray()));
+        return branches;
     }
 
     private static Stream<Guard.Fitted> guards(Guard guard) {
@@ -37,8 +40,12 @@ final class Rush {
     }
 
     /** What branches would draw at the volts of a state were they all cold and still, amps. */
-    static double of(OperatingPoint point, Set<Integer> branches) {
-        return branches.stream().mapToDouble(branch -> of(point, branch)).sum();
+    static double of(OperatingPoint point, int[] branches) {
+        double amps = 0;
+        for (int branch : branches) {
+            amps += of(point, branch);
+        }
+        return amps;
     }
 
     private static double of(OperatingPoint point, int branch) {
