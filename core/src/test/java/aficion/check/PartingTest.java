@@ -13,14 +13,18 @@ import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Position;
+import aficion.job.SourceKind;
 import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
+import aficion.quantity.Rpm;
+import aficion.quantity.Volts;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What parts a source that charges from its battery, and what goes on behind it. */
 class PartingTest {
@@ -122,6 +126,59 @@ class PartingTest {
             dumps(wired, "G1", "S9");
             assertThat(found(wired, IsolatorDoesNotStop.class)).hasSize(1);
         }
+    }
+
+    /** Between two batteries in series it parts them from the source as well. */
+    @Test
+    void anIsolatorBetweenTwoBatteries() {
+        var half = new SourceKind.Battery(new Volts(6), new Ohms(0.004));
+        var wired =
+                engine(new DesignBuilder(12).earth("E1"))
+                        .part("B1", half)
+                        .part("B2", half)
+                        .onOff("S9", "isolator", 100)
+                        .wire("B1.+", "J1.J", "16mm2", 0.5)
+                        .wire("B1.-", "S9.1", "25mm2", 0.3)
+                        .wire("S9.2", "B2.+", "25mm2", 0.3)
+                        .wire("B2.-", "E1.E", "25mm2", 0.3)
+                        .alternator("G1", 45)
+                        .wire("G1.B+", "J1.J", "10mm2", 1);
+
+        dumps(wired, "G1", "S9");
+        none(wired.wire("B1.-", "B2.+", "25mm2", 0.3), LoadDump.class);
+    }
+
+    /** A regulator goes on by its magnets; with the positive pole at earth B- is its live one. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void aRegulatorBehindAnIsolator(boolean positive) {
+        var design = new DesignBuilder(12);
+        var vehicle = positive ? design.positiveEarth() : design;
+        String live = positive ? "-" : "+";
+        String earthed = positive ? "+" : "-";
+        var wired =
+                engine(vehicle.battery(0.006))
+                        .onOff("S9", "isolator", 100)
+                        .part(
+                                "G1",
+                                new SourceKind.Flywheel(
+                                        SourceKind.Flywheel.Winding.SINGLE,
+                                        new Amps(10),
+                                        new Rpm(3000)))
+                        .part(
+                                "N1",
+                                new SourceKind.RegulatorRectifier(
+                                        SourceKind.RegulatorRectifier.Bridge.FULL_WAVE,
+                                        new Volts(14.4)))
+                        .wire("B1." + earthed, "E1.E", "25mm2", 0.3)
+                        .wire("B1." + live, "S9.1", "16mm2", 0.5)
+                        .wire("S9.2", "J1.J", "16mm2", 0.5)
+                        .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
+                        .wire("G1.G2", "N1.G2", "2.5mm2", 0.5)
+                        .wire("N1.B" + live, "J1.J", "4mm2", 1)
+                        .wire("N1.B" + earthed, "E1.E", "4mm2", 1);
+
+        dumps(wired, "N1", "S9");
     }
 
     /** A relay that the key lets go parts them with the engine still turning. */

@@ -8,6 +8,7 @@ import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.job.SourceKind;
+import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
@@ -124,36 +125,40 @@ public final class PartingRule implements Rule {
                 && other.equals(by);
     }
 
-    /** Whether its output reaches the live pole of a battery that is at earth with its other. */
+    /** Whether its output reaches a battery that is at earth with its other pole. */
     private static boolean charges(
             Assessment assessment, OperatingPoint point, Part source, String out) {
         var design = assessment.design();
-        var netlist = assessment.netlist();
-        var bond = assessment.worst().metal().in(point);
         boolean negative = design.vehicle().earthed() == Vehicle.Pole.NEGATIVE;
-        int live =
-                netlist.node(
-                        source.terminal(
-                                source.kind() instanceof SourceKind.RegulatorRectifier && !negative
-                                        ? "B-"
-                                        : out));
-        return assessment.design().parts().stream()
+        var live =
+                source.terminal(
+                        source.kind() instanceof SourceKind.RegulatorRectifier && !negative
+                                ? "B-"
+                                : out);
+        var batteries =
+                design.parts().stream()
                         .filter(part -> part.kind() instanceof SourceKind.Battery)
-                        .anyMatch(part ->
-                                bond.together(
-                                        live,
-                                        netlist.node(part.terminal(design.vehicle().livePin()))))
-                && !bond.batteries(live).isEmpty()
-                && circuit(assessment, bond);
+                        .toList();
+        return leadsToEarth(assessment, assessment.worst().metal().in(point), live, batteries);
     }
 
-    /** Whether some battery has its other pole at earth, by way of others in series or not. */
-    private static boolean circuit(Assessment assessment, Metal.Bond bond) {
+    /** Whether a terminal leads to earth by one of some batteries, or by several in series. */
+    private static boolean leadsToEarth(
+            Assessment assessment, Metal.Bond bond, Terminal from, List<Part> batteries) {
         var netlist = assessment.netlist();
-        return assessment.design().parts().stream()
-                .filter(part -> part.kind() instanceof SourceKind.Battery)
-                .flatMap(part -> part.terminals().stream())
-                .anyMatch(pole -> bond.earthed(netlist.node(pole)));
+        var vehicle = assessment.design().vehicle();
+        for (var battery : batteries) {
+            int live = netlist.node(battery.terminal(vehicle.livePin()));
+            if (bond.together(netlist.node(from), live)) {
+                var back = battery.terminal(vehicle.earthedPin());
+                var others = batteries.stream().filter(each -> each != battery).toList();
+                if (bond.earthed(netlist.node(back))
+                        || leadsToEarth(assessment, bond, back, others)) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private static boolean gives(OperatingPoint point, Part source) {
