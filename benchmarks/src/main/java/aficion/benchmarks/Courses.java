@@ -67,9 +67,9 @@ public class Courses {
 
     @Benchmark
     public SimulationResult course(Passed passed) {
-        var course = Simulation.run(netlist, script, List.of());
-        passed.steps += course.steps();
+        var result = Simulation.run(netlist, script, List.of());
+        passed.steps += result.steps();
         passed.seconds += (long) LASTS;
-        return course;
+        return result;
     }
 }

@@ -243,13 +243,13 @@ final class Elements {
         private static final double FORGETS = 30;
         private static final double COOLS = 12;
         private static final double UNFED = 1;
-        private final Branch.FuseBranch trip;
+        private final Branch.FuseBranch fuse;
         private final TimeBand.Edge edge;
         private double openedAt;
 
-        Fuse(int branch, Branch.FuseBranch trip, TimeBand.Edge edge) {
+        Fuse(int branch, Branch.FuseBranch fuse, TimeBand.Edge edge) {
             super(branch, 0.05);
-            this.trip = trip;
+            this.fuse = fuse;
             this.edge = edge;
         }
 
@@ -266,7 +266,7 @@ final class Elements {
             if (!network.whole(branch)) {
                 return 0;
             }
-            double seconds = trip.type().seconds(trip.marking(), network.amps(branch), edge);
+            double seconds = fuse.type().seconds(fuse.marking(), network.amps(branch), edge);
             return Double.isInfinite(seconds) ? -at / FORGETS : 1 / seconds;
         }
 
@@ -286,8 +286,8 @@ final class Elements {
                 return false;
             }
             boolean closes =
-                    trip.whole()
-                            && switch (trip.type().resets()) {
+                    fuse.whole()
+                            && switch (fuse.type().resets()) {
                                 case SELF -> now - openedAt >= COOLS - 1e-9;
                                 case HOLD ->
                                         now > openedAt && Math.abs(network.across(branch)) < UNFED;
@@ -302,7 +302,7 @@ final class Elements {
 
         @Override
         double due(double now) {
-            boolean cooling = value >= 1 - 1e-6 && trip.type().resets() == FuseType.Reset.SELF;
+            boolean cooling = value >= 1 - 1e-6 && fuse.type().resets() == FuseType.Reset.SELF;
             return cooling ? openedAt + COOLS : reaches(now, 1);
         }
     }

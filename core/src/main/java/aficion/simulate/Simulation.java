@@ -38,7 +38,7 @@ public final class Simulation {
     private final Solver solver;
     private final List<Element> elements = new ArrayList<>();
     private final Recorder recorder;
-    private final List<SimulationEvent> happenings = new ArrayList<>();
+    private final List<SimulationEvent> events = new ArrayList<>();
     private final double[] due;
     private final double[] rested;
     private double now;
@@ -59,7 +59,7 @@ public final class Simulation {
     }
 
     /**
-     * The course of a script.
+     * What a script comes to.
      *
      * @param edge where in their bands the fuses lie
      * @param probes what to record
@@ -85,7 +85,7 @@ public final class Simulation {
         return new Simulation(network, script, edge, probes).run(goOn);
     }
 
-    /** The course of a script to its end, fuses as they mostly are. */
+    /** What a script comes to at its end, fuses as they mostly are. */
     public static SimulationResult run(Netlist netlist, Script script, List<Probe> probes) {
         return run(netlist, script, TimeBand.Edge.NOMINAL, probes, _ -> true);
     }
@@ -97,7 +97,7 @@ public final class Simulation {
             case Branch.Motor motor -> elements.add(new Elements.Motor(i, motor));
             case Branch.Warming warming -> elements.add(new Elements.Warming(i, warming, nominal));
             case Branch.Capacitance capacitor -> elements.add(new Elements.Capacitor(i, capacitor));
-            case Branch.FuseBranch trip -> elements.add(new Elements.Fuse(i, trip, edge));
+            case Branch.FuseBranch fuse -> elements.add(new Elements.Fuse(i, fuse, edge));
             case Branch.Blinker(_, _, _, Branch.Rhythm.Heated rhythm) ->
                     elements.add(new Elements.Strip(i, rhythm));
             case Branch.Blinker(_, _, _, Branch.Rhythm.Clocked rhythm) ->
@@ -189,9 +189,9 @@ public final class Simulation {
             }
         }
         if (!found) {
-            happenings.add(new SimulationEvent.Lost(new Seconds(now)));
+            events.add(new SimulationEvent.Lost(new Seconds(now)));
         }
-        return new SimulationResult(recorder.traces(), happenings, steps);
+        return new SimulationResult(recorder.traces(), events, steps);
     }
 
     /** The end of the script, its next moment, or when a coil or an element wants to move. */
@@ -272,7 +272,7 @@ public final class Simulation {
                 due[coil] = Double.POSITIVE_INFINITY;
                 rested[coil] = now + REST;
                 network.pull(coil, wanted);
-                happenings.add(
+                events.add(
                         new SimulationEvent.Moved(
                                 new Seconds(now), netlist.coilPart(coil), wanted));
                 moved = true;
@@ -287,13 +287,13 @@ public final class Simulation {
         switch (element) {
             case Elements.Fuse _ -> {
                 var seat = new FuseSeat(part, netlist.roleOf(element.branch));
-                happenings.add(
+                events.add(
                         network.whole(element.branch)
                                 ? new SimulationEvent.Reset(at, seat)
                                 : new SimulationEvent.Opened(at, seat));
             }
             case Elements.Strip _, Elements.Clock _ ->
-                    happenings.add(
+                    events.add(
                             new SimulationEvent.Blinked(at, part, network.closed(element.branch)));
             default -> {}
         }

@@ -9,13 +9,13 @@ import java.util.stream.IntStream;
  * What a vehicle did over time.
  *
  * @param traces one for each probe, in the order they were asked for
- * @param happenings in order of time
+ * @param events in order of time
  * @param steps how many steps were solved, rejected ones among them
  */
-public record SimulationResult(List<Trace> traces, List<SimulationEvent> happenings, int steps) {
+public record SimulationResult(List<Trace> traces, List<SimulationEvent> events, int steps) {
     public SimulationResult {
         traces = List.copyOf(traces);
-        happenings = List.copyOf(happenings);
+        events = List.copyOf(events);
     }
 
     /** What a probe read, in order of time. */
@@ -116,14 +116,14 @@ public record SimulationResult(List<Trace> traces, List<SimulationEvent> happeni
 
     /** When the first thing of a kind happened. */
     public OptionalDouble first(Class<? extends SimulationEvent> kind) {
-        return happenings.stream()
+        return events.stream()
                 .filter(kind::isInstance)
-                .mapToDouble(happening -> happening.at().value())
+                .mapToDouble(event -> event.at().value())
                 .findFirst();
     }
 
     /** How often something of a kind happened. */
     public long count(Class<? extends SimulationEvent> kind) {
-        return happenings.stream().filter(kind::isInstance).count();
+        return events.stream().filter(kind::isInstance).count();
     }
 }

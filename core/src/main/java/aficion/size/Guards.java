@@ -72,8 +72,8 @@ public final class Guards {
         double most = 1;
         for (int i = 0; i < netlist.size(); i++) {
             double amps = Math.abs(point.branchAmps(i));
-            if (point.branch(i) instanceof Branch.FuseBranch trip && amps >= most * trip.opens()) {
-                most = amps / trip.opens();
+            if (point.branch(i) instanceof Branch.FuseBranch fuse && amps >= most * fuse.opens()) {
+                most = amps / fuse.opens();
                 var part = netlist.partOf(i).orElseThrow();
                 worst = new Opened(new FuseSeat(part, netlist.roleOf(i)), new Amps(amps));
             }

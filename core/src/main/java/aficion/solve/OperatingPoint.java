@@ -226,8 +226,8 @@ public final class OperatingPoint {
         for (var part : netlist.design().parts()) {
             netlist.inside(part.id())
                     .forEach((role, branch) -> {
-                        if (branches[branch] instanceof Branch.FuseBranch trip
-                                && trip.whole()
+                        if (branches[branch] instanceof Branch.FuseBranch fuse
+                                && fuse.whole()
                                 && !whole[branch]) {
                             seats.add(new FuseSeat(part.id(), role));
                         }

@@ -426,8 +426,8 @@ public final class Solver {
         int worst = -1;
         double most = 1;
         for (int i : fuses) {
-            if (network.branch(i) instanceof Branch.FuseBranch trip && network.whole(i)) {
-                double overload = Math.abs(network.amps(i)) / trip.opens();
+            if (network.branch(i) instanceof Branch.FuseBranch fuse && network.whole(i)) {
+                double overload = Math.abs(network.amps(i)) / fuse.opens();
                 if (overload >= most) {
                     most = overload;
                     worst = i;

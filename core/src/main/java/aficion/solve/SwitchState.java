@@ -30,7 +30,7 @@ final class SwitchState {
     /** Puts a branch to where it begins: a fuse in that is not out, a resistance at its least. */
     void begin(int i) {
         switch (branches[i]) {
-            case Branch.FuseBranch trip -> whole[i] = trip.whole();
+            case Branch.FuseBranch fuse -> whole[i] = fuse.whole();
             case Branch.ControlledResistance settling -> settled[i] = settling.least();
             case Branch.Limited limited -> settled[i] = limited.emf();
             case Branch.Source source -> settled[i] = source.emf();
@@ -82,7 +82,7 @@ final class SwitchState {
             case Branch.Contact(_, _, var ohms, _) -> ohms;
             case Branch.Driven(_, _, var ohms, _) -> ohms;
             case Branch.Blinker(_, _, var ohms, _) -> ohms;
-            case Branch.FuseBranch trip -> trip.ohms();
+            case Branch.FuseBranch fuse -> fuse.ohms();
             case Branch.ControlledResistance _ -> settled[i];
             case Branch.Warming warming -> warming.ohms();
             case Branch.Capacitance _ -> Double.POSITIVE_INFINITY;

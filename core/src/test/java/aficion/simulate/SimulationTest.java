@@ -73,8 +73,8 @@ class SimulationTest {
         var design = switched().lamp("H1", 55).wire("S1.2", "H1.58", "10mm2", 0.2);
         double settled = steady(design, "H1", "58");
 
-        var course = run(design, 1, inside("H1", "58"));
-        var trace = course.traces().getFirst();
+        var result = run(design, 1, inside("H1", "58"));
+        var trace = result.traces().getFirst();
 
         assertThat(trace.most().orElseThrow() / settled).isBetween(7.0, 10.5);
         assertThat(trace.at(0.02) / settled).isBetween(1.5, 6.0);
@@ -127,7 +127,7 @@ class SimulationTest {
                         .wire("S1.2", "F1.1", "10mm2", 0.2)
                         .wire("F1.2", "X1.+", "10mm2", 0.2);
 
-        var course =
+        var result =
                 Simulation.run(
                         Netlist.of(design.build()),
                         Script.of(Conditions.REST, ON, new Seconds(20)),
@@ -135,10 +135,10 @@ class SimulationTest {
                         List.of(inside("X1", "body")),
                         _ -> true);
 
-        double opened = course.first(SimulationEvent.Opened.class).orElseThrow();
-        assertThat(course.traces().getFirst().at(opened / 2)).isCloseTo(20, within(0.2));
+        double opened = result.first(SimulationEvent.Opened.class).orElseThrow();
+        assertThat(result.traces().getFirst().at(opened / 2)).isCloseTo(20, within(0.2));
         assertThat(opened / seconds).isBetween(0.9, 1.1);
-        assertThat(course.traces().getFirst().at(20)).isCloseTo(0, within(1e-9));
+        assertThat(result.traces().getFirst().at(20)).isCloseTo(0, within(1e-9));
     }
 
     @Test
@@ -150,7 +150,7 @@ class SimulationTest {
                         .wire("S1.2", "F1.1", "10mm2", 0.2)
                         .wire("F1.2", "X1.+", "10mm2", 0.2);
 
-        assertThat(run(design, 7200).happenings()).isEmpty();
+        assertThat(run(design, 7200).events()).isEmpty();
     }
 
     /** Every inrush of a lamp passes a fuse that carries it well. */
@@ -208,10 +208,10 @@ class SimulationTest {
                                 new Script.Moment(new Seconds(20), Conditions.REST)),
                         new Seconds(30));
 
-        var course = Simulation.run(Netlist.of(design), script, List.of());
+        var result = Simulation.run(Netlist.of(design), script, List.of());
 
-        assertThat(course.first(SimulationEvent.Opened.class).orElseThrow()).isBetween(0.1, 5.0);
-        assertThat(course.first(SimulationEvent.Reset.class).orElseThrow())
+        assertThat(result.first(SimulationEvent.Opened.class).orElseThrow()).isBetween(0.1, 5.0);
+        assertThat(result.first(SimulationEvent.Reset.class).orElseThrow())
                 .isCloseTo(20, within(0.01));
     }
 
@@ -229,7 +229,7 @@ class SimulationTest {
 
     /** Closings a minute, counted over a minute. */
     private static long rate(DesignBuilder design) {
-        return run(design, 60).happenings().stream()
+        return run(design, 60).events().stream()
                 .filter(each -> each instanceof SimulationEvent.Blinked(_, _, var on) && on)
                 .count();
     }
@@ -262,12 +262,12 @@ class SimulationTest {
                         .wire("B1.+", "K1.30", "2.5mm2", 1)
                         .wire("K1.87", "H1.58", "2.5mm2", 1);
 
-        var course = run(design, 0.1, inside("H1", "58"));
+        var result = run(design, 0.1, inside("H1", "58"));
 
-        assertThat(course.first(SimulationEvent.Moved.class).orElseThrow())
+        assertThat(result.first(SimulationEvent.Moved.class).orElseThrow())
                 .isCloseTo(0.008, within(1e-5));
-        assertThat(course.traces().getFirst().at(0.007)).isZero();
-        assertThat(course.traces().getFirst().at(0.02)).isGreaterThan(1);
+        assertThat(result.traces().getFirst().at(0.007)).isZero();
+        assertThat(result.traces().getFirst().at(0.02)).isGreaterThan(1);
     }
 
     /** A relay whose break contact feeds its own coil buzzes: 8 ms to pull, 8 ms to let go. */
@@ -311,15 +311,15 @@ class SimulationTest {
                         .load("X1", amps * 12 / 12.3)
                         .wire("S1.2", "X1.+", "10mm2", 0.2);
 
-        var course =
+        var result =
                 run(
                         design,
                         hours * 3600 / 2,
                         new Probe.ChargeOf(new PartId("B1")),
                         inside("X1", "body"));
 
-        assertThat(course.traces().getFirst().at(hours * 1800)).isCloseTo(0.5, within(0.02));
-        assertThat(course.steps()).isLessThan(5000);
+        assertThat(result.traces().getFirst().at(hours * 1800)).isCloseTo(0.5, within(0.02));
+        assertThat(result.steps()).isLessThan(5000);
     }
 
     /** The mean output is the 10 V it is set to, though it is either all or nothing. */
@@ -382,7 +382,7 @@ class SimulationTest {
     @Test
     void aStoppedRunEndsEarly() {
         var design = switched().lamp("H1", 55).wire("S1.2", "H1.58", "10mm2", 0.2);
-        var course =
+        var result =
                 Simulation.run(
                         Netlist.of(design.build()),
                         Script.of(Conditions.REST, ON, new Seconds(1000)),
@@ -390,7 +390,7 @@ class SimulationTest {
                         List.of(new Probe.AmpsIn(new WireId("w1"))),
                         _ -> false);
 
-        assertThat(course.steps()).isLessThan(20);
+        assertThat(result.steps()).isLessThan(20);
     }
 
     @ParameterizedTest
@@ -433,13 +433,13 @@ class SimulationTest {
         var end = Terminal.parse("S1.2").orElseThrow();
         var earth = Terminal.parse("B1.-").orElseThrow();
 
-        var course =
+        var result =
                 Simulation.run(
                         Netlist.of(switched().build()),
                         script,
                         List.of(new Probe.VoltsAt(end), new Probe.VoltsBetween(end, earth)));
 
-        assertThat(course.traces())
+        assertThat(result.traces())
                 .allSatisfy(trace -> {
                     assertThat(trace.value(trace.size() - 1)).isNaN();
                     assertThat(trace.most().orElseThrow()).isBetween(12.0, 13.0);

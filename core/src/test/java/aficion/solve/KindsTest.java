@@ -582,10 +582,10 @@ class KindsTest {
         var drawn = new Probe.AmpsInside(new PartId("X1"), "body");
         var script = Script.of(on, on.with("key", "off"), new Seconds(32));
 
-        var course = Simulation.run(Netlist.of(delayed().build()), script, List.of(drawn));
+        var result = Simulation.run(Netlist.of(delayed().build()), script, List.of(drawn));
 
-        assertThat(course.traces().getFirst().at(29)).isGreaterThan(1.9);
-        assertThat(course.traces().getFirst().at(31)).isCloseTo(0, within(1e-9));
+        assertThat(result.traces().getFirst().at(29)).isGreaterThan(1.9);
+        assertThat(result.traces().getFirst().at(31)).isCloseTo(0, within(1e-9));
     }
 
     /**

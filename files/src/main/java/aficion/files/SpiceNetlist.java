@@ -69,7 +69,7 @@ public final class SpiceNetlist {
             case Branch.Driven(_, _, var ohms, _) -> resistor(i, ohms);
             case Branch.Blinker(_, _, var ohms, _) -> resistor(i, ohms);
             case Branch.Warming(_, _, var ohms, _, _) -> resistor(i, ohms);
-            case Branch.FuseBranch trip -> resistor(i, trip.ohms());
+            case Branch.FuseBranch fuse -> resistor(i, fuse.ohms());
             case Branch.ControlledResistance _ -> resistor(i, point.settled(i));
             case Branch.Filament lamp -> filament(i, lamp);
             case Branch.Motor motor -> motor(i, motor);

@@ -142,16 +142,16 @@ class DemoJobsTest {
     @Test
     void theHeaterPlugsWarm() {
         var heat = Conditions.REST.with("key", "heat");
-        var course =
+        var result =
                 Simulation.run(
                         Netlist.of(TRACTOR),
                         Script.of(Conditions.REST, heat, new Seconds(40)),
                         List.of(new Probe.AmpsInside(new PartId("K1"), "30-87")));
-        var trace = course.traces().getFirst();
+        var trace = result.traces().getFirst();
 
         assertThat(trace.most().orElseThrow()).isBetween(50.0, 65.0);
         assertThat(trace.at(40)).isBetween(28.0, 36.0);
-        assertThat(course.count(SimulationEvent.Opened.class)).isZero();
+        assertThat(result.count(SimulationEvent.Opened.class)).isZero();
     }
 
     @Test

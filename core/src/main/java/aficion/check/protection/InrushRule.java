@@ -95,16 +95,16 @@ public final class InrushRule implements Rule {
     }
 
     private static Stream<SimulationEvent.Opened> opened(Network network, Conditions state) {
-        var course =
+        var result =
                 Simulation.run(
                         network,
                         Script.of(Conditions.REST, state, RUSH),
                         TimeBand.Edge.FASTEST,
                         List.of(),
                         _ -> true);
-        return course.happenings().stream()
-                .flatMap(happening ->
-                        happening instanceof SimulationEvent.Opened opened
+        return result.events().stream()
+                .flatMap(event ->
+                        event instanceof SimulationEvent.Opened opened
                                 ? Stream.of(opened)
                                 : Stream.empty());
     }

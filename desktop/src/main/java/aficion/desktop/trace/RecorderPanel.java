@@ -192,7 +192,7 @@ final class RecorderPanel extends HBox {
             happened.setText(Words.of("recorder.nothing"));
             return;
         }
-        var recording = new Recording(progress::setProgress, course -> done(channels, course));
+        var recording = new Recording(progress::setProgress, result -> done(channels, result));
         running = Optional.of(recording);
         progress.setProgress(0);
         progress.setVisible(true);
@@ -210,34 +210,34 @@ final class RecorderPanel extends HBox {
         progress.setVisible(false);
         start.setText(Words.of("recorder.start"));
         happened.setText(Words.of("recorder.failed"));
-        recorded.ifPresent(course -> plot(channels, course));
+        recorded.ifPresent(result -> plot(channels, result));
     }
 
-    private void plot(List<Channel> channels, SimulationResult course) {
+    private void plot(List<Channel> channels, SimulationResult result) {
         for (int i = 0; i < channels.size(); i++) {
             var channel = channels.get(i);
-            if (channel.probe.equals(Optional.of(course.traces().get(i).probe()))) {
-                channel.plot(course.traces().get(i));
+            if (channel.probe.equals(Optional.of(result.traces().get(i).probe()))) {
+                channel.plot(result.traces().get(i));
             }
         }
         happened.setText(
-                course.happenings().stream()
+                result.events().stream()
                         .filter(each -> !(each instanceof SimulationEvent.Blinked))
                         .limit(4)
                         .map(this::words)
                         .collect(Collectors.joining("\n")));
     }
 
-    private String words(SimulationEvent happening) {
-        var at = bench.speech().say(happening.at());
-        return switch (happening) {
-            case SimulationEvent.Opened(_, var fuse) -> Words.of("happening.Opened", at, fuse);
-            case SimulationEvent.Reset(_, var fuse) -> Words.of("happening.Reset", at, fuse);
+    private String words(SimulationEvent event) {
+        var at = bench.speech().say(event.at());
+        return switch (event) {
+            case SimulationEvent.Opened(_, var fuse) -> Words.of("event.Opened", at, fuse);
+            case SimulationEvent.Reset(_, var fuse) -> Words.of("event.Reset", at, fuse);
             case SimulationEvent.Moved(_, var part, var in) ->
-                    Words.of(in ? "happening.in" : "happening.out", at, part);
-            case SimulationEvent.Blinked(_, var part, _) -> Words.of("happening.in", at, part);
-            case SimulationEvent.Flat(_, var battery) -> Words.of("happening.Flat", at, battery);
-            case SimulationEvent.Lost(_) -> Words.of("happening.Lost", at);
+                    Words.of(in ? "event.in" : "event.out", at, part);
+            case SimulationEvent.Blinked(_, var part, _) -> Words.of("event.in", at, part);
+            case SimulationEvent.Flat(_, var battery) -> Words.of("event.Flat", at, battery);
+            case SimulationEvent.Lost(_) -> Words.of("event.Lost", at);
         };
     }
 }

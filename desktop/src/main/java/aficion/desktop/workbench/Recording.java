@@ -32,7 +32,7 @@ public final class Recording {
         return !ended;
     }
 
-    void done(Optional<SimulationResult> course) {
-        then.accept(course);
+    void done(Optional<SimulationResult> result) {
+        then.accept(result);
     }
 }
