@@ -245,9 +245,12 @@ public final class Findings {
                         Optional.of(finding.figures())));
     }
 
-    /** What every rule finds, dangers first; remedies are proposed, not tried. */
+    /**
+     * What every rule finds, dangers first; remedies are proposed, not tried. Rules know nothing of
+     * each other, so that all processors share in them.
+     */
     public static List<Finding> of(Assessment assessment) {
-        return RULES.stream()
+        return RULES.parallelStream()
                 .flatMap(rule -> rule.check(assessment))
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();

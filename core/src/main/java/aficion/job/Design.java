@@ -33,8 +33,8 @@ public final class Design {
     private final List<Part> parts;
     private final List<Wire> wires;
     private final Optional<Body> body;
-    private @Nullable Map<RunId, List<Wire>> riders;
-    private @Nullable Set<String> mains;
+    private volatile @Nullable Map<RunId, List<Wire>> riders;
+    private volatile @Nullable Set<String> mains;
 
     /** Where parts stand, as it was asked. */
     private final Map<PartId, StationId> stations;
@@ -289,10 +289,12 @@ public final class Design {
 
     /** Whether the switches of a control part the battery from the vehicle. */
     public boolean isMain(String control) {
-        if (mains == null) {
-            mains = MainSwitches.of(this);
+        var known = mains;
+        if (known == null) {
+            known = MainSwitches.of(this);
+            mains = known;
         }
-        return mains.contains(control);
+        return known.contains(control);
     }
 
     /** Whether a switch is a key that governs what works, not one that parts the battery. */

@@ -56,7 +56,7 @@ public final class WorstCase {
     private final BitSet live;
     private final BitSet earthed;
     private final BitSet together;
-    private @Nullable Set<Integer> returning;
+    private volatile @Nullable Set<Integer> returning;
     private final List<OperatingPoint> points;
 
     /** The largest current of a branch, with its direction, and the state it flows in. */
@@ -293,10 +293,12 @@ public final class WorstCase {
 
     /** Whether a wire lies on the way by which the body leads back to a battery. */
     public boolean returns(int branch) {
-        if (returning == null) {
-            returning = returning();
+        var known = returning;
+        if (known == null) {
+            known = returning();
+            returning = known;
         }
-        return returning.contains(branch);
+        return known.contains(branch);
     }
 
     private Set<Integer> returning() {

@@ -1,5 +1,6 @@
 package aficion.check;
 
+import static aficion.check.Mistake.found;
 import static aficion.check.Mistake.mends;
 import static aficion.check.Mistake.none;
 import static aficion.check.Mistake.only;
@@ -21,6 +22,8 @@ import aficion.quantity.Watts;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Leads that have taken each other's place, told by the numbers of terminals and what works. */
 class NumbersTest {
@@ -193,6 +196,51 @@ class NumbersTest {
         none(lights("56", "58"), passed);
         var bridged = lights("58", "56").wire("B1.+", "S2.56", "1mm2", 0.3);
         assertThat(only(bridged, passed).pin()).isEqualTo("56");
+    }
+
+    /** A lamp led past a switch that works the others of its number; not one with its own. */
+    @Test
+    void aLampThatItsSwitchDoesNotWork() {
+        var past = PathFinding.NotSwitched.class;
+        var lamp = lights("58", "56").mounted("H3", "E1", lamp("58"));
+        none(lamp.wire("S2.58", "H3.58", "1mm2", 1), past);
+
+        lamp = lights("58", "56").mounted("H3", "E1", lamp("58"));
+        var found = only(lamp.wire("B1.+", "H3.58", "1mm2", 1), past);
+        assertThat(found.part()).hasToString("H3");
+        assertThat(found.number()).isEqualTo("58");
+        assertThat(found.by()).hasToString("S2");
+
+        lamp = lights("58", "56").mounted("H3", "E1", lamp("58")).onOff("S9", "own", 10);
+        none(lamp.wire("B1.+", "S9.1", "1mm2", 1).wire("S9.2", "H3.58", "1mm2", 1), past);
+    }
+
+    /**
+     * What a relay works is told as well: headlamps whose relay hangs on the side lamps; one that
+     * is always in is found as what draws for ever.
+     */
+    @ParameterizedTest
+    @CsvSource({"58, 1", "56, 0", "30, 0"})
+    void aRelayAtAnotherTerminal(String at, int findings) {
+        var wired =
+                with().part(
+                                "S2",
+                                DesignBuilder.selector(
+                                        "lights",
+                                        20,
+                                        DesignBuilder.joins("side", "30", "58"),
+                                        DesignBuilder.joins("head", "30", "56")))
+                        .relay("K1")
+                        .mounted("H1", "E1", lamp("58"))
+                        .mounted("H2", "E1", lamp("56a"))
+                        .wire("B1.+", "S2.30", "2.5mm2", 1)
+                        .wire("S2.58", "H1.58", "1mm2", 1)
+                        .wire("S2." + at, "K1.86", "1mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .wire("B1.+", "K1.30", "2.5mm2", 1)
+                        .wire("K1.87", "H2.56a", "2.5mm2", 1);
+
+        assertThat(found(wired, PathFinding.NumberPassed.class)).hasSize(findings);
     }
 
     private static DesignBuilder sparked(String feed) {
