@@ -1,8 +1,8 @@
 package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatCode;
 
+import aficion.check.finding.Finding;
 import aficion.job.AnyJob;
 import aficion.netlist.Netlist;
 import aficion.quantity.Seconds;
@@ -11,8 +11,10 @@ import aficion.simulate.Simulation;
 import aficion.size.Assessment;
 import aficion.solve.Outcome;
 import aficion.solve.Solver;
+import aficion.sweep.Effect;
 import aficion.sweep.Sweep;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Assertions;
@@ -55,17 +57,23 @@ class FuzzTest {
                 .isLessThan(1 + MANY / 200);
     }
 
+    /** Worst first, and the same when nothing has changed since. */
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void everyJobIsSizedAndJudged(long seed) {
         for (long each = seed * 1000; each < seed * 1000 + MANY / 300; each++) {
             var design = AnyJob.of(each);
-            assertThatCode(() -> Findings.of(Assessment.of(design)))
+            var assessment = Assessment.of(design);
+            var findings = Findings.of(assessment);
+
+            assertThat(findings)
                     .as("seed %d", each)
-                    .doesNotThrowAnyException();
+                    .isSortedAccordingTo(Comparator.comparing(Finding::severity))
+                    .isEqualTo(Findings.of(assessment.after(design)));
         }
     }
 
+    /** Worst first; and events one after the other, in the time that was asked for. */
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void everyJobIsSweptAndFollowed(long seed) {
@@ -74,13 +82,15 @@ class FuzzTest {
             var netlist = Netlist.of(design);
             var conditions = AnyJob.conditions(design, each);
             var script = Script.of(AnyJob.conditions(design, each + 1), conditions, new Seconds(2));
-            assertThatCode(
-                            () -> {
-                                Sweep.of(netlist).effects(List.of(conditions), _ -> true);
-                                Simulation.run(netlist, script, List.of());
-                            })
+
+            assertThat(Sweep.of(netlist).effects(List.of(conditions), _ -> true))
                     .as("seed %d", each)
-                    .doesNotThrowAnyException();
+                    .isSortedAccordingTo(Comparator.comparing(Effect::danger));
+            assertThat(Simulation.run(netlist, script, List.of()).events())
+                    .as("seed %d", each)
+                    .extracting(event -> event.at().value())
+                    .isSorted()
+                    .allMatch(at -> at >= 0 && at <= 2);
         }
     }
 }
