@@ -245,12 +245,9 @@ public final class Findings {
                         Optional.of(finding.figures())));
     }
 
-    /**
-     * What every rule finds, dangers first; remedies are proposed, not tried. Rules know nothing of
-     * each other, so that all processors share in them.
-     */
+    /** What every rule finds, dangers first; remedies are proposed, not tried. */
     public static List<Finding> of(Assessment assessment) {
-        return RULES.parallelStream()
+        return RULES.stream()
                 .flatMap(rule -> rule.check(assessment))
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();
