@@ -18,7 +18,6 @@ import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
-import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -159,22 +158,10 @@ class PartingTest {
         var wired =
                 engine(vehicle.battery(0.006))
                         .onOff("S9", "isolator", 100)
-                        .part(
-                                "G1",
-                                new SourceKind.Flywheel(
-                                        SourceKind.Flywheel.Winding.SINGLE,
-                                        new Amps(10),
-                                        new Rpm(3000)))
-                        .part(
-                                "N1",
-                                new SourceKind.RegulatorRectifier(
-                                        SourceKind.RegulatorRectifier.Bridge.FULL_WAVE,
-                                        new Volts(14.4)))
+                        .flywheel()
                         .wire("B1." + earthed, "E1.E", "25mm2", 0.3)
                         .wire("B1." + live, "S9.1", "16mm2", 0.5)
                         .wire("S9.2", "J1.J", "16mm2", 0.5)
-                        .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
-                        .wire("G1.G2", "N1.G2", "2.5mm2", 0.5)
                         .wire("N1.B" + live, "J1.J", "4mm2", 1)
                         .wire("N1.B" + earthed, "E1.E", "4mm2", 1);
 

@@ -121,6 +121,20 @@ public final class DesignBuilder {
                         Optional.of(SourceKind.Alternator.Style.ONE_WIRE)));
     }
 
+    /** A flywheel G1 of 10 A led to its regulator N1. */
+    public DesignBuilder flywheel() {
+        return part(
+                        "G1",
+                        new SourceKind.Flywheel(
+                                SourceKind.Flywheel.Winding.SINGLE, new Amps(10), new Rpm(3000)))
+                .part(
+                        "N1",
+                        new SourceKind.RegulatorRectifier(
+                                SourceKind.RegulatorRectifier.Bridge.FULL_WAVE, new Volts(14.4)))
+                .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
+                .wire("G1.G2", "N1.G2", "2.5mm2", 0.5);
+    }
+
     /** A dynamo G1 of 22 A, and its control box N1, which gives to a terminal. */
     public DesignBuilder dynamo(String output) {
         return mounted(

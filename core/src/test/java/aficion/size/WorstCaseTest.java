@@ -12,14 +12,12 @@ import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.PartId;
 import aficion.job.Position;
-import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Unguarded;
 import aficion.job.WireId;
 import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
-import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.solve.Outcome;
 import java.util.List;
@@ -216,20 +214,8 @@ class WorstCaseTest {
     void theWayOfAFlywheelsBridgeCarriesWhatTheFlywheelGives() {
         var design =
                 DesignBuilder.twelveVolts()
-                        .part(
-                                "G1",
-                                new SourceKind.Flywheel(
-                                        SourceKind.Flywheel.Winding.SINGLE,
-                                        new Amps(10),
-                                        new Rpm(3000)))
-                        .part(
-                                "N1",
-                                new SourceKind.RegulatorRectifier(
-                                        SourceKind.RegulatorRectifier.Bridge.FULL_WAVE,
-                                        new Volts(14.4)))
                         .load("X1", 6)
-                        .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
-                        .wire("G1.G2", "N1.G2", "2.5mm2", 0.5)
+                        .flywheel()
                         .wire("N1.B-", "E1.E", "2.5mm2", 0.5)
                         .wire("N1.B+", "B1.+", "2.5mm2", 0.5)
                         .wire("B1.+", "X1.+", "2.5mm2", 0.5)
