@@ -337,11 +337,11 @@ public final class Design {
         return next;
     }
 
-    /** Whether the same wires end where they do in another design of the same parts. */
-    private boolean isLedAs(Design next) {
-        return wires.size() == next.wires.size()
+    /** Whether its wires are those of another design, each in its circuit and between its ends. */
+    public boolean isLedAs(Design other) {
+        return wires.size() == other.wires.size()
                 && IntStream.range(0, wires.size())
-                        .allMatch(i -> wires.get(i).isLedAs(next.wires.get(i)));
+                        .allMatch(i -> wires.get(i).isLedAs(other.wires.get(i)));
     }
 
     /** The same with other circuits; refused as {@link InvalidJob} where a wire would have none. */

@@ -42,12 +42,7 @@ public record Controls(List<Control> controls, List<String> levels) {
 
         /** Whether a position springs back when it is let go. */
         public boolean springs(String position) {
-            for (var each : positions) {
-                if (each.name().equals(position)) {
-                    return each.springs();
-                }
-            }
-            return false;
+            return position(position).map(Position::springs).orElse(false);
         }
 
         /** Where it springs back to: a key to the last position it stays in, all else to rest. */
@@ -61,9 +56,12 @@ public record Controls(List<Control> controls, List<String> levels) {
 
         /** The position of a name; empty when it has none. */
         public Optional<Position> position(String wanted) {
-            return positions.stream()
-                    .filter(position -> position.name().equals(wanted))
-                    .findFirst();
+            for (var position : positions) {
+                if (position.name().equals(wanted)) {
+                    return Optional.of(position);
+                }
+            }
+            return Optional.empty();
         }
     }
 

@@ -212,17 +212,13 @@ public final class Netlist {
                 || !next.rules().equals(design.rules())
                 || !next.circuits().equals(design.circuits())
                 || !next.parts().equals(design.parts())
-                || wires.size() != design.wires().size()) {
+                || !next.isLedAs(design)) {
             return Optional.empty();
         }
         var values = new ArrayList<>(slots);
         for (int i = 0; i < wires.size(); i++) {
             var wire = wires.get(i);
-            var was = design.wires().get(i);
-            if (!wire.isLedAs(was)) {
-                return Optional.empty();
-            }
-            if (!wire.isAsLongAndThickAs(was)) {
+            if (!wire.isAsLongAndThickAs(design.wires().get(i))) {
                 int branch = branchOf.get(wire.id());
                 values.set(branch, NetlistBuilder.wire(next, wire, a(branch), b(branch)));
             }

@@ -218,19 +218,16 @@ public final class OperatingStates {
 
     /** Whether some control of the state springs back when it is let go. */
     public static boolean isHeld(Controls controls, Conditions state) {
-        for (var control : controls.controls()) {
-            if (control.springs(Controls.position(control, state))) {
-                return true;
-            }
-        }
-        return false;
+        return held(controls, state) > 0;
     }
 
     /** How many controls of the state spring back when they are let go. */
-    public static long held(Controls controls, Conditions state) {
-        return controls.controls().stream()
-                .filter(control -> control.springs(Controls.position(control, state)))
-                .count();
+    public static int held(Controls controls, Conditions state) {
+        int held = 0;
+        for (var control : controls.controls()) {
+            held += control.springs(Controls.position(control, state)) ? 1 : 0;
+        }
+        return held;
     }
 
     /** Whether every control is at rest, no level is moved and the engine stands. */

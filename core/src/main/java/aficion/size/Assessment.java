@@ -49,7 +49,7 @@ public record Assessment(
                 worst,
                 Sizing.of(design, worst),
                 Guards.in(design),
-                bundles(design, worst));
+                bundles(worst));
     }
 
     /**
@@ -69,7 +69,7 @@ public record Assessment(
                 worst,
                 Sizing.of(next.design(), worst, this),
                 Guards.in(next.design()),
-                bundles(next.design(), worst));
+                bundles(worst));
     }
 
     /** The netlist of the design. */
@@ -162,10 +162,9 @@ public record Assessment(
                 : Optional.empty();
     }
 
-    private static List<Bundle> bundles(Design design, WorstCase worst) {
-        return Bundle.of(design).stream()
-                .flatMap(mates ->
-                        worst.warmest(mates.name()).stream().map(point -> Bundle.in(point, mates)))
+    private static List<Bundle> bundles(WorstCase worst) {
+        return worst.warmest().entrySet().stream()
+                .map(each -> Bundle.in(each.getValue(), each.getKey()))
                 .toList();
     }
 

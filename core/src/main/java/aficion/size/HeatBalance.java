@@ -14,9 +14,7 @@ import aficion.working.Working.Given;
 import aficion.working.Working.Origin;
 import aficion.working.Working.Step;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -50,12 +48,6 @@ public final class HeatBalance {
 
     private static final String SOURCE = "Churchill, Chu 1975, eq. 9; Stefan-Boltzmann";
 
-    /** What has been worked out: of few conductors, zones and margins, asked again and again. */
-    private static final Map<Asked, Working> KNOWN = new ConcurrentHashMap<>();
-
-    /** What is asked of a conductor. */
-    private record Asked(Conductor conductor, Celsius ambient, Kelvins rise) {}
-
     private HeatBalance() {}
 
     /** What a wire could carry for good where it runs, were it of that conductor. */
@@ -81,12 +73,6 @@ public final class HeatBalance {
      * @return the working; its result is in amps, zero when there is no rise to use
      */
     public static Working carries(Conductor conductor, Celsius ambient, Kelvins rise) {
-        return KNOWN.computeIfAbsent(
-                new Asked(conductor, ambient, rise),
-                asked -> worked(asked.conductor, asked.ambient, asked.rise));
-    }
-
-    private static Working worked(Conductor conductor, Celsius ambient, Kelvins rise) {
         double hot = ambient.value() + Math.max(0, rise.value());
         double shed = shed(conductor, ambient.value(), hot);
         double resistance = conductor.perMetre().value() * Conductor.warmth(hot);

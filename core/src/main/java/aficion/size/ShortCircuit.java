@@ -78,9 +78,14 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
         return outlives(fuse, Optional.empty());
     }
 
+    /** The same whatever the source gives. */
+    public boolean outlivesAny(Guard.Fitted fuse) {
+        return outlives(fuse, Optional.of(new Amps(0)));
+    }
+
     /**
      * The same where the source may give less in a dead short, down to so many amps, as far as that
-     * is known; of 0 amps whatever it gives. What it bears for good it bears.
+     * is known. What it bears for good it bears.
      */
     public boolean outlives(Guard.Fitted fuse, Optional<Amps> least) {
         double marking = fuse.marking().value();

@@ -18,8 +18,10 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -90,14 +92,14 @@ public final class WorstCase {
 
     /** The wires of a bundle, each with what a metre of it resists, and when they lose most. */
     private static final class Warming {
-        private final String name;
+        private final Bundle.Mates mates;
         private final int[] wires;
         private final double[] perMetre;
         private double most = -1;
         private @Nullable OperatingPoint warmest;
 
         Warming(Netlist netlist, Bundle.Mates mates) {
-            this.name = mates.name();
+            this.mates = mates;
             this.wires = mates.wires().stream().mapToInt(netlist::branch).toArray();
             this.perMetre =
                     mates.wires().stream()
@@ -400,12 +402,13 @@ public final class WorstCase {
         }
     }
 
-    /** The lasting state in which a bundle gets warmest; empty when it is never solved. */
-    public Optional<OperatingPoint> warmest(String bundle) {
-        return bundles.stream()
-                .filter(each -> each.name.equals(bundle))
-                .flatMap(each -> Stream.ofNullable(each.warmest))
-                .findFirst();
+    /** By bundle, the lasting state in which it gets warmest; without those never solved. */
+    public Map<Bundle.Mates, OperatingPoint> warmest() {
+        var warmest = new LinkedHashMap<Bundle.Mates, OperatingPoint>();
+        bundles.stream()
+                .filter(each -> each.warmest != null)
+                .forEach(each -> warmest.put(each.mates, each.warmest));
+        return warmest;
     }
 
     /** Any state that could be solved. */

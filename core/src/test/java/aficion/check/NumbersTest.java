@@ -40,6 +40,13 @@ class NumbersTest {
                 Stream.of(pins).map(pin -> new LoadKind.Filament(pin, new Watts(21))).toList());
     }
 
+    private static DesignBuilder relay(DesignBuilder with, String id, String by) {
+        return with.relay(id)
+                .wire(by, id + ".86", "1mm2", 1)
+                .wire(id + ".85", "E1.E", "1mm2", 1)
+                .wire("B1.+", id + ".30", "2.5mm2", 1);
+    }
+
     private static DesignBuilder dipped(DesignBuilder with, int lamps, String dip, String main) {
         with.part(
                         "S3",
@@ -48,15 +55,9 @@ class NumbersTest {
                                 20,
                                 DesignBuilder.joins("dip", "56", "56b"),
                                 DesignBuilder.joins("main", "56", "56a")))
-                .relay("K1")
-                .relay("K2")
-                .wire("B1.+", "S3.56", "2.5mm2", 1)
-                .wire("S3.56b", "K1.86", "1mm2", 1)
-                .wire("S3.56a", "K2.86", "1mm2", 1)
-                .wire("K1.85", "E1.E", "1mm2", 1)
-                .wire("K2.85", "E1.E", "1mm2", 1)
-                .wire("B1.+", "K1.30", "2.5mm2", 1)
-                .wire("B1.+", "K2.30", "2.5mm2", 1);
+                .wire("B1.+", "S3.56", "2.5mm2", 1);
+        relay(with, "K1", "S3.56b");
+        relay(with, "K2", "S3.56a");
         for (int i = 1; i <= lamps; i++) {
             with.mounted("H" + i, "E1", lamp("56b", "56a"))
                     .wire("K1.87", "H" + i + "." + dip, "1.5mm2", 1)
@@ -230,15 +231,11 @@ class NumbersTest {
                                         20,
                                         DesignBuilder.joins("side", "30", "58"),
                                         DesignBuilder.joins("head", "30", "56")))
-                        .relay("K1")
                         .mounted("H1", "E1", lamp("58"))
                         .mounted("H2", "E1", lamp("56a"))
                         .wire("B1.+", "S2.30", "2.5mm2", 1)
-                        .wire("S2.58", "H1.58", "1mm2", 1)
-                        .wire("S2." + at, "K1.86", "1mm2", 1)
-                        .wire("K1.85", "E1.E", "1mm2", 1)
-                        .wire("B1.+", "K1.30", "2.5mm2", 1)
-                        .wire("K1.87", "H2.56a", "2.5mm2", 1);
+                        .wire("S2.58", "H1.58", "1mm2", 1);
+        relay(wired, "K1", "S2." + at).wire("K1.87", "H2.56a", "2.5mm2", 1);
 
         assertThat(found(wired, PathFinding.NumberPassed.class)).hasSize(findings);
     }

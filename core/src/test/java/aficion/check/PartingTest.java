@@ -102,17 +102,20 @@ class PartingTest {
         assertThat(found(wired, IsolatorDoesNotStop.class)).hasSize(1);
     }
 
+    private static DesignBuilder vehicle(boolean positive) {
+        var design = new DesignBuilder(12);
+        return engine((positive ? design.positiveEarth() : design).battery(0.006))
+                .onOff("S9", "isolator", 100);
+    }
+
     /** The same in the earth lead of the battery, and with the positive pole at earth. */
     @ParameterizedTest
     @CsvSource({"true, false", "false, false", "true, true", "false, true"})
     void anIsolatorInTheEarthLead(boolean positive, boolean beside) {
-        var design = new DesignBuilder(12);
-        var vehicle = positive ? design.positiveEarth() : design;
         String live = positive ? "B1.-" : "B1.+";
         String earthed = positive ? "B1.+" : "B1.-";
         var wired =
-                engine(vehicle.battery(0.006))
-                        .onOff("S9", "isolator", 100)
+                vehicle(positive)
                         .wire(earthed, "S9.1", "25mm2", 0.3)
                         .wire("S9.2", "E1.E", "25mm2", 0.3)
                         .wire(live, "J1.J", "16mm2", 0.5)
@@ -151,14 +154,11 @@ class PartingTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     void aRegulatorBehindAnIsolator(boolean positive) {
-        var design = new DesignBuilder(12);
-        var vehicle = positive ? design.positiveEarth() : design;
         String live = positive ? "-" : "+";
         String earthed = positive ? "+" : "-";
         var wired =
-                engine(vehicle.battery(0.006))
-                        .onOff("S9", "isolator", 100)
-                        .flywheel()
+                vehicle(positive)
+                        .flywheel("G1", "G2")
                         .wire("B1." + earthed, "E1.E", "25mm2", 0.3)
                         .wire("B1." + live, "S9.1", "16mm2", 0.5)
                         .wire("S9.2", "J1.J", "16mm2", 0.5)

@@ -121,8 +121,8 @@ public final class DesignBuilder {
                         Optional.of(SourceKind.Alternator.Style.ONE_WIRE)));
     }
 
-    /** A flywheel G1 of 10 A led to its regulator N1. */
-    public DesignBuilder flywheel() {
+    /** A flywheel G1 of 10 A led to two terminals of its regulator N1. */
+    public DesignBuilder flywheel(String one, String other) {
         return part(
                         "G1",
                         new SourceKind.Flywheel(
@@ -131,8 +131,8 @@ public final class DesignBuilder {
                         "N1",
                         new SourceKind.RegulatorRectifier(
                                 SourceKind.RegulatorRectifier.Bridge.FULL_WAVE, new Volts(14.4)))
-                .wire("G1.G1", "N1.G1", "2.5mm2", 0.5)
-                .wire("G1.G2", "N1.G2", "2.5mm2", 0.5);
+                .wire("G1.G1", "N1." + one, "2.5mm2", 0.5)
+                .wire("G1.G2", "N1." + other, "2.5mm2", 0.5);
     }
 
     /** A dynamo G1 of 22 A, and its control box N1, which gives to a terminal. */

@@ -278,17 +278,8 @@ class KindsTest {
 
     private static DesignBuilder flywheel(String one, String other) {
         return DesignBuilder.twelveVolts()
-                .part(
-                        "G1",
-                        new SourceKind.Flywheel(
-                                SourceKind.Flywheel.Winding.SINGLE, new Amps(10), new Rpm(3000)))
-                .part(
-                        "N1",
-                        new SourceKind.RegulatorRectifier(
-                                SourceKind.RegulatorRectifier.Bridge.FULL_WAVE, new Volts(14.4)))
                 .load("X1", 6)
-                .wire("G1.G1", "N1." + one, "2.5mm2", 0.5)
-                .wire("G1.G2", "N1." + other, "2.5mm2", 0.5)
+                .flywheel(one, other)
                 .wire("N1.B-", "E1.E", "2.5mm2", 0.5)
                 .wire("N1.B+", "B1.+", "2.5mm2", 0.5)
                 .wire("B1.+", "X1.+", "2.5mm2", 0.5);

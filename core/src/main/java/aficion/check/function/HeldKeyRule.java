@@ -9,11 +9,13 @@ import aficion.job.PartId;
 import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -55,16 +57,19 @@ public final class HeldKeyRule implements Rule {
     }
 
     private static Optional<Held> held(Assessment assessment, Control key, Wants want) {
-        var positions = new TreeSet<String>();
-        for (var point : assessment.worst().points()) {
-            var position = Controls.position(key, point.conditions());
-            if (!positions.contains(position) && want.metIn(point)) {
-                if (!key.springs(position)) {
-                    return Optional.empty();
-                }
-                positions.add(position);
-            }
-        }
-        return positions.stream().findFirst().map(at -> new Held(want.part().id(), at));
+        var points = assessment.worst().points();
+        Function<OperatingPoint, String> position =
+                point -> Controls.position(key, point.conditions());
+        boolean otherwise =
+                points.stream()
+                        .filter(point -> !key.springs(position.apply(point)))
+                        .anyMatch(want::metIn);
+        return otherwise
+                ? Optional.empty()
+                : points.stream()
+                        .filter(want::metIn)
+                        .map(position)
+                        .min(Comparator.naturalOrder())
+                        .map(at -> new Held(want.part().id(), at));
     }
 }

@@ -17,9 +17,11 @@ import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -88,16 +90,16 @@ public final class IdlePositionRule implements Rule {
                                         .map(Object::toString)
                                         .map(netlist.inside(each.part.id())::get))
                         .toList();
-        boolean taken = false;
-        for (var point : assessment.worst().points()) {
-            if (Controls.position(control, point.conditions()).equals(position)) {
-                taken = true;
-                if (contacts.stream().anyMatch(at -> Math.abs(point.branchAmps(at)) > FLOWS)) {
-                    return false;
-                }
-            }
-        }
-        return taken;
+        var points = assessment.worst().points();
+        Predicate<OperatingPoint> taken =
+                point -> Controls.position(control, point.conditions()).equals(position);
+        return points.stream().anyMatch(taken)
+                && points.stream()
+                        .filter(taken)
+                        .noneMatch(point ->
+                                contacts.stream()
+                                        .anyMatch(contact ->
+                                                Math.abs(point.branchAmps(contact)) > FLOWS));
     }
 
     /** The switches of a control, with what each joins in a position. */

@@ -62,8 +62,8 @@ public final class TellTaleRule implements Rule {
     }
 
     private static Stream<Finding> ofBeam(Assessment assessment, Wants want) {
-        var dip = lamps(assessment.design(), DIP);
-        var main = lamps(assessment.design(), MAIN);
+        var dip = having(assessment.design(), DIP);
+        var main = having(assessment.design(), MAIN);
         return assessment.worst().points().stream()
                 .filter(want::metIn)
                 .filter(point -> isLit(point, dip, DIP) && !isLit(point, main, MAIN))
@@ -140,7 +140,7 @@ public final class TellTaleRule implements Rule {
     }
 
     /** The lamps that have a filament of a number. */
-    private static List<Part> lamps(Design design, String number) {
+    private static List<Part> having(Design design, String number) {
         return design.parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Lamp)
                 .filter(part -> part.kind().lightPins().contains(number))

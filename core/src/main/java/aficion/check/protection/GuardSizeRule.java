@@ -96,7 +96,7 @@ public final class GuardSizeRule implements Rule {
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
         var heat = ShortCircuit.of(wire);
-        if (heat.isGuardedBy(fuse) || heat.outlives(fuse, Optional.of(new Amps(0)))) {
+        if (heat.isGuardedBy(fuse) || heat.outlivesAny(fuse)) {
             return Optional.empty();
         }
         var least = assessment.shorted(wire);

@@ -88,7 +88,7 @@ public final class InrushRule implements Rule {
     /** What may rush through a fuse when a state is switched on. */
     private record Rushing(double amps, Conditions state) {}
 
-    private static Optional<Rushing> most(List<OperatingPoint> points, int[] loads) {
+    private static Optional<Rushing> most(List<OperatingPoint> points, Set<Integer> loads) {
         return points.stream()
                 .map(point -> new Rushing(Rush.of(point, loads), point.conditions()))
                 .max(Comparator.comparingDouble(Rushing::amps));

@@ -15,7 +15,7 @@ final class Rush {
     private Rush() {}
 
     /** The branches of the loads that each guard is the next before, by guards that have some. */
-    static Map<Guard.Fitted, int[]> behindGuards(Assessment assessment) {
+    static Map<Guard.Fitted, Set<Integer>> behindGuards(Assessment assessment) {
         var behind = new LinkedHashMap<Guard.Fitted, Set<Integer>>();
         var design = assessment.design();
         for (var part : design.parts()) {
@@ -29,10 +29,7 @@ final class Rush {
                                         .addAll(branches));
             }
         }
-        var branches = new LinkedHashMap<Guard.Fitted, int[]>();
-        behind.forEach((fuse, loads) ->
-                branches.put(fuse, loads.stream().mapToInt(load -> load).toArray()));
-        return branches;
+        return behind;
     }
 
     private static Stream<Guard.Fitted> guards(Guard guard) {
@@ -40,7 +37,7 @@ final class Rush {
     }
 
     /** What branches would draw at the volts of a state were they all cold and still, amps. */
-    static double of(OperatingPoint point, int[] branches) {
+    static double of(OperatingPoint point, Set<Integer> branches) {
         double amps = 0;
         for (int branch : branches) {
             amps += of(point, branch);
