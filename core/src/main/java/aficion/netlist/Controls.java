@@ -7,6 +7,7 @@ import aficion.job.Design;
 import aficion.job.Part;
 import aficion.job.Position;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,12 +16,20 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** What a hand can work on a vehicle, and the levels its senders feel. */
-public record Controls(List<Control> controls, List<String> levels) {
+/**
+ * What a hand can work on a vehicle, and the levels its senders feel.
+ *
+ * @param key the key switch, when there is one: of several the one that cranks, else the first
+ */
+public record Controls(List<Control> controls, List<String> levels, Optional<Control> key) {
 
     public Controls {
         controls = List.copyOf(controls);
         levels = List.copyOf(levels);
+    }
+
+    private Controls(List<Control> controls, List<String> levels) {
+        this(controls, levels, key(controls));
     }
 
     /**
@@ -133,18 +142,12 @@ public record Controls(List<Control> controls, List<String> levels) {
         return controls.stream().filter(control -> control.name().equals(name)).findFirst();
     }
 
-    /** The key switch, when there is one: of several the one that cranks, else the first. */
-    public Optional<Control> key() {
-        Optional<Control> first = Optional.empty();
-        for (var control : controls) {
-            if (control.action() == Action.KEY) {
-                if (control.positions().stream().anyMatch(Position::springs)) {
-                    return Optional.of(control);
-                }
-                first = first.or(() -> Optional.of(control));
-            }
-        }
-        return first;
+    private static Optional<Control> key(List<Control> controls) {
+        return controls.stream()
+                .filter(control -> control.action() == Action.KEY)
+                .min(
+                        Comparator.comparing(control ->
+                                control.positions().stream().noneMatch(Position::springs)));
     }
 
     /** Where a control stands under the conditions. */

@@ -19,6 +19,11 @@ abstract class Element {
     private final double tolerance;
     private double rate;
 
+    /** The rate at the end of the step, once it is solved. */
+    private double then;
+
+    private double steepness;
+
     Element(int branch, double tolerance) {
         this.branch = branch;
         this.tolerance = tolerance;
@@ -49,18 +54,20 @@ abstract class Element {
     }
 
     void guess(double step) {
-        next = bounded(value + step * rate / (1 - step * steepness()));
+        steepness = steepness();
+        next = bounded(value + step * rate / (1 - step * steepness));
     }
 
     /** How wrong the guess is, as a multiple of what is allowed. */
     double error(Network network, double step) {
-        double turned = rate(network, next) - rate;
-        return step / 2 * Math.abs(turned) / (1 - step * steepness()) / tolerance;
+        then = rate(network, next);
+        return step / 2 * Math.abs(then - rate) / (1 - step * steepness) / tolerance;
     }
 
+    /** Goes on from the end of the step, of which it was asked how wrong it is. */
     void accept(Network network) {
         value = next;
-        rate = rate(network, value);
+        rate = then;
     }
 
     /**

@@ -14,6 +14,7 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.solve.Answers;
+import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -68,7 +69,7 @@ public record Assessment(
                 answers,
                 worst,
                 Sizing.of(next.design(), worst, this),
-                Guards.in(next.design()),
+                guarding,
                 bundles(worst));
     }
 
@@ -106,8 +107,10 @@ public record Assessment(
     /**
      * What a dead short at the far end of a wire draws through it at the least, in the state in
      * which it carries most, from full batteries alone; empty where it is dead in it.
+     *
+     * @param solver one of its own netlist, which is worked with
      */
-    public Optional<Amps> shorted(Wire wire) {
+    public Optional<Amps> shorted(Wire wire, Solver solver) {
         var when =
                 worst.steady(wire)
                         .map(peak -> peak.point().conditions())
@@ -117,7 +120,6 @@ public record Assessment(
         int branch = netlist().branch(wire);
         double whole = 1 / netlist().ohms(branch, when);
         double bare = 1 / Fault.DEAD_SHORT.value();
-        var solver = answers.solver();
         var network = solver.network();
         solver.arrive(when);
         double most = 0;
@@ -127,6 +129,7 @@ public record Assessment(
                 most = Math.max(most, Math.abs(network.amps(branch)));
             }
         }
+        network.calm();
         return most > 0 ? Optional.of(new Amps(most)) : Optional.empty();
     }
 

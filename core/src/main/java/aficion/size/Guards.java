@@ -57,7 +57,7 @@ public final class Guards {
         design.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
     }
 
-    /** The guards of a design. */
+    /** The guards of a design, and of every other whose wires end where they do in it. */
     public static Guards in(Design design) {
         return new Guards(design);
     }
@@ -343,7 +343,7 @@ public final class Guards {
             var terminal = open.remove();
             var inside = insides.get(terminal);
             for (var wire : design.wiresAt(terminal)) {
-                if (without.filter(wire::equals).isPresent()) {
+                if (without.map(Wire::id).filter(wire.id()::equals).isPresent()) {
                     continue;
                 }
                 found.wires.add(wire.id());

@@ -34,6 +34,7 @@ public final class HeatBalance {
     private static final double EMISSIVITY = 0.9;
     private static final double GRAVITY = 9.80665;
     private static final double PRANDTL = 0.71;
+    private static final double SHAPE = Math.pow(1 + Math.pow(0.559 / PRANDTL, 9.0 / 16), 8.0 / 27);
     private static final double GAS = 287.05;
     private static final double PRESSURE = 101325;
     private static final double ZERO = 273.15;
@@ -175,15 +176,22 @@ public final class HeatBalance {
         }
         double film = (surface + ambient) / 2 + ZERO;
         double conductivity = 0.0257 * Math.pow(film / 293, 0.9);
-        double viscosity = 1.458e-6 * Math.pow(film, 1.5) / (film + 110.4) * GAS * film / PRESSURE;
-        double rayleigh =
-                GRAVITY / film * rise * Math.pow(diameter, 3) / (viscosity * viscosity) * PRANDTL;
-        double shape = Math.pow(1 + Math.pow(0.559 / PRANDTL, 9.0 / 16), 8.0 / 27);
-        double nusselt = Math.pow(0.60 + 0.387 * Math.pow(rayleigh, 1.0 / 6) / shape, 2);
+        double viscosity =
+                1.458e-6 * film * Math.sqrt(film) / (film + 110.4) * GAS * film / PRESSURE;
+        double rayleigh = GRAVITY / film * rise * cube(diameter) / square(viscosity) * PRANDTL;
+        double nusselt = square(0.60 + 0.387 * Math.pow(rayleigh, 1.0 / 6) / SHAPE);
         double radiated =
                 EMISSIVITY
                         * STEFAN_BOLTZMANN
-                        * (Math.pow(surface + ZERO, 4) - Math.pow(ambient + ZERO, 4));
+                        * (square(square(surface + ZERO)) - square(square(ambient + ZERO)));
         return Math.PI * diameter * (nusselt * conductivity / diameter * rise + radiated);
+    }
+
+    private static double square(double x) {
+        return x * x;
+    }
+
+    private static double cube(double x) {
+        return x * x * x;
     }
 }

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -44,6 +45,9 @@ public final class Metal {
 
     /** The branches that may join what does not always hang together. */
     private final int[] sometimes;
+
+    /** By the branches that do, and the sources that last; of many states few differ in them. */
+    private final Map<BitSet, Joined> known = new ConcurrentHashMap<>();
 
     public Metal(Netlist netlist) {
         this.netlist = netlist;
@@ -145,14 +149,59 @@ public final class Metal {
         return led;
     }
 
-    private int[] roots(OperatingPoint point) {
+    private Joined found(OperatingPoint point) {
+        var joining = new BitSet();
+        for (int i : sometimes) {
+            joining.set(i, joins(point, i));
+        }
+        netlist.sources()
+                .filter(i -> lasts(point.branch(i)))
+                .forEach(i -> joining.set(metal.length + i));
+        return known.computeIfAbsent(joining, this::joined);
+    }
+
+    /** Whether a source gives without being woken. */
+    private static boolean lasts(Branch source) {
+        return !(source instanceof Branch.Limited limited) || limited.needs().isEmpty();
+    }
+
+    private Joined joined(BitSet joining) {
         var islands = new Islands(always);
         for (int i : sometimes) {
-            if (joins(point, i)) {
+            if (joining.get(i)) {
                 islands.join(netlist.a(i), netlist.b(i));
             }
         }
-        return islands.roots();
+        var roots = islands.roots();
+        var poles = new BitSet();
+        netlist.sources()
+                .filter(i -> joining.get(metal.length + i))
+                .forEach(i -> {
+                    poles.set(roots[netlist.a(i)]);
+                    poles.set(roots[netlist.b(i)]);
+                });
+        return new Joined(roots, poles);
+    }
+
+    /** What hangs together, and which of it has the pole of a source that lasts. */
+    static final class Joined {
+        private final int[] roots;
+        private final BitSet poles;
+
+        private Joined(int[] roots, BitSet poles) {
+            this.roots = roots;
+            this.poles = poles;
+        }
+
+        /** Whether metal leads from a node to the vehicle's earth. */
+        boolean earthed(int node) {
+            return roots[node] == roots[0];
+        }
+
+        /** Whether metal leads from a node to a pole that is not earthed. */
+        boolean live(int node) {
+            return !earthed(node) && poles.get(roots[node]);
+        }
     }
 
     /** What hangs together in a state of the same netlist: where its wires are whole, they are. */
@@ -163,37 +212,30 @@ public final class Metal {
     /** What hangs together by metal in one state. */
     public final class Bond {
         private final OperatingPoint point;
-        private final int[] roots;
-        private final BitSet poles = new BitSet();
+        private final Joined joined;
 
         private Bond(OperatingPoint point) {
             this.point = point;
-            this.roots = roots(point);
-            netlist.sources()
-                    .filter(i -> lasts(point.branch(i)))
-                    .forEach(i -> {
-                        poles.set(root(netlist.a(i)));
-                        poles.set(root(netlist.b(i)));
-                    });
+            this.joined = found(point);
         }
 
-        /** Whether a source gives without being woken. */
-        private static boolean lasts(Branch source) {
-            return !(source instanceof Branch.Limited limited) || limited.needs().isEmpty();
+        /** What it shares with every state that is switched as this one. */
+        Joined joined() {
+            return joined;
         }
 
         private int root(int node) {
-            return roots[node];
+            return joined.roots[node];
         }
 
         /** Whether metal leads from a node to the vehicle's earth. */
         public boolean earthed(int node) {
-            return root(node) == root(0);
+            return joined.earthed(node);
         }
 
         /** Whether metal leads from a node to a pole that is not earthed. */
         public boolean live(int node) {
-            return !earthed(node) && poles.get(root(node));
+            return joined.live(node);
         }
 
         /** The batteries whose live pole metal joins to a node, by their branches. */

@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Predicate;
 
 /** Sizes every wire of a design from its worst case. */
@@ -42,39 +43,42 @@ public final class Sizing {
 
     /** The sizing of every wire, in the order of the design; empty when no state can be solved. */
     public static Map<WireId, WireSizing> of(Design design, WorstCase worst) {
-        var sized = new LinkedHashMap<WireId, WireSizing>();
-        worst.any()
-                .map(point -> new Sizing(design, worst, point))
-                .ifPresent(sizing ->
-                        design.wires().forEach(wire -> sized.put(wire.id(), sizing.size(wire))));
-        return sized;
+        return of(design, worst, (sizing, wire) -> sizing.size(wire, Optional.empty()));
     }
 
     /**
      * The same after an earlier assessment: what it has found of a wire and still holds is kept.
      */
     static Map<WireId, WireSizing> of(Design design, WorstCase worst, Assessment earlier) {
+        return of(
+                design,
+                worst,
+                (sizing, wire) -> {
+                    var known = earlier.sizing(wire.id()).filter(each -> each.wire().equals(wire));
+                    return known.flatMap(each -> sizing.kept(each, earlier.worst()))
+                            .orElseGet(() -> sizing.size(wire, known));
+                });
+    }
+
+    private static Map<WireId, WireSizing> of(
+            Design design, WorstCase worst, BiFunction<Sizing, Wire, WireSizing> how) {
         var sized = new LinkedHashMap<WireId, WireSizing>();
         worst.any()
                 .map(point -> new Sizing(design, worst, point))
                 .ifPresent(sizing ->
                         design.wires()
-                                .forEach(wire ->
-                                        sized.put(
-                                                wire.id(),
-                                                sizing.kept(wire, earlier)
-                                                        .orElseGet(() -> sizing.size(wire)))));
+                                .forEach(wire -> sized.put(wire.id(), how.apply(sizing, wire))));
         return sized;
     }
 
-    private Optional<WireSizing> kept(Wire wire, Assessment earlier) {
-        var peak = peak(worst, wire);
-        return earlier.sizing(wire.id())
-                .filter(known -> known.wire().equals(wire))
-                .filter(_ -> isSame(worst.steady(wire), earlier.worst().steady(wire)))
-                .filter(_ -> isSame(worst.held(wire), earlier.worst().held(wire)))
-                .filter(known -> known.path().wires().stream().allMatch(this::stands))
-                .flatMap(known -> peak.map(each -> known.in(each.point())));
+    /** What was found of the same wire, where it has the same peaks by the same way. */
+    private Optional<WireSizing> kept(WireSizing known, WorstCase earlier) {
+        var wire = known.wire();
+        boolean same =
+                isSame(worst.steady(wire), earlier.steady(wire))
+                        && isSame(worst.held(wire), earlier.held(wire))
+                        && known.path().wires().stream().allMatch(this::stands);
+        return peak(worst, wire).filter(_ -> same).map(peak -> known.in(peak.point()));
     }
 
     private boolean stands(Wire wire) {
@@ -92,7 +96,10 @@ public final class Sizing {
         return magnitude(held).value() > magnitude(steady).value() ? held : steady;
     }
 
-    private WireSizing size(Wire wire) {
+    /**
+     * @param known what was found of the same wire before, if anything was
+     */
+    private WireSizing size(Wire wire, Optional<WireSizing> known) {
         var steady = worst.steady(wire);
         var held = worst.held(wire);
         var steadyAmps = magnitude(steady);
@@ -125,8 +132,10 @@ public final class Sizing {
                 wire,
                 steadyAmps,
                 heldAmps,
-                carries(wire, wire.conductor()),
-                carriesShortly(wire, wire.conductor()),
+                known.map(WireSizing::carries).orElseGet(() -> carries(wire, wire.conductor())),
+                known.map(WireSizing::carriesShortly)
+                        .orElseGet(() -> carriesShortly(wire, wire.conductor())),
+                known.map(WireSizing::bears).orElseGet(() -> ShortCircuit.of(wire)),
                 drop(wire, wire.conductor(), current, path),
                 path,
                 needed,

@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param held the largest current while a hand holds something
  * @param carries what it can carry for good where it runs
  * @param carriesShortly what it can carry for the short time of the house rules
+ * @param bears what it stands in a short and carries to the limit of its cover
  * @param drop what the way out and back would lose at this size, held against the house rule
  * @param path the way out and back at the worst
  * @param needed the smallest size that passes; empty when none that is sold does
@@ -29,6 +30,7 @@ public record WireSizing(
         Amps held,
         Working carries,
         Working carriesShortly,
+        ShortCircuit bears,
         Working drop,
         FlowPath path,
         Optional<Conductor> needed,
@@ -50,6 +52,7 @@ public record WireSizing(
                 held,
                 carries,
                 carriesShortly,
+                bears,
                 drop,
                 path.in(point),
                 needed,

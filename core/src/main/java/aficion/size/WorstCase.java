@@ -22,10 +22,8 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,19 +40,20 @@ import org.jspecify.annotations.Nullable;
 public final class WorstCase {
     private final Answers answers;
     private final Set<Conditions> heaviest;
-    private final Set<Conditions> states;
+    private final List<Asked> states;
     private final Netlist netlist;
     private final List<Warming> bundles;
     private final Metal metal;
-    private final Peak[] steady;
-    private final Peak[] held;
-    private final Peak[] off;
-    private final Peak[] rest;
+    private final Peaks steady;
+    private final Peaks held;
+    private final Peaks off;
+    private final Peaks rest;
     private final List<Trouble> troubles;
     private final List<Short> shorts;
     private final List<OperatingPoint> bases;
     private final double[] leastVolts;
     private final double[] mostVolts;
+    private final Set<Metal.Joined> joined;
     private final BitSet live;
     private final BitSet earthed;
     private final BitSet together;
@@ -84,6 +83,17 @@ public final class WorstCase {
         /** The most, either way round. */
         public double largest() {
             return Math.max(most.value(), -least.value());
+        }
+    }
+
+    /** A state that is asked, and where the controls are in it. */
+    private record Asked(Conditions conditions, boolean isHeld, boolean isOff, boolean isAtRest) {
+        static Asked of(Controls controls, Conditions state) {
+            return new Asked(
+                    state,
+                    OperatingStates.isHeld(controls, state),
+                    OperatingStates.isOff(controls, state),
+                    OperatingStates.isAtRest(controls, state));
         }
     }
 
@@ -126,7 +136,7 @@ public final class WorstCase {
         }
     }
 
-    private WorstCase(Answers answers, Set<Conditions> heaviest, Set<Conditions> states) {
+    private WorstCase(Answers answers, Metal metal, Set<Conditions> heaviest, List<Asked> states) {
         this.answers = answers;
         this.heaviest = heaviest;
         this.states = states;
@@ -135,17 +145,18 @@ public final class WorstCase {
                 Bundle.of(netlist.design()).stream()
                         .map(mates -> new Warming(netlist, mates))
                         .toList();
-        this.metal = new Metal(netlist);
-        this.steady = new Peak[netlist.size()];
-        this.held = new Peak[netlist.size()];
-        this.off = new Peak[netlist.size()];
-        this.rest = new Peak[netlist.size()];
+        this.metal = metal;
+        this.steady = new Peaks(netlist.size());
+        this.held = new Peaks(netlist.size());
+        this.off = new Peaks(netlist.size());
+        this.rest = new Peaks(netlist.size());
         this.troubles = new ArrayList<>();
         this.shorts = new ArrayList<>();
         this.bases = new ArrayList<>();
         this.points = new ArrayList<>();
         this.leastVolts = new double[netlist.size()];
         this.mostVolts = new double[netlist.size()];
+        this.joined = new HashSet<>();
         this.live = new BitSet();
         this.earthed = new BitSet();
         this.together = new BitSet();
@@ -153,23 +164,32 @@ public final class WorstCase {
 
     /** Asks every state of a design. */
     static WorstCase of(Answers answers) {
-        var heaviest = heaviest(answers);
-        return of(answers, heaviest, states(answers.netlist(), heaviest));
+        var metal = new Metal(answers.netlist());
+        var heaviest = heaviest(answers, metal);
+        return of(answers, metal, heaviest, asked(answers.netlist(), heaviest));
     }
 
     /** The same of answers for another netlist of the same topology. */
     WorstCase after(Answers next) {
-        var heaviest = heaviest(next);
+        var heaviest = heaviest(next, metal);
         return of(
                 next,
+                metal,
                 heaviest,
-                heaviest.equals(this.heaviest) ? states : states(next.netlist(), heaviest));
+                heaviest.equals(this.heaviest) ? states : asked(next.netlist(), heaviest));
     }
 
-    private static WorstCase of(Answers answers, Set<Conditions> heaviest, Set<Conditions> states) {
-        var worst = new WorstCase(answers, heaviest, states);
+    private static WorstCase of(
+            Answers answers, Metal metal, Set<Conditions> heaviest, List<Asked> states) {
+        var worst = new WorstCase(answers, metal, heaviest, states);
         worst.take();
         return worst;
+    }
+
+    private static List<Asked> asked(Netlist netlist, Set<Conditions> heaviest) {
+        return states(netlist, heaviest).stream()
+                .map(state -> Asked.of(netlist.controls(), state))
+                .toList();
     }
 
     private void take() {
@@ -178,10 +198,10 @@ public final class WorstCase {
                 demanded(state, answers.demand(state)).map(State::point).ifPresent(bases::add);
             }
         }
-        for (var state : states) {
-            var demand = answers.demand(state);
+        for (var asked : states) {
+            var demand = answers.demand(asked.conditions);
             demand.settled().ifPresent(points::add);
-            demanded(state, demand).ifPresent(this::take);
+            demanded(asked.conditions, demand).ifPresent(state -> take(asked, state));
         }
         for (var trouble : List.copyOf(troubles)) {
             takeBuzzing(trouble);
@@ -211,7 +231,7 @@ public final class WorstCase {
                         instanceof Outcome.Solved(var point)) {
                     var state = new State(point, metal.in(point));
                     if (!state.bond.shorted()) {
-                        take(state);
+                        take(Asked.of(netlist.controls(), trouble.conditions()), state);
                     }
                 }
             }
@@ -226,32 +246,42 @@ public final class WorstCase {
         return Optional.empty();
     }
 
-    private void take(State solved) {
+    private void take(Asked asked, State solved) {
         var point = solved.point;
-        var state = point.conditions();
-        var bond = solved.bond;
-        boolean isHeld = OperatingStates.isHeld(netlist.controls(), state);
-        raise(isHeld ? held : steady, point);
-        if (!isHeld) {
+        if (asked.isHeld) {
+            held.take(point);
+        } else {
+            steady.take(point);
             bundles.forEach(bundle -> bundle.take(point));
         }
-        if (OperatingStates.isOff(netlist.controls(), state)) {
-            raise(off, point);
+        if (asked.isOff) {
+            off.take(point);
         }
-        if (OperatingStates.isAtRest(netlist.controls(), state) && !point.holdsForAWhile()) {
-            raise(rest, point);
+        if (asked.isAtRest && !point.holdsForAWhile()) {
+            rest.take(point);
         }
+        for (int branch = 0; branch < leastVolts.length; branch++) {
+            double volts = point.branchVolts(branch);
+            leastVolts[branch] = Math.min(leastVolts[branch], volts);
+            mostVolts[branch] = Math.max(mostVolts[branch], volts);
+        }
+        if (joined.add(solved.bond.joined())) {
+            take(solved.bond.joined());
+        }
+    }
+
+    private void take(Metal.Joined metal) {
         for (int node = 0; node < netlist.nodes(); node++) {
-            if (bond.earthed(node)) {
+            if (metal.earthed(node)) {
                 earthed.set(node);
-            } else if (bond.live(node)) {
+            } else if (metal.live(node)) {
                 live.set(node);
             }
         }
         for (int i = 0; i < netlist.size(); i++) {
             int a = netlist.a(i);
             int b = netlist.b(i);
-            if (bond.live(a) && bond.earthed(b) || bond.earthed(a) && bond.live(b)) {
+            if (metal.live(a) && metal.earthed(b) || metal.earthed(a) && metal.live(b)) {
                 together.set(i);
             }
         }
@@ -274,8 +304,10 @@ public final class WorstCase {
                 int out = netlist.node(charger.output());
                 int pole = netlist.node(battery);
                 if (base.conditions().engine().value() > 0 && bond.together(out, pole)) {
-                    bond.way(out, pole).forEach(branch -> rate(branch, charger, base));
-                    returning(charger, bond).forEach(branch -> rate(branch, charger, base));
+                    bond.way(out, pole)
+                            .forEach(branch -> steady.raise(branch, charger.rated(), base));
+                    returning(charger, bond)
+                            .forEach(branch -> steady.raise(branch, charger.rated(), base));
                     return;
                 }
             }
@@ -321,18 +353,9 @@ public final class WorstCase {
         return ways;
     }
 
-    private void rate(int branch, Charger charger, OperatingPoint point) {
-        var known = Optional.ofNullable(steady[branch]);
-        double amps = known.map(peak -> peak.amps().value()).orElse(0.0);
-        if (Math.abs(amps) < charger.rated().value()) {
-            steady[branch] =
-                    new Peak(new Amps(Math.copySign(charger.rated().value(), amps)), point);
-        }
-    }
-
     /** Every state a design is judged in, each once. */
     public static Set<Conditions> states(Netlist netlist) {
-        return states(netlist, heaviest(new Answers(netlist)));
+        return states(netlist, heaviest(new Answers(netlist), new Metal(netlist)));
     }
 
     private static Set<Conditions> states(Netlist netlist, Set<Conditions> bases) {
@@ -369,9 +392,8 @@ public final class WorstCase {
     }
 
     /** At rest; and for each position of the key everything else where it loads the source most. */
-    private static Set<Conditions> heaviest(Answers answers) {
+    private static Set<Conditions> heaviest(Answers answers, Metal metal) {
         var netlist = answers.netlist();
-        var metal = new Metal(netlist);
         var heaviest = new LinkedHashSet<>(List.of(Conditions.REST));
         for (var key : OperatingStates.keys(netlist.controls(), Conditions.REST)) {
             heaviest.add(
@@ -389,19 +411,6 @@ public final class WorstCase {
                 : 0;
     }
 
-    private void raise(Peak[] peaks, OperatingPoint point) {
-        for (int branch = 0; branch < peaks.length; branch++) {
-            double amps = point.branchAmps(branch);
-            double volts = point.branchVolts(branch);
-            leastVolts[branch] = Math.min(leastVolts[branch], volts);
-            mostVolts[branch] = Math.max(mostVolts[branch], volts);
-            if (peaks[branch] == null
-                    || Math.abs(amps) > Math.abs(peaks[branch].amps().value()) * (1 + 1e-9)) {
-                peaks[branch] = new Peak(new Amps(amps), point);
-            }
-        }
-    }
-
     /** By bundle, the lasting state in which it gets warmest; without those never solved. */
     public Map<Bundle.Mates, OperatingPoint> warmest() {
         var warmest = new LinkedHashMap<Bundle.Mates, OperatingPoint>();
@@ -413,11 +422,7 @@ public final class WorstCase {
 
     /** Any state that could be solved. */
     Optional<OperatingPoint> any() {
-        return Stream.of(steady, held)
-                .flatMap(Stream::of)
-                .filter(Objects::nonNull)
-                .map(Peak::point)
-                .findFirst();
+        return steady.any().or(held::any);
     }
 
     /** Every state that could be solved, as it is asked for, a short among them. */
@@ -461,12 +466,12 @@ public final class WorstCase {
 
     /** The largest current of a branch inside a part with everything off and the engine still. */
     public Optional<Peak> atRest(PartId part, String role) {
-        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> rest[branch]);
+        return Optional.ofNullable(netlist.inside(part).get(role)).flatMap(rest::of);
     }
 
     /** The largest current of a branch inside a part while the key is off. */
     public Optional<Peak> keyOff(PartId part, String role) {
-        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> off[branch]);
+        return Optional.ofNullable(netlist.inside(part).get(role)).flatMap(off::of);
     }
 
     /** States that could not be solved; nothing is known of them. */
@@ -494,29 +499,27 @@ public final class WorstCase {
 
     /** The largest lasting current of a wire; empty when no state could be solved. */
     public Optional<Peak> steady(Wire wire) {
-        return Optional.ofNullable(steady[netlist.branch(wire)]);
+        return steady.of(netlist.branch(wire));
     }
 
     /** The largest current of a wire while a hand holds something. */
     public Optional<Peak> held(Wire wire) {
-        return Optional.ofNullable(held[netlist.branch(wire)]);
+        return held.of(netlist.branch(wire));
     }
 
     /** The largest lasting current of a branch inside a part. */
     public Optional<Peak> steady(PartId part, String role) {
-        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> steady[branch]);
+        return Optional.ofNullable(netlist.inside(part).get(role)).flatMap(steady::of);
     }
 
     /** The largest current of a branch inside a part while a hand holds something. */
     public Optional<Peak> held(PartId part, String role) {
-        return Optional.ofNullable(netlist.inside(part).get(role)).map(branch -> held[branch]);
+        return Optional.ofNullable(netlist.inside(part).get(role)).flatMap(held::of);
     }
 
     /** The largest current of a branch inside a part, lasting or held. */
     public Optional<Peak> largest(PartId part, String role) {
-        var held =
-                Optional.ofNullable(netlist.inside(part).get(role))
-                        .map(branch -> this.held[branch]);
+        var held = held(part, role);
         var steady = steady(part, role);
         return held.isPresent()
                         && (steady.isEmpty()

@@ -135,18 +135,24 @@ public final class Network {
 
     /** Takes on other conditions; coils, fuses and settled resistances stay as they are. */
     public void meet(Conditions conditions) {
+        if (conditions == this.conditions) {
+            return;
+        }
         for (var aspect : ASPECTS) {
             if (conditions.differs(this.conditions, aspect)) {
                 for (int i : heeding[aspect.ordinal()]) {
-                    var next = netlist.branch(i, conditions);
-                    if (!next.equals(branches[i])) {
-                        set(i, next);
-                    }
+                    put(i, netlist.branch(i, conditions));
                 }
             }
         }
         System.arraycopy(netlist.coils(conditions), 0, coils, 0, coils.length);
         this.conditions = conditions;
+    }
+
+    private void put(int i, Branch next) {
+        if (next != branches[i] && !next.equals(branches[i])) {
+            set(i, next);
+        }
     }
 
     /** Puts every coil at rest, every fuse in that is not out, every resistance at its least. */
@@ -363,9 +369,22 @@ public final class Network {
         stale = true;
     }
 
-    /** Takes on where coils, fuses, what settles and all that bends stood at a point. */
+    /**
+     * Takes on the conditions of a point that was found for other wires, and where coils, fuses,
+     * what settles and all that bends stood there.
+     */
     void stand(OperatingPoint point) {
+        boolean warmer = point.conditions().differs(conditions, Aspect.AIR);
+        for (int i = 0; i < size; i++) {
+            if (i >= netlist.wires()) {
+                put(i, point.branch(i));
+            } else if (warmer) {
+                put(i, netlist.branch(i, point.conditions()));
+            }
+        }
+        conditions = point.conditions();
         for (int coil = 0; coil < pulled.length; coil++) {
+            coils[coil] = point.coil(coil);
             if (pulled[coil] != point.pulled(coil)) {
                 pull(coil, point.pulled(coil));
             }

@@ -4,6 +4,7 @@ import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.netlist.Branch;
+import aficion.netlist.Coil;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.netlist.Netlist;
@@ -11,12 +12,10 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -33,6 +32,7 @@ public final class OperatingPoint {
     private final Netlist netlist;
     private final Conditions conditions;
     private final Branch[] branches;
+    private final Coil[] coils;
     private final boolean[] pulled;
     private final boolean[] whole;
     private final boolean[] conducting;
@@ -57,8 +57,10 @@ public final class OperatingPoint {
             whole[i] = network.whole(i);
             settled[i] = network.settled(i);
         }
-        this.pulled = new boolean[network.coils()];
+        this.coils = new Coil[network.coils()];
+        this.pulled = new boolean[coils.length];
         for (int coil = 0; coil < pulled.length; coil++) {
+            coils[coil] = network.coil(coil);
             pulled[coil] = network.pulled(coil);
         }
         this.volts = new double[netlist.nodes()];
@@ -78,6 +80,7 @@ public final class OperatingPoint {
         this.conducting = same.conducting;
         this.whole = same.whole;
         this.settled = same.settled;
+        this.coils = same.coils;
         this.pulled = same.pulled;
         this.volts = same.volts;
         this.floating = same.floating;
@@ -111,7 +114,7 @@ public final class OperatingPoint {
                 : new Outcome.Unsolvable(Outcome.Reason.POWER_DOES_NOT_BALANCE, List.of());
     }
 
-    private Set<Integer> nodesThatDoNotSum() {
+    private BitSet nodesThatDoNotSum() {
         var sum = new double[volts.length];
         double largest = 0;
         for (int i = 0; i < branches.length; i++) {
@@ -120,16 +123,17 @@ public final class OperatingPoint {
             largest = Math.max(largest, Math.abs(amps[i]));
         }
         double slack = CURRENT_SLACK + CURRENT_SHARE * largest;
-        return IntStream.range(0, sum.length)
-                .filter(node -> Math.abs(sum[node]) > slack)
-                .boxed()
-                .collect(Collectors.toSet());
+        var astray = new BitSet();
+        for (int node = 0; node < sum.length; node++) {
+            astray.set(node, Math.abs(sum[node]) > slack);
+        }
+        return astray;
     }
 
-    private List<Terminal> terminalsOf(Set<Integer> nodes) {
+    private List<Terminal> terminalsOf(BitSet nodes) {
         return netlist.design().parts().stream()
                 .flatMap(part -> part.terminals().stream())
-                .filter(terminal -> nodes.contains(netlist.node(terminal)))
+                .filter(terminal -> nodes.get(netlist.node(terminal)))
                 .toList();
     }
 
@@ -204,6 +208,11 @@ public final class OperatingPoint {
         return pulled[coil];
     }
 
+    /** A coil as it is under these conditions. */
+    Coil coil(int coil) {
+        return coils[coil];
+    }
+
     /** Whether a fuse is in and has not opened. */
     boolean whole(int branch) {
         return whole[branch];
@@ -211,7 +220,6 @@ public final class OperatingPoint {
 
     /** Whether something stays on only for a while after what it needs has gone. */
     public boolean holdsForAWhile() {
-        var coils = netlist.coils(conditions);
         for (int coil = 0; coil < pulled.length; coil++) {
             if (pulled[coil] && coils[coil].holds() > 0) {
                 return true;

@@ -44,6 +44,9 @@ public final class Solver {
 
     private static final double GROWTH = 1.2;
 
+    /** Below it a series of four terms is exact to the last digits. */
+    private static final double SMALL = 0.01;
+
     /** How far above its set point a sensing source may go to make up for its lead, in volts. */
     private static final double MOST_RAISED = 2;
 
@@ -144,7 +147,6 @@ public final class Solver {
      * there; empty where a coil would move, and where nothing is found that can be believed.
      */
     Optional<Outcome> demandNear(OperatingPoint near) {
-        network.meet(near.conditions());
         network.stand(near);
         holding.clear();
         return settle(false) == Rest.SETTLED && restless.isEmpty()
@@ -418,8 +420,14 @@ public final class Solver {
      */
     private static double dwelling(Branch.Law.Dwell dwell, double circuit) {
         double x = dwell.share() * dwell.period() * circuit / Math.max(dwell.henries(), 1e-9);
-        double risen = x < 1e-6 ? x / 2 : 1 + Math.expm1(-x) / x;
-        return circuit * (1 / (dwell.share() * risen) - 1);
+        return circuit * (1 / (dwell.share() * risen(x)) - 1);
+    }
+
+    /** 1−(1−e^(−x))/x; of what is small by its series, which keeps all digits there. */
+    private static double risen(double x) {
+        return x < SMALL
+                ? x * (1 - x * (1 - x * (1 - x / 5) / 4) / 3) / 2
+                : 1 - (1 - Math.exp(-x)) / x;
     }
 
     private boolean fuseOpened() {

@@ -12,9 +12,9 @@ import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.size.Assessment;
 import aficion.size.Guard;
-import aficion.size.HeatBalance;
 import aficion.size.ShortCircuit;
 import aficion.size.WireSizing;
+import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,10 +32,11 @@ public final class GuardSizeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var sourced = assessment.sourced();
+        var solver = assessment.answers().solver();
         return assessment.sizings().values().stream()
                 .flatMap(sizing ->
                         Stream.of(
-                                        behind(assessment, sizing),
+                                        behind(assessment, solver, sizing),
                                         before(assessment, sizing),
                                         returning(assessment, sizing),
                                         Optional.ofNullable(sourced.get(sizing.wire().id()))
@@ -57,7 +58,7 @@ public final class GuardSizeRule implements Rule {
                     case Guard.Unguarded _, Guard.EarthSide _ -> true;
                     case Guard.BehindLoad _ -> false;
                 };
-        double bears = ShortCircuit.of(wire).forGood();
+        double bears = sizing.bears().forGood();
         return charges || guarded || source.gives().value() <= bears
                 ? Optional.empty()
                 : Optional.of(
@@ -80,26 +81,27 @@ public final class GuardSizeRule implements Rule {
                 .flatMap(fuse -> melting(assessment, sizing, fuse, heat -> heat.isGuardedBy(fuse)));
     }
 
-    private static Optional<Finding> behind(Assessment assessment, WireSizing sizing) {
+    private static Optional<Finding> behind(
+            Assessment assessment, Solver solver, WireSizing sizing) {
         var wire = sizing.wire();
         return assessment
                 .guard(wire.id())
                 .fuse()
                 .flatMap(fuse ->
                         assessment.ending(wire).isPresent()
-                                ? ending(assessment, sizing, fuse)
+                                ? ending(assessment, solver, sizing, fuse)
                                 : found(assessment, sizing, fuse));
     }
 
     /** A short lead to its own fuse: of what the source gives in a short it bears each. */
     private static Optional<Finding> ending(
-            Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
+            Assessment assessment, Solver solver, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
-        var heat = ShortCircuit.of(wire);
+        var heat = sizing.bears();
         if (heat.isGuardedBy(fuse) || heat.outlivesAny(fuse)) {
             return Optional.empty();
         }
-        var least = assessment.shorted(wire);
+        var least = assessment.shorted(wire, solver);
         return melting(assessment, sizing, fuse, each -> each.outlives(fuse, least));
     }
 
@@ -121,7 +123,7 @@ public final class GuardSizeRule implements Rule {
             Guard.Fitted fuse,
             Predicate<ShortCircuit> holds) {
         var wire = sizing.wire();
-        return holds.test(ShortCircuit.of(wire))
+        return holds.test(sizing.bears())
                 ? Optional.empty()
                 : Optional.of(
                         larger(
@@ -137,8 +139,7 @@ public final class GuardSizeRule implements Rule {
     private static Optional<Finding> found(
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
-        if (fuse.carries().value() <= carries(sizing).value()
-                && ShortCircuit.of(wire).isGuardedBy(fuse)) {
+        if (fuse.carries().value() <= carries(sizing).value() && sizing.bears().isGuardedBy(fuse)) {
             return Optional.empty();
         }
         var remedies = new ArrayList<Edit>();
@@ -150,7 +151,7 @@ public final class GuardSizeRule implements Rule {
                                 assessment.carries(wire, conductor, fuse)
                                         && ShortCircuit.of(wire, conductor).isGuardedBy(fuse)));
         return Optional.of(
-                ShortCircuit.of(wire).isGuardedBy(fuse)
+                sizing.bears().isGuardedBy(fuse)
                         ? new PathFinding.GuardAboveMargin(
                                 wire.id(), fuse.seat(), fuse.carries(), carries(sizing), remedies)
                         : larger(assessment, sizing, fuse, remedies));
@@ -163,7 +164,7 @@ public final class GuardSizeRule implements Rule {
                 wire.id(),
                 fuse.seat(),
                 fuse.carries(),
-                new Amps(HeatBalance.limit(wire.conductor(), wire).result().value()),
+                new Amps(sizing.bears().forGood()),
                 remedies);
     }
 

@@ -19,7 +19,6 @@ import aficion.size.FlowPath;
 import aficion.size.Guard;
 import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -89,9 +88,18 @@ public final class InrushRule implements Rule {
     private record Rushing(double amps, Conditions state) {}
 
     private static Optional<Rushing> most(List<OperatingPoint> points, Set<Integer> loads) {
-        return points.stream()
-                .map(point -> new Rushing(Rush.of(point, loads), point.conditions()))
-                .max(Comparator.comparingDouble(Rushing::amps));
+        int[] branches = loads.stream().mapToInt(load -> load).toArray();
+        Optional<OperatingPoint> heaviest = Optional.empty();
+        double most = -1;
+        for (var point : points) {
+            double amps = Rush.of(point, branches);
+            if (amps >= most) {
+                most = amps;
+                heaviest = Optional.of(point);
+            }
+        }
+        double rushing = most;
+        return heaviest.map(point -> new Rushing(rushing, point.conditions()));
     }
 
     private static Stream<SimulationEvent.Opened> opened(Network network, Conditions state) {

@@ -37,7 +37,7 @@ final class Rush {
     }
 
     /** What branches would draw at the volts of a state were they all cold and still, amps. */
-    static double of(OperatingPoint point, Set<Integer> branches) {
+    static double of(OperatingPoint point, int[] branches) {
         double amps = 0;
         for (int branch : branches) {
             amps += of(point, branch);
