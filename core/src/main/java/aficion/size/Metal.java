@@ -206,7 +206,7 @@ public final class Metal {
 
     /** What hangs together in a state of the same netlist: where its wires are whole, they are. */
     public Bond in(OperatingPoint point) {
-        return new Bond(point);
+        return new Bond(point, found(point));
     }
 
     /** What hangs together by metal in one state. */
@@ -214,9 +214,14 @@ public final class Metal {
         private final OperatingPoint point;
         private final Joined joined;
 
-        private Bond(OperatingPoint point) {
+        private Bond(OperatingPoint point, Joined joined) {
             this.point = point;
-            this.joined = found(point);
+            this.joined = joined;
+        }
+
+        /** The same in another state, of which it is known at once where it is switched as this. */
+        Bond at(OperatingPoint other) {
+            return other.isSwitchedAs(point) ? new Bond(other, joined) : in(other);
         }
 
         /** What it shares with every state that is switched as this one. */

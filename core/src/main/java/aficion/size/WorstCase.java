@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -41,6 +42,7 @@ public final class WorstCase {
     private final Answers answers;
     private final Set<Conditions> heaviest;
     private final List<Asked> states;
+    private final Metal.@Nullable Bond[] bonds;
     private final Netlist netlist;
     private final List<Warming> bundles;
     private final Metal metal;
@@ -136,10 +138,19 @@ public final class WorstCase {
         }
     }
 
-    private WorstCase(Answers answers, Metal metal, Set<Conditions> heaviest, List<Asked> states) {
+    /**
+     * @param bonds what hung together in each of the states before, if that is known
+     */
+    private WorstCase(
+            Answers answers,
+            Metal metal,
+            Set<Conditions> heaviest,
+            List<Asked> states,
+            Metal.@Nullable Bond[] bonds) {
         this.answers = answers;
         this.heaviest = heaviest;
         this.states = states;
+        this.bonds = bonds;
         this.netlist = answers.netlist();
         this.bundles =
                 Bundle.of(netlist.design()).stream()
@@ -165,25 +176,21 @@ public final class WorstCase {
     /** Asks every state of a design. */
     static WorstCase of(Answers answers) {
         var metal = new Metal(answers.netlist());
-        var heaviest = heaviest(answers, metal);
-        return of(answers, metal, heaviest, asked(answers.netlist(), heaviest));
+        return of(answers, metal, heaviest(answers, metal));
+    }
+
+    private static WorstCase of(Answers answers, Metal metal, Set<Conditions> heaviest) {
+        var states = asked(answers.netlist(), heaviest);
+        return new WorstCase(answers, metal, heaviest, states, new Metal.Bond[states.size()])
+                .taken();
     }
 
     /** The same of answers for another netlist of the same topology. */
     WorstCase after(Answers next) {
         var heaviest = heaviest(next, metal);
-        return of(
-                next,
-                metal,
-                heaviest,
-                heaviest.equals(this.heaviest) ? states : asked(next.netlist(), heaviest));
-    }
-
-    private static WorstCase of(
-            Answers answers, Metal metal, Set<Conditions> heaviest, List<Asked> states) {
-        var worst = new WorstCase(answers, metal, heaviest, states);
-        worst.take();
-        return worst;
+        return heaviest.equals(this.heaviest)
+                ? new WorstCase(next, metal, heaviest, states, bonds.clone()).taken()
+                : of(next, metal, heaviest);
     }
 
     private static List<Asked> asked(Netlist netlist, Set<Conditions> heaviest) {
@@ -192,26 +199,41 @@ public final class WorstCase {
                 .toList();
     }
 
-    private void take() {
+    private WorstCase taken() {
         for (var base : heaviest) {
             for (var state : OperatingStates.withSources(netlist.controls(), base)) {
-                demanded(state, answers.demand(state)).map(State::point).ifPresent(bases::add);
+                demanded(state, answers.demand(state), metal::in)
+                        .map(State::point)
+                        .ifPresent(bases::add);
             }
         }
-        for (var asked : states) {
+        for (int i = 0; i < bonds.length; i++) {
+            int at = i;
+            var asked = states.get(i);
             var demand = answers.demand(asked.conditions);
             demand.settled().ifPresent(points::add);
-            demanded(asked.conditions, demand).ifPresent(state -> take(asked, state));
+            demanded(asked.conditions, demand, point -> bond(at, point))
+                    .ifPresent(state -> take(asked, state));
         }
         for (var trouble : List.copyOf(troubles)) {
             takeBuzzing(trouble);
         }
         rate();
+        return this;
+    }
+
+    /** What hangs together in one of the states, as it did before if all is switched so. */
+    private Metal.Bond bond(int state, OperatingPoint point) {
+        var before = bonds[state];
+        var bond = before == null ? metal.in(point) : before.at(point);
+        bonds[state] = bond;
+        return bond;
     }
 
     /** What is asked in a state; what the guards leave of it where metal shorts a battery. */
-    private Optional<State> demanded(Conditions conditions, Outcome demand) {
-        var asked = believed(conditions, demand);
+    private Optional<State> demanded(
+            Conditions conditions, Outcome demand, Function<OperatingPoint, Metal.Bond> bonding) {
+        var asked = believed(conditions, demand, bonding);
         var way = asked.flatMap(state -> state.bond.way());
         if (way.isEmpty()) {
             return asked;
@@ -219,7 +241,7 @@ public final class WorstCase {
         if (shorts.stream().noneMatch(known -> known.way().equals(way.get()))) {
             shorts.add(new Short(conditions, way.get(), asked.orElseThrow().point));
         }
-        return believed(conditions, answers.solve(conditions))
+        return believed(conditions, answers.solve(conditions), metal::in)
                 .filter(state -> !state.bond.shorted());
     }
 
@@ -238,9 +260,10 @@ public final class WorstCase {
         }
     }
 
-    private Optional<State> believed(Conditions conditions, Outcome outcome) {
+    private Optional<State> believed(
+            Conditions conditions, Outcome outcome, Function<OperatingPoint, Metal.Bond> bonding) {
         if (outcome instanceof Outcome.Solved(var point)) {
-            return Optional.of(new State(point, metal.in(point)));
+            return Optional.of(new State(point, bonding.apply(point)));
         }
         troubles.add(new Trouble(conditions, outcome));
         return Optional.empty();

@@ -31,43 +31,56 @@ public final class OperatingPoint {
 
     private final Netlist netlist;
     private final Conditions conditions;
-    private final Branch[] branches;
-    private final Coil[] coils;
-    private final boolean[] pulled;
-    private final boolean[] whole;
-    private final boolean[] conducting;
+    private final Switched switched;
     private final double[] settled;
     private final double[] volts;
-    private final boolean[] floating;
     private final double[] amps;
 
-    private OperatingPoint(Conditions conditions, Network network) {
+    /** What everything is under some conditions, and what has moved in them. */
+    private static final class Switched {
+        private final Branch[] branches;
+        private final Coil[] coils;
+        private final boolean[] pulled;
+        private final boolean[] whole;
+        private final boolean[] conducting;
+        private final boolean[] floating;
+
+        private Switched(Network network) {
+            int size = network.netlist().size();
+            branches = new Branch[size];
+            conducting = new boolean[size];
+            whole = new boolean[size];
+            for (int i = 0; i < size; i++) {
+                branches[i] = network.branch(i);
+                conducting[i] = network.conducts(i);
+                whole[i] = network.whole(i);
+            }
+            coils = new Coil[network.coils()];
+            pulled = new boolean[coils.length];
+            for (int coil = 0; coil < pulled.length; coil++) {
+                coils[coil] = network.coil(coil);
+                pulled[coil] = network.pulled(coil);
+            }
+            floating = new boolean[network.netlist().nodes()];
+            for (int node = 1; node < floating.length; node++) {
+                floating[node] = network.floats(node);
+            }
+        }
+    }
+
+    private OperatingPoint(Conditions conditions, Network network, Switched switched) {
         this.netlist = network.netlist();
         this.conditions = conditions;
-        int size = netlist.size();
-        this.branches = new Branch[size];
-        this.amps = new double[size];
-        this.conducting = new boolean[size];
-        this.whole = new boolean[size];
-        this.settled = new double[size];
-        for (int i = 0; i < size; i++) {
-            branches[i] = network.branch(i);
+        this.switched = switched;
+        this.amps = new double[netlist.size()];
+        this.settled = new double[amps.length];
+        for (int i = 0; i < amps.length; i++) {
             amps[i] = network.amps(i);
-            conducting[i] = network.conducts(i);
-            whole[i] = network.whole(i);
             settled[i] = network.settled(i);
         }
-        this.coils = new Coil[network.coils()];
-        this.pulled = new boolean[coils.length];
-        for (int coil = 0; coil < pulled.length; coil++) {
-            coils[coil] = network.coil(coil);
-            pulled[coil] = network.pulled(coil);
-        }
         this.volts = new double[netlist.nodes()];
-        this.floating = new boolean[netlist.nodes()];
         for (int node = 1; node < volts.length; node++) {
             volts[node] = network.volts(node);
-            floating[node] = network.floats(node);
         }
     }
 
@@ -75,15 +88,10 @@ public final class OperatingPoint {
     private OperatingPoint(OperatingPoint same, Netlist netlist) {
         this.netlist = netlist;
         this.conditions = same.conditions;
-        this.branches = same.branches;
+        this.switched = same.switched;
         this.amps = same.amps;
-        this.conducting = same.conducting;
-        this.whole = same.whole;
         this.settled = same.settled;
-        this.coils = same.coils;
-        this.pulled = same.pulled;
         this.volts = same.volts;
-        this.floating = same.floating;
     }
 
     /** The same volts and amps of a netlist for which they hold as well. */
@@ -96,6 +104,11 @@ public final class OperatingPoint {
         return amps == other.amps;
     }
 
+    /** Whether everything is and has moved as at another point, which found it so. */
+    public boolean isSwitchedAs(OperatingPoint other) {
+        return switched == other.switched;
+    }
+
     /** The point a network stands at, where it is believed. */
     public static Optional<OperatingPoint> of(Conditions conditions, Network network) {
         return checked(conditions, network).settled();
@@ -103,21 +116,28 @@ public final class OperatingPoint {
 
     /** The point a network has been solved for, or why it is not believed. */
     static Outcome checked(Conditions conditions, Network network) {
-        var point = new OperatingPoint(conditions, network);
-        var astray = point.nodesThatDoNotSum();
+        return new OperatingPoint(conditions, network, new Switched(network)).checked();
+    }
+
+    /** The same of other wires, where nothing has moved since another point; empty without it. */
+    static Optional<OperatingPoint> near(OperatingPoint point, Network network) {
+        return new OperatingPoint(point.conditions, network, point.switched).checked().settled();
+    }
+
+    private Outcome checked() {
+        var astray = nodesThatDoNotSum();
         if (!astray.isEmpty()) {
-            return new Outcome.Unsolvable(
-                    Outcome.Reason.CURRENTS_DO_NOT_SUM, point.terminalsOf(astray));
+            return new Outcome.Unsolvable(Outcome.Reason.CURRENTS_DO_NOT_SUM, terminalsOf(astray));
         }
-        return point.powerBalances()
-                ? new Outcome.Solved(point)
+        return powerBalances()
+                ? new Outcome.Solved(this)
                 : new Outcome.Unsolvable(Outcome.Reason.POWER_DOES_NOT_BALANCE, List.of());
     }
 
     private BitSet nodesThatDoNotSum() {
         var sum = new double[volts.length];
         double largest = 0;
-        for (int i = 0; i < branches.length; i++) {
+        for (int i = 0; i < amps.length; i++) {
             sum[netlist.a(i)] -= amps[i];
             sum[netlist.b(i)] += amps[i];
             largest = Math.max(largest, Math.abs(amps[i]));
@@ -140,7 +160,7 @@ public final class OperatingPoint {
     private boolean powerBalances() {
         double given = 0;
         double taken = 0;
-        for (int i = 0; i < branches.length; i++) {
+        for (int i = 0; i < amps.length; i++) {
             double watts = branchVolts(i) * amps[i];
             if (watts < 0) {
                 given -= watts;
@@ -164,7 +184,7 @@ public final class OperatingPoint {
     /** Volts of a terminal against the vehicle's earth; empty when it floats. */
     public Optional<Volts> voltsAt(Terminal terminal) {
         int node = netlist.node(terminal);
-        return floating[node] ? Optional.empty() : Optional.of(new Volts(volts[node]));
+        return switched.floating[node] ? Optional.empty() : Optional.of(new Volts(volts[node]));
     }
 
     /** Current in a wire from its first end to its second. */
@@ -195,33 +215,33 @@ public final class OperatingPoint {
     /** Whether a contact or fuse inside a part is closed. */
     public boolean closed(PartId part, String role) {
         var branch = netlist.inside(part).get(role);
-        return branch != null && conducting[branch];
+        return branch != null && switched.conducting[branch];
     }
 
     /** Whether the coil of a part has pulled in; for an alternator, whether it charges. */
     public boolean pulledIn(PartId part) {
-        return netlist.coilOf(part).map(coil -> pulled[coil]).orElse(false);
+        return netlist.coilOf(part).map(coil -> switched.pulled[coil]).orElse(false);
     }
 
     /** Whether a coil has pulled in. */
     boolean pulled(int coil) {
-        return pulled[coil];
+        return switched.pulled[coil];
     }
 
     /** A coil as it is under these conditions. */
     Coil coil(int coil) {
-        return coils[coil];
+        return switched.coils[coil];
     }
 
     /** Whether a fuse is in and has not opened. */
     boolean whole(int branch) {
-        return whole[branch];
+        return switched.whole[branch];
     }
 
     /** Whether something stays on only for a while after what it needs has gone. */
     public boolean holdsForAWhile() {
-        for (int coil = 0; coil < pulled.length; coil++) {
-            if (pulled[coil] && coils[coil].holds() > 0) {
+        for (int coil = 0; coil < switched.pulled.length; coil++) {
+            if (switched.pulled[coil] && switched.coils[coil].holds() > 0) {
                 return true;
             }
         }
@@ -234,9 +254,9 @@ public final class OperatingPoint {
         for (var part : netlist.design().parts()) {
             netlist.inside(part.id())
                     .forEach((role, branch) -> {
-                        if (branches[branch] instanceof Branch.FuseBranch fuse
+                        if (switched.branches[branch] instanceof Branch.FuseBranch fuse
                                 && fuse.whole()
-                                && !whole[branch]) {
+                                && !switched.whole[branch]) {
                             seats.add(new FuseSeat(part.id(), role));
                         }
                     });
@@ -258,11 +278,11 @@ public final class OperatingPoint {
     }
 
     private Optional<Ratio> light(int branch) {
-        if (branches[branch] instanceof Branch.Filament filament) {
+        if (switched.branches[branch] instanceof Branch.Filament filament) {
             double across = Math.abs(branchVolts(branch));
             return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));
         }
-        return branches[branch] instanceof Branch.Rectifier diodes && diodes.fullAmps() > 0
+        return switched.branches[branch] instanceof Branch.Rectifier diodes && diodes.fullAmps() > 0
                 ? Optional.of(new Ratio(Math.max(0, amps[branch]) / diodes.fullAmps()))
                 : Optional.empty();
     }
@@ -274,7 +294,7 @@ public final class OperatingPoint {
 
     /** A branch of the netlist as it is described under these conditions. */
     public Branch branch(int branch) {
-        return branches[branch];
+        return switched.branches[branch];
     }
 
     /** Volts across a branch of the netlist, of a above b. */
@@ -297,11 +317,11 @@ public final class OperatingPoint {
 
     /** Whether a node has no way to the vehicle's earth. */
     public boolean floats(int node) {
-        return floating[node];
+        return switched.floating[node];
     }
 
     /** Whether a branch of the netlist conducts at all. */
     public boolean conducts(int branch) {
-        return conducting[branch];
+        return switched.conducting[branch];
     }
 }

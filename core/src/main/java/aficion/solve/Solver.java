@@ -150,7 +150,7 @@ public final class Solver {
         network.stand(near);
         holding.clear();
         return settle(false) == Rest.SETTLED && restless.isEmpty()
-                ? OperatingPoint.of(near.conditions(), network).map(Outcome.Solved::new)
+                ? OperatingPoint.near(near, network).map(Outcome.Solved::new)
                 : Optional.empty();
     }
 
