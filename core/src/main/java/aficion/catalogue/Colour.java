@@ -21,6 +21,8 @@ public enum Colour {
     WHITE,
     PINK;
 
+    private final String key = name().toLowerCase(Locale.ROOT).replace('_', '-');
+
     private record Properties(String key, String british, String german, int rgb) {}
 
     private static final Map<String, Properties> TABLE =
@@ -37,7 +39,7 @@ public enum Colour {
 
     /** The short name used in files. */
     public String key() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return key;
     }
 
     /** The letters of BS AU 7. */

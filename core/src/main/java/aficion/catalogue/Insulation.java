@@ -15,6 +15,8 @@ public enum Insulation {
     XLPE125,
     PTFE200;
 
+    private final String key = name().toLowerCase(Locale.ROOT);
+
     private record Properties(String key, Celsius limit, double adiabaticConstant, Volts holds) {}
 
     private static final Map<String, Properties> TABLE =
@@ -31,7 +33,7 @@ public enum Insulation {
 
     /** The short name used in files. */
     public String key() {
-        return name().toLowerCase(Locale.ROOT);
+        return key;
     }
 
     /** The temperature the conductor may reach. */

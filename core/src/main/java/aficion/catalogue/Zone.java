@@ -20,6 +20,8 @@ public enum Zone {
     /** Where a wire bends with a door, a lid or the engine on its rubbers. */
     MOVING;
 
+    private final String key = name().toLowerCase(Locale.ROOT).replace('_', '-');
+
     private record Ambient(String key, Celsius ambient) {}
 
     private static final Map<String, Celsius> TABLE =
@@ -34,7 +36,7 @@ public enum Zone {
 
     /** The short name used in files. */
     public String key() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return key;
     }
 
     /** Whether spray comes there. */

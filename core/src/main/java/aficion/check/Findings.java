@@ -248,7 +248,7 @@ public final class Findings {
     /** What every rule finds, dangers first; remedies are proposed, not tried. */
     public static List<Finding> of(Assessment assessment) {
         return RULES.stream()
-                .flatMap(rule -> rule.check(assessment))
+                .flatMap(rule -> Rule.found(rule, assessment).stream())
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();
     }

@@ -66,11 +66,16 @@ public final class Names {
         }
     }
 
-    /** Asked for every terminal that is made, so without a pattern. */
+    /** Asked for every terminal that is made, so without a pattern and without a stream. */
     private static boolean isMadeOf(String text, IntPredicate sign) {
-        return !text.isEmpty()
-                && text.codePointCount(0, text.length()) <= LONGEST
-                && text.codePoints().allMatch(sign);
+        int signs = 0;
+        for (int at = 0; at < text.length(); at += Character.charCount(text.codePointAt(at))) {
+            signs++;
+            if (!sign.test(text.codePointAt(at))) {
+                return false;
+            }
+        }
+        return signs > 0 && signs <= LONGEST;
     }
 
     private static boolean isMarking(int sign) {

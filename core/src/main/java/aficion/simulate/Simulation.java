@@ -30,8 +30,6 @@ public final class Simulation {
     /** What has moved stays for so long at least: no field or armature follows faster. */
     private static final double REST = 0.005;
 
-    private static final int ASKED_EVERY = 256;
-
     private final Netlist netlist;
     private final Script script;
     private final Network network;
@@ -63,7 +61,7 @@ public final class Simulation {
      *
      * @param edge where in their bands the fuses lie
      * @param probes what to record
-     * @param goOn asked with the share done now and then; false ends it early
+     * @param goOn asked before every step with the share done; false ends it early
      */
     public static SimulationResult run(
             Netlist netlist,
@@ -159,10 +157,7 @@ public final class Simulation {
         recorder.record(0);
         double step = FIRST_STEP;
         double lasts = script.lasts().value();
-        for (int turn = 0; found && now < lasts - NO_TIME; turn++) {
-            if (turn % ASKED_EVERY == 0 && !goOn.test(now / lasts)) {
-                break;
-            }
+        while (found && now < lasts - NO_TIME && goOn.test(now / lasts)) {
             double moment = script.next(now + NO_TIME);
             double wanted = Math.min(step, nextEvent(moment) - now);
             double taken = Math.clamp(wanted, LEAST_STEP, MOST_STEP);

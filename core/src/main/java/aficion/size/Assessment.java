@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BinaryOperator;
+import java.util.function.Supplier;
 
 /**
  * All that is worked out of one design, once: its worst case, the sizing of every wire and the
@@ -31,6 +32,8 @@ import java.util.function.BinaryOperator;
  * @param sizings by wire, in the order of the design
  * @param guarding what guards what
  * @param bundles how warm each bundle gets at its worst
+ * @param own what follows from it and has been asked for
+ * @param lasting what follows from its parts and from where wires end, and has been asked for
  */
 public record Assessment(
         Design design,
@@ -38,7 +41,9 @@ public record Assessment(
         WorstCase worst,
         Map<WireId, WireSizing> sizings,
         Guards guarding,
-        List<Bundle> bundles) {
+        List<Bundle> bundles,
+        Once own,
+        Once lasting) {
 
     /** Works out everything, from every operating state; takes a while for a large design. */
     public static Assessment of(Design design) {
@@ -50,7 +55,9 @@ public record Assessment(
                 worst,
                 Sizing.of(design, worst),
                 Guards.in(design),
-                bundles(worst));
+                bundles(worst),
+                new Once(),
+                new Once());
     }
 
     /**
@@ -70,7 +77,22 @@ public record Assessment(
                 worst,
                 Sizing.of(next.design(), worst, this),
                 guarding,
-                bundles(worst));
+                bundles(worst),
+                new Once(),
+                lasting);
+    }
+
+    /** What follows from it, by a key that is asked for this alone. */
+    public <T> T once(Object key, Supplier<T> how) {
+        return own.of(key, how);
+    }
+
+    /**
+     * The same of what follows from its parts and from where its wires end alone: it stands however
+     * they are cut and laid.
+     */
+    public <T> T lasting(Object key, Supplier<T> how) {
+        return lasting.of(key, how);
     }
 
     /** The netlist of the design. */
@@ -121,7 +143,7 @@ public record Assessment(
         double whole = 1 / netlist().ohms(branch, when);
         double bare = 1 / Fault.DEAD_SHORT.value();
         var network = solver.network();
-        solver.arrive(when);
+        answers.demand(when).settled().ifPresentOrElse(solver::stand, () -> solver.arrive(when));
         double most = 0;
         for (boolean first : new boolean[] {true, false}) {
             network.disturb(branch, whole, first ? bare : 0, first ? 0 : bare);

@@ -14,9 +14,8 @@ import aficion.quantity.Volts;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Volts at every terminal and amps in every wire under one set of conditions, checked to add up.
@@ -270,14 +269,13 @@ public final class OperatingPoint {
      */
     public Optional<Ratio> light(PartId part, String pin) {
         var inside = netlist.inside(part);
-        return Stream.of(pin, "body")
-                .map(inside::get)
-                .filter(Objects::nonNull)
-                .flatMap(branch -> light(branch).stream())
-                .findFirst();
+        return light(inside.get(pin)).or(() -> light(inside.get("body")));
     }
 
-    private Optional<Ratio> light(int branch) {
+    private Optional<Ratio> light(@Nullable Integer branch) {
+        if (branch == null) {
+            return Optional.empty();
+        }
         if (switched.branches[branch] instanceof Branch.Filament filament) {
             double across = Math.abs(branchVolts(branch));
             return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));

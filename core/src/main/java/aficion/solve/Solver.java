@@ -147,8 +147,7 @@ public final class Solver {
      * there; empty where a coil would move, and where nothing is found that can be believed.
      */
     Optional<Outcome> demandNear(OperatingPoint near) {
-        network.stand(near);
-        holding.clear();
+        stand(near);
         return settle(false) == Rest.SETTLED && restless.isEmpty()
                 ? OperatingPoint.near(near, network).map(Outcome.Solved::new)
                 : Optional.empty();
@@ -193,6 +192,12 @@ public final class Solver {
                     network.pull(coil, true);
                     holding.set(coil, network.coil(coil).holds() > 0);
                 });
+    }
+
+    /** Puts everything where it is at a point of the same netlist, or one of other wires. */
+    public void stand(OperatingPoint point) {
+        network.stand(point);
+        holding.clear();
     }
 
     /** Moves everything until it rests, from where it stands; whether it could. */

@@ -2,6 +2,7 @@ package aficion.check.finding;
 
 import aficion.job.PartId;
 import aficion.size.Assessment;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -10,10 +11,15 @@ import java.util.stream.Stream;
 public interface Rule {
     Stream<Finding> check(Assessment assessment);
 
+    /** What a rule finds, worked out once. */
+    static List<Finding> found(Rule rule, Assessment assessment) {
+        return assessment.once(rule.getClass(), () -> rule.check(assessment).toList());
+    }
+
     /** The parts that those rules name: what else is wrong with them follows from that. */
     static Set<PartId> named(Assessment assessment, Rule... rules) {
         return Stream.of(rules)
-                .flatMap(rule -> rule.check(assessment))
+                .flatMap(rule -> found(rule, assessment).stream())
                 .flatMap(finding -> finding.subject().named().stream())
                 .collect(Collectors.toSet());
     }

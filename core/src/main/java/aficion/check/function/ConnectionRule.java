@@ -26,11 +26,17 @@ import java.util.stream.Stream;
 public final class ConnectionRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var design = assessment.design();
+        return assessment
+                .lasting(ConnectionRule.class, () -> found(assessment.netlist()).toList())
+                .stream();
+    }
+
+    private static Stream<Finding> found(Netlist netlist) {
+        var design = netlist.design();
         var loose = design.parts().stream().flatMap(part -> loose(design, part)).toList();
         return Stream.concat(
                 loose.stream().map(terminal -> finding(design, terminal)),
-                new Ways(assessment.netlist(), loose).missing());
+                new Ways(netlist, loose).missing());
     }
 
     private static Stream<Terminal> loose(Design design, Part part) {

@@ -2,6 +2,7 @@ package aficion.check.function;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
+import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
 import aficion.job.LoadKind;
 import aficion.job.Part;
@@ -12,8 +13,6 @@ import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -26,25 +25,30 @@ import java.util.stream.Stream;
 public final class HeldKeyRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment.netlist().controls().key().stream()
-                .flatMap(key -> {
-                    Map<String, List<PartId>> held =
-                            Wants.of(assessment.design()).stream()
-                                    .filter(want -> isForTheRoad(want.part()))
-                                    .flatMap(want -> held(assessment, key, want).stream())
-                                    .collect(
-                                            Collectors.groupingBy(
-                                                    Held::position,
-                                                    LinkedHashMap::new,
-                                                    Collectors.mapping(
-                                                            Held::part, Collectors.toList())));
-                    return held.entrySet().stream()
-                            .map(each ->
-                                    new PathFinding.OnlyWhileHeld(
-                                            each.getValue().getFirst(),
-                                            each.getKey(),
-                                            each.getValue().stream().distinct().toList()));
-                });
+        var key = assessment.netlist().controls().key();
+        var sight = Wants.sight(assessment);
+        var quiet = Quiet.of(assessment);
+        if (key.isEmpty() || quiet.knows(HeldKeyRule.class, sight)) {
+            return Stream.empty();
+        }
+        var held =
+                Wants.of(assessment).stream()
+                        .filter(want -> isForTheRoad(want.part()))
+                        .flatMap(want -> held(assessment, key.get(), want).stream())
+                        .collect(
+                                Collectors.groupingBy(
+                                        Held::position,
+                                        LinkedHashMap::new,
+                                        Collectors.mapping(Held::part, Collectors.toList())));
+        if (held.isEmpty()) {
+            quiet.note(HeldKeyRule.class, sight);
+        }
+        return held.entrySet().stream()
+                .map(each ->
+                        new PathFinding.OnlyWhileHeld(
+                                each.getValue().getFirst(),
+                                each.getKey(),
+                                each.getValue().stream().distinct().toList()));
     }
 
     /** What works only while the key is held there. */

@@ -2,6 +2,7 @@ package aficion.check.function;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
+import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
 import aficion.check.polarity.PolarityRule;
 import aficion.check.polarity.VoltageRule;
@@ -35,8 +36,13 @@ public final class IdlePositionRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
+        var sight = sight(assessment);
+        if (Quiet.of(assessment).knows(IdlePositionRule.class, sight)) {
+            return Stream.empty();
+        }
         var idle = idle(assessment);
         if (idle.isEmpty()) {
+            Quiet.of(assessment).note(IdlePositionRule.class, sight);
             return Stream.empty();
         }
         var otherwise =
@@ -65,6 +71,30 @@ public final class IdlePositionRule implements Rule {
                     .flatMap(contact -> Stream.of(contact.one(), contact.other()))
                     .flatMap(pin -> Netlist.joined(design, part.terminal(pin)).stream());
         }
+    }
+
+    /** In which states something flows through the contacts of which switches. */
+    private static Object sight(Assessment assessment) {
+        int[] contacts =
+                assessment.design().parts().stream()
+                        .filter(part -> part.kind() instanceof ControlKind.Switch)
+                        .flatMap(part -> assessment.netlist().inside(part.id()).values().stream())
+                        .mapToInt(branch -> branch)
+                        .toArray();
+        return Quiet.sight(
+                assessment,
+                contacts.length,
+                (point, answers, from) -> {
+                    for (int i = 0; i < contacts.length; i++) {
+                        if (flows(point, contacts[i])) {
+                            answers.set(from + i);
+                        }
+                    }
+                });
+    }
+
+    private static boolean flows(OperatingPoint point, int contact) {
+        return Math.abs(point.branchAmps(contact)) > FLOWS;
     }
 
     private static List<Idle> idle(Assessment assessment) {
@@ -97,9 +127,7 @@ public final class IdlePositionRule implements Rule {
                 && points.stream()
                         .filter(taken)
                         .noneMatch(point ->
-                                contacts.stream()
-                                        .anyMatch(contact ->
-                                                Math.abs(point.branchAmps(contact)) > FLOWS));
+                                contacts.stream().anyMatch(contact -> flows(point, contact)));
     }
 
     /** The switches of a control, with what each joins in a position. */
@@ -147,7 +175,7 @@ public final class IdlePositionRule implements Rule {
                         design.parts().stream()
                                 .filter(part -> part.kind().hasPoles())
                                 .flatMap(part -> part.terminals().stream()),
-                        Wants.of(design).stream()
+                        Wants.of(assessment).stream()
                                 .flatMap(want -> Stream.of(want.feedEnd(), want.backEnd())))
                 .forEach(end -> ends.set(assessment.netlist().node(end)));
         return ends;

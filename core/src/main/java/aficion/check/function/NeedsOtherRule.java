@@ -29,7 +29,7 @@ public final class NeedsOtherRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return Wants.of(assessment.design()).stream()
+        return Wants.of(assessment).stream()
                 .filter(want -> stops(want) || runs(want) || reads(want))
                 .flatMap(want -> found(assessment, want).stream());
     }

@@ -3,6 +3,7 @@ package aficion.check.function;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Lack;
+import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
 import aficion.check.finding.Subject;
 import aficion.check.polarity.PolarityRule;
@@ -48,8 +49,13 @@ public final class NeverWorksRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
+        var sight = sight(assessment);
+        if (Quiet.of(assessment).knows(NeverWorksRule.class, sight)) {
+            return Stream.empty();
+        }
         var dead = dead(assessment);
         if (dead.isEmpty()) {
+            Quiet.of(assessment).note(NeverWorksRule.class, sight);
             return Stream.empty();
         }
         var exchanged = exchanged(assessment, dead);
@@ -65,20 +71,31 @@ public final class NeverWorksRule implements Rule {
                         .map(want -> found(assessment, want)));
     }
 
+    /** What ever gets what it wants, and what is found otherwise. */
+    private static Object sight(Assessment assessment) {
+        return List.of(
+                Wants.of(assessment).stream().map(want -> want.met(assessment)).toList(),
+                otherwise(assessment).map(Finding::subject).toList());
+    }
+
+    private static Stream<Finding> otherwise(Assessment assessment) {
+        return Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
+                .flatMap(rule -> Rule.found(rule, assessment).stream());
+    }
+
     /** What never gets what it wants and is not found otherwise, by part. */
     private static Map<PartId, Wants> dead(Assessment assessment) {
         var design = assessment.design();
         var otherwise = new HashSet<PartId>();
         var waiting = new HashSet<PartId>();
-        Stream.of(new ConnectionRule(), new VoltageRule(), new PolarityRule())
-                .flatMap(rule -> rule.check(assessment))
+        otherwise(assessment)
                 .forEach(finding -> {
                     finding.subject().named().ifPresent(otherwise::add);
                     waitingCoil(finding.subject()).ifPresent(waiting::add);
                 });
         var dead = new LinkedHashMap<PartId, Wants>();
         if (design.parts().stream().anyMatch(part -> part.kind().hasPoles())) {
-            Wants.of(design).stream()
+            Wants.of(assessment).stream()
                     .filter(want -> !otherwise.contains(want.part().id()))
                     .filter(want -> !want.met(assessment))
                     .filter(want -> !hangsOn(assessment, want, otherwise))

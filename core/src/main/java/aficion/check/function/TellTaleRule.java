@@ -3,6 +3,7 @@ package aficion.check.function;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Tale;
+import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
 import aficion.job.Design;
 import aficion.job.LoadKind;
@@ -16,6 +17,7 @@ import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
 import aficion.verb.OtherSide.Side;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -39,15 +41,49 @@ public final class TellTaleRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return Wants.of(assessment.design()).stream()
-                .filter(want ->
-                        want.part().kind() instanceof LoadKind.WarningLamp
-                                || want.part().kind() instanceof LoadKind.LedLamp)
+        var sight = sight(assessment);
+        if (Quiet.of(assessment).knows(TellTaleRule.class, sight)) {
+            return Stream.empty();
+        }
+        var found = found(assessment).toList();
+        if (found.isEmpty()) {
+            Quiet.of(assessment).note(TellTaleRule.class, sight);
+        }
+        return found.stream();
+    }
+
+    /** What gets what it wants in which states, and what else its lamps are held against. */
+    private static Object sight(Assessment assessment) {
+        var telling = Wants.of(assessment).stream().filter(TellTaleRule::tells).toList();
+        return List.of(
+                Wants.sight(assessment),
+                telling.stream().map(want -> want.met(assessment)).toList(),
+                telling.stream()
+                        .filter(want -> TELLING.getFirst().isNamed(want.part()))
+                        .map(want -> dippedWith(assessment, want).isPresent())
+                        .toList(),
+                assessment.worst().bases().stream()
+                        .map(base ->
+                                List.of(
+                                        base.conditions(),
+                                        Supply.of(base).charges(),
+                                        telling.stream().map(want -> want.metIn(base)).toList()))
+                        .toList());
+    }
+
+    private static Stream<Finding> found(Assessment assessment) {
+        return Wants.of(assessment).stream()
+                .filter(TellTaleRule::tells)
                 .flatMap(want ->
                         TELLING.stream()
                                 .filter(telling -> telling.isNamed(want.part()))
                                 .limit(1)
                                 .flatMap(telling -> telling.asked.apply(assessment, want)));
+    }
+
+    private static boolean tells(Wants want) {
+        return want.part().kind() instanceof LoadKind.WarningLamp
+                || want.part().kind() instanceof LoadKind.LedLamp;
     }
 
     /** What lamps of a name are asked. */
@@ -62,13 +98,19 @@ public final class TellTaleRule implements Rule {
     }
 
     private static Stream<Finding> ofBeam(Assessment assessment, Wants want) {
+        return dippedWith(assessment, want)
+                .map(point -> wrong(want, Tale.MAIN_BEAM, point, moved(assessment, want)))
+                .stream();
+    }
+
+    /** A state in which it is lit while dip beam is and main beam is not. */
+    private static Optional<OperatingPoint> dippedWith(Assessment assessment, Wants want) {
         var dip = having(assessment.design(), DIP);
         var main = having(assessment.design(), MAIN);
         return assessment.worst().points().stream()
                 .filter(want::metIn)
                 .filter(point -> isLit(point, dip, DIP) && !isLit(point, main, MAIN))
-                .limit(1)
-                .map(point -> wrong(want, Tale.MAIN_BEAM, point, moved(assessment, want)));
+                .findFirst();
     }
 
     private static Stream<Finding> ofSide(Assessment assessment, Wants want) {
@@ -86,7 +128,7 @@ public final class TellTaleRule implements Rule {
     }
 
     private static List<Wants> lamps(Assessment assessment, String pin) {
-        return Wants.of(assessment.design()).stream()
+        return Wants.of(assessment).stream()
                 .filter(each -> each.part().kind() instanceof LoadKind.Lamp)
                 .filter(each -> each.role().equals(pin))
                 .toList();

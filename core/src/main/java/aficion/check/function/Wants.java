@@ -1,5 +1,6 @@
 package aficion.check.function;
 
+import aficion.check.finding.Quiet;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.GuardKind;
@@ -8,6 +9,7 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
+import aficion.netlist.Branch;
 import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
@@ -31,6 +33,11 @@ public record Wants(Part part, String role, double volts, String feed, String ba
     private static final double COIL_AT_BOX = 0.02;
 
     /** What the parts of a design want, those without a wire at their feed left out. */
+    public static List<Wants> of(Assessment assessment) {
+        return assessment.lasting(Wants.class, () -> of(assessment.design()));
+    }
+
+    /** The same of a design of which no more is known. */
     public static List<Wants> of(Design design) {
         return design.parts().stream()
                 .flatMap(part -> of(design, part))
@@ -132,6 +139,34 @@ public record Wants(Part part, String role, double volts, String feed, String ba
     public boolean metIn(OperatingPoint point) {
         var branch = point.netlist().inside(part.id()).get(role);
         return branch != null && Math.abs(point.branchVolts(branch)) >= volts;
+    }
+
+    /** What a rule sees that asks which parts get what they want in which states. */
+    static Object sight(Assessment assessment) {
+        return assessment.once(Wants.class, () -> seen(assessment));
+    }
+
+    private static Object seen(Assessment assessment) {
+        var netlist = assessment.netlist();
+        var wants = of(assessment);
+        int[] branches = wants.stream().mapToInt(want -> want.branch(netlist)).toArray();
+        double[] least = wants.stream().mapToDouble(Wants::volts).toArray();
+        return Quiet.sight(
+                assessment,
+                branches.length,
+                (point, answers, from) -> {
+                    for (int i = 0; i < branches.length; i++) {
+                        int branch = branches[i];
+                        if (branch != Branch.NONE
+                                && Math.abs(point.branchVolts(branch)) >= least[i]) {
+                            answers.set(from + i);
+                        }
+                    }
+                });
+    }
+
+    private int branch(Netlist netlist) {
+        return netlist.inside(part.id()).getOrDefault(role, Branch.NONE);
     }
 
     Terminal feedEnd() {

@@ -40,7 +40,7 @@ public final class WindRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var solver = assessment.answers().solver();
-        var wants = Wants.of(assessment.design());
+        var wants = Wants.of(assessment);
         return assessment.design().parts().stream()
                 .filter(part -> part.zone().meetsWind() && part.kind().hasMagnet())
                 .flatMap(part -> {

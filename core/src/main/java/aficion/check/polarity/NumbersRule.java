@@ -2,6 +2,7 @@ package aficion.check.polarity;
 
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
+import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
 import aficion.check.polarity.Workings.Sink;
 import aficion.job.ControlKind;
@@ -15,6 +16,7 @@ import aficion.size.Assessment;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,16 +32,34 @@ public final class NumbersRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var trial = new Trial(assessment, assessment.design(), Workings.of(assessment));
-        return assessment.design().parts().stream().flatMap(trial::found);
+        var sight = Workings.sight(assessment);
+        if (Quiet.of(assessment).knows(NumbersRule.class, sight)) {
+            return Stream.empty();
+        }
+        var trial =
+                new Trial(
+                        assessment,
+                        assessment.design(),
+                        Workings.of(assessment),
+                        new AtomicBoolean());
+        var found = assessment.design().parts().stream().flatMap(trial::found).toList();
+        if (found.isEmpty() && !trial.doubts.get()) {
+            Quiet.of(assessment).note(NumbersRule.class, sight);
+        }
+        return found.stream();
     }
 
     private static List<String> telling(List<String> pins) {
         return pins.stream().filter(Workings::tells).toList();
     }
 
-    /** What is asked of the parts of a design, by what works in it. */
-    private record Trial(Assessment assessment, Design design, Workings workings) {
+    /**
+     * What is asked of the parts of a design, by what works in it.
+     *
+     * @param doubts whether two are exchanged whose exchange does not put all right
+     */
+    private record Trial(
+            Assessment assessment, Design design, Workings workings, AtomicBoolean doubts) {
 
         Stream<Finding> found(Part part) {
             if (part.kind() instanceof ControlKind.Switch hand) {
@@ -117,10 +137,13 @@ public final class NumbersRule implements Rule {
 
         /** Whether all is as its numbers say once the two leads are exchanged. */
         private boolean isPutRight(Part part, Exchanges.Pair pair) {
-            return Exchanges.feeds(design, part, pair.one(), pair.other()).stream()
-                    .map(edit -> Workings.of(assessment.after(edit.apply(design))))
-                    .map(after -> after.tally(pair.one(), pair.other()))
-                    .anyMatch(tally -> tally.own() > 0 && tally.other() == 0);
+            boolean right =
+                    Exchanges.feeds(design, part, pair.one(), pair.other()).stream()
+                            .map(edit -> Workings.of(assessment.after(edit.apply(design))))
+                            .map(after -> after.tally(pair.one(), pair.other()))
+                            .anyMatch(tally -> tally.own() > 0 && tally.other() == 0);
+            doubts.compareAndSet(false, !right);
+            return right;
         }
 
         /** Whether one part alone has both numbers, and no other has either. */

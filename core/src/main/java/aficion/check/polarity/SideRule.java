@@ -27,7 +27,12 @@ public final class SideRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var design = assessment.design();
+        return assessment
+                .lasting(SideRule.class, () -> found(assessment.design()).toList())
+                .stream();
+    }
+
+    private static Stream<Finding> found(Design design) {
         var crossed =
                 design.parts().stream()
                         .flatMap(SideRule::feeds)

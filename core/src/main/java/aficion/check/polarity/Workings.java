@@ -1,5 +1,6 @@
 package aficion.check.polarity;
 
+import aficion.check.finding.Quiet;
 import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.Design;
@@ -77,18 +78,44 @@ final class Workings {
         return NUMBERS.contains(number);
     }
 
+    /** All that its answers follow from beside the parts. */
+    static Object sight(Assessment assessment) {
+        double least = least(assessment.design());
+        var ends =
+                sinks(assessment.design()).stream()
+                        .map(sink -> ends(assessment.netlist(), sink))
+                        .toList();
+        return Quiet.sight(
+                assessment,
+                ends.size(),
+                (point, answers, from) -> {
+                    for (int i = 0; i < ends.size(); i++) {
+                        if (ends.get(i).isFed(point, least)) {
+                            answers.set(from + i);
+                        }
+                    }
+                });
+    }
+
+    private static double least(Design design) {
+        return WORKS * design.vehicle().system().value();
+    }
+
+    private static List<Sink> sinks(Design design) {
+        return design.parts().stream()
+                .flatMap(part -> sinks(part).map(pin -> new Sink(part, pin)))
+                .toList();
+    }
+
     /** The workings of a design in every state that could be solved, from its battery. */
     static Workings of(Assessment assessment) {
-        var sinks =
-                assessment.design().parts().stream()
-                        .flatMap(part -> sinks(part).map(pin -> new Sink(part, pin)))
-                        .toList();
+        var sinks = sinks(assessment.design());
         if (sinks.isEmpty()) {
             return new Workings(List.of(), List.of(), Map.of());
         }
         var closing = closing(assessment.design());
         var controls = assessment.netlist().controls();
-        double least = WORKS * assessment.design().vehicle().system().value();
+        double least = least(assessment.design());
         var ends = sinks.stream().map(sink -> ends(assessment.netlist(), sink)).toList();
         var states =
                 assessment.worst().points().stream()
@@ -174,7 +201,11 @@ final class Workings {
     }
 
     /** The nodes between which a sink sees its volts; from its terminal to earth where unknown. */
-    private record Ends(int one, int other) {}
+    private record Ends(int one, int other) {
+        boolean isFed(OperatingPoint point, double least) {
+            return Math.abs(point.nodeVolts(one) - point.nodeVolts(other)) > least;
+        }
+    }
 
     private static Ends ends(Netlist netlist, Sink sink) {
         var branch = netlist.inside(sink.part.id()).get(sink.number);
@@ -186,9 +217,7 @@ final class Workings {
     private static BitSet working(OperatingPoint point, List<Ends> sinks, double least) {
         var working = new BitSet();
         for (int i = 0; i < sinks.size(); i++) {
-            var ends = sinks.get(i);
-            double volts = point.nodeVolts(ends.one) - point.nodeVolts(ends.other);
-            working.set(i, Math.abs(volts) > least);
+            working.set(i, sinks.get(i).isFed(point, least));
         }
         return working;
     }

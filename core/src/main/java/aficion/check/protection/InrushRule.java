@@ -103,13 +103,14 @@ public final class InrushRule implements Rule {
     }
 
     private static Stream<SimulationEvent.Opened> opened(Network network, Conditions state) {
+        var ebb = new Ebb(network);
         var result =
                 Simulation.run(
                         network,
                         Script.of(Conditions.REST, state, RUSH),
                         TimeBand.Edge.FASTEST,
                         List.of(),
-                        _ -> true);
+                        _ -> !ebb.isOver());
         return result.events().stream()
                 .flatMap(event ->
                         event instanceof SimulationEvent.Opened opened

@@ -21,6 +21,10 @@ public final class SelectivityRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
+        return assessment.lasting(SelectivityRule.class, () -> found(assessment).toList()).stream();
+    }
+
+    private static Stream<Finding> found(Assessment assessment) {
         var before = feeding(assessment);
         return assessment.design().parts().stream()
                 .flatMap(part ->

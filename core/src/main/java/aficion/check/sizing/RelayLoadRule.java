@@ -30,23 +30,21 @@ public final class RelayLoadRule implements Rule {
     private static long stopped(Assessment assessment, Part relay, OperatingPoint point) {
         var netlist = assessment.netlist();
         int contact = netlist.inside(relay.id()).get("30-87");
-        if (!point.conducts(contact)) {
+        var running =
+                assessment.design().parts().stream()
+                        .filter(part -> runs(assessment, part, point::branchAmps))
+                        .toList();
+        if (!point.conducts(contact) || running.size() < 2) {
             return 0;
         }
         var solver = assessment.answers().solver();
-        solver.arrive(point.conditions());
-        if (!solver.movesCoils()) {
-            return 0;
-        }
+        solver.stand(point);
         var network = solver.network();
         network.disturb(contact, 0, 0, 0);
         if (!network.solve()) {
             return 0;
         }
-        return assessment.design().parts().stream()
-                .filter(part -> runs(assessment, part, point::branchAmps))
-                .filter(part -> !runs(assessment, part, network::amps))
-                .count();
+        return running.stream().filter(part -> !runs(assessment, part, network::amps)).count();
     }
 
     private static boolean runs(Assessment assessment, Part part, IntToDoubleFunction amps) {

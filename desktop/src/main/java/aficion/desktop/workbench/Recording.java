@@ -8,9 +8,12 @@ import javafx.application.Platform;
 
 /** A recording on its way: how far it is, and that it can be ended early. */
 public final class Recording {
+    private static final double MORE = 0.005;
+
     private final DoubleConsumer progress;
     private final Consumer<Optional<SimulationResult>> then;
     private volatile boolean ended;
+    private double told = -1;
 
     /**
      * @param progress told the share that is done, on the application thread
@@ -27,8 +30,12 @@ public final class Recording {
         ended = true;
     }
 
+    /** Tells the share that is done, where it is more than was told last; whether to go on. */
     boolean goOn(double share) {
-        Platform.runLater(() -> progress.accept(share));
+        if (share >= told + MORE) {
+            told = share;
+            Platform.runLater(() -> progress.accept(share));
+        }
         return !ended;
     }
 

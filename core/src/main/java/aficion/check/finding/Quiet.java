@@ -1,0 +1,70 @@
+package aficion.check.finding;
+
+import aficion.netlist.Conditions;
+import aficion.size.Assessment;
+import aficion.solve.OperatingPoint;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * What rules looked at when there was nothing to be found: as long as wires end where they do and a
+ * rule sees the same, there is nothing again, however wires are cut and laid.
+ */
+public final class Quiet {
+    private final Map<Class<?>, Object> seen = new ConcurrentHashMap<>();
+    private volatile List<Conditions> states = List.of();
+
+    /** That of an assessment and of all that becomes of it by other sizes. */
+    public static Quiet of(Assessment assessment) {
+        return assessment.lasting(Quiet.class, Quiet::new);
+    }
+
+    /** Whether a rule saw just this when there was nothing to be found. */
+    public boolean knows(Class<? extends Rule> rule, Object sight) {
+        return sight.equals(seen.get(rule));
+    }
+
+    /** Notes what a rule saw when there was nothing to be found, whatever else there was. */
+    public void note(Class<? extends Rule> rule, Object sight) {
+        seen.put(rule, sight);
+    }
+
+    /** What is asked of a state. */
+    public interface Asked {
+        /** Sets, from a number on, that of each thing which is so in it. */
+        void answer(OperatingPoint point, BitSet answers, int from);
+    }
+
+    /** The states that are asked, the same list as long as they are the same. */
+    private List<Conditions> states(List<OperatingPoint> points) {
+        var known = states;
+        boolean same = known.size() == points.size();
+        for (int i = 0; same && i < known.size(); i++) {
+            same = known.get(i).equals(points.get(i).conditions());
+        }
+        if (!same) {
+            known = points.stream().map(OperatingPoint::conditions).toList();
+            states = known;
+        }
+        return known;
+    }
+
+    /** What was asked of some states, and the answers. */
+    private record Sight(List<Conditions> states, BitSet answers) {}
+
+    /**
+     * So many things, asked of every state that could be solved; the same where all answers are.
+     */
+    public static Object sight(Assessment assessment, int things, Asked asked) {
+        var points = assessment.worst().points();
+        var answers = new BitSet(points.size() * things);
+        int from = 0;
+        for (var point : points) {
+            asked.answer(point, answers, from);
+            from += things;
+        }
+        return new Sight(of(assessment).states(points), answers);
+    }
+}
