@@ -32,6 +32,9 @@ public final class Answers {
     private final Map<Conditions, Answer> demands = new HashMap<>();
     private final Map<Conditions, Answer> solutions = new HashMap<>();
 
+    /** What has been found from where it was, by what is live in it. */
+    private final Map<Live, OperatingPoint> found = new HashMap<>();
+
     /**
      * @param track what happened on the way to the outcome
      * @param changed by how much volts may have changed since that way was gone, volts
@@ -144,10 +147,30 @@ public final class Answers {
     private Optional<Answer> again(Answer before) {
         return before.near()
                 .flatMap(near -> {
+                    var live = near.live();
+                    return live.flatMap(each -> like(before, near, each))
+                            .or(() -> near(before, near, live));
+                });
+    }
+
+    /** What has been found already where the same is live. */
+    private Optional<Answer> like(Answer before, OperatingPoint near, Live live) {
+        return Optional.ofNullable(found.get(live))
+                .flatMap(known -> OperatingPoint.like(known, near, live))
+                .map(point -> {
                     var track = new Track(before.track);
-                    solver.note(track);
-                    return solver.demandNear(near)
-                            .map(found -> new Answer(found, track, before.changed, 0));
+                    track.note(point);
+                    return new Answer(new Outcome.Solved(point), track, before.changed, 0);
+                });
+    }
+
+    private Optional<Answer> near(Answer before, OperatingPoint near, Optional<Live> live) {
+        var track = new Track(before.track);
+        solver.note(track);
+        return solver.demandNear(near)
+                .map(point -> {
+                    live.ifPresent(each -> found.put(each, point));
+                    return new Answer(new Outcome.Solved(point), track, before.changed, 0);
                 });
     }
 }

@@ -16,6 +16,11 @@ public final class Islands {
         parent = same.parent.clone();
     }
 
+    /** The number of nodes. */
+    int size() {
+        return parent.length;
+    }
+
     /** Parts every node from every other. */
     void part() {
         for (int node = 0; node < parent.length; node++) {

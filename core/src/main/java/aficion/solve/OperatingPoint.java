@@ -44,6 +44,9 @@ public final class OperatingPoint {
         private final boolean[] conducting;
         private final boolean[] floating;
 
+        /** What is live in it, once it has been asked for. */
+        private volatile @Nullable Optional<Live> live;
+
         private Switched(Network network) {
             int size = network.netlist().size();
             branches = new Branch[size];
@@ -121,6 +124,42 @@ public final class OperatingPoint {
     /** The same of other wires, where nothing has moved since another point; empty without it. */
     static Optional<OperatingPoint> near(OperatingPoint point, Network network) {
         return new OperatingPoint(point.conditions, network, point.switched).checked().settled();
+    }
+
+    /**
+     * The same as one of other wires, which it shares all that is live with, where nothing has
+     * moved since another point; empty where it is not believed.
+     */
+    static Optional<OperatingPoint> like(OperatingPoint found, OperatingPoint near, Live live) {
+        return new OperatingPoint(found, near, live).checked().settled();
+    }
+
+    private OperatingPoint(OperatingPoint found, OperatingPoint near, Live live) {
+        this.netlist = found.netlist;
+        this.conditions = near.conditions;
+        this.switched = near.switched;
+        this.amps = new double[found.amps.length];
+        this.settled = near.settled.clone();
+        for (int i = 0; i < amps.length; i++) {
+            if (live.carries(i)) {
+                amps[i] = found.amps[i];
+                settled[i] = found.settled[i];
+            }
+        }
+        this.volts = new double[found.volts.length];
+        for (int node = 1; node < volts.length; node++) {
+            volts[node] = live.volts(node, found.volts);
+        }
+    }
+
+    /** What is live as everything is and has moved; empty where that does not tell what flows. */
+    Optional<Live> live() {
+        var known = switched.live;
+        if (known == null) {
+            known = Live.of(netlist, conditions.air(), switched.branches, switched.conducting);
+            switched.live = known;
+        }
+        return known;
     }
 
     private Outcome checked() {
@@ -269,13 +308,13 @@ public final class OperatingPoint {
      */
     public Optional<Ratio> light(PartId part, String pin) {
         var inside = netlist.inside(part);
-        return light(inside.get(pin)).or(() -> light(inside.get("body")));
+        return Optional.ofNullable(inside.get(pin))
+                .flatMap(this::light)
+                .or(() -> Optional.ofNullable(inside.get("body")).flatMap(this::light));
     }
 
-    private Optional<Ratio> light(@Nullable Integer branch) {
-        if (branch == null) {
-            return Optional.empty();
-        }
+    /** The same of one branch; empty where it gives no light. */
+    public Optional<Ratio> light(int branch) {
         if (switched.branches[branch] instanceof Branch.Filament filament) {
             double across = Math.abs(branchVolts(branch));
             return Optional.of(new Ratio(Math.pow(across / filament.ratedVolts(), LIGHT_POWER)));

@@ -146,10 +146,10 @@ public final class Solver {
      * The demand under the conditions of a point that was found for wires a little otherwise, from
      * there; empty where a coil would move, and where nothing is found that can be believed.
      */
-    Optional<Outcome> demandNear(OperatingPoint near) {
+    Optional<OperatingPoint> demandNear(OperatingPoint near) {
         stand(near);
         return settle(false) == Rest.SETTLED && restless.isEmpty()
-                ? OperatingPoint.near(near, network).map(Outcome.Solved::new)
+                ? OperatingPoint.near(near, network)
                 : Optional.empty();
     }
 

@@ -27,6 +27,13 @@ final class Track {
         }
     }
 
+    /** Notes what the wires carry at a point that was not gone to. */
+    void note(OperatingPoint point) {
+        for (int i = 0; i < most.length; i++) {
+            most[i] = Math.max(most[i], (float) Math.abs(point.branchAmps(i)));
+        }
+    }
+
     /** By how much volts may change at least before some coil moves otherwise. */
     double margin() {
         return margin;

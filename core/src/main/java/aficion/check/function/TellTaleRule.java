@@ -5,12 +5,12 @@ import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Tale;
 import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
-import aficion.job.Design;
 import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
 import aficion.job.edit.WireEdit;
 import aficion.netlist.Controls;
+import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.size.Supply;
@@ -105,11 +105,12 @@ public final class TellTaleRule implements Rule {
 
     /** A state in which it is lit while dip beam is and main beam is not. */
     private static Optional<OperatingPoint> dippedWith(Assessment assessment, Wants want) {
-        var dip = having(assessment.design(), DIP);
-        var main = having(assessment.design(), MAIN);
+        int[] dip = filaments(assessment.netlist(), DIP);
+        int[] main = filaments(assessment.netlist(), MAIN);
+        int lamp = want.branch(assessment.netlist());
         return assessment.worst().points().stream()
-                .filter(want::metIn)
-                .filter(point -> isLit(point, dip, DIP) && !isLit(point, main, MAIN))
+                .filter(point -> want.metBy(point, lamp))
+                .filter(point -> isAnyLit(point, dip) && !isAnyLit(point, main))
                 .findFirst();
     }
 
@@ -181,19 +182,22 @@ public final class TellTaleRule implements Rule {
         return new PathFinding.TellsWrongly(want.part().id(), tale, point.conditions(), remedies);
     }
 
-    /** The lamps that have a filament of a number. */
-    private static List<Part> having(Design design, String number) {
-        return design.parts().stream()
+    /** The filaments of a number in lamps, by their branches. */
+    private static int[] filaments(Netlist netlist, String number) {
+        return netlist.design().parts().stream()
                 .filter(part -> part.kind() instanceof LoadKind.Lamp)
-                .filter(part -> part.kind().lightPins().contains(number))
-                .toList();
+                .flatMap(part -> Stream.ofNullable(netlist.inside(part.id()).get(number)))
+                .mapToInt(branch -> branch)
+                .toArray();
     }
 
-    /** Whether the filament of a number is lit in some lamp. */
-    private static boolean isLit(OperatingPoint point, List<Part> lamps, String number) {
-        return lamps.stream()
-                .flatMap(part -> point.light(part.id(), number).stream())
-                .anyMatch(light -> light.value() > LIT);
+    private static boolean isAnyLit(OperatingPoint point, int[] filaments) {
+        for (int branch : filaments) {
+            if (point.light(branch).filter(light -> light.value() > LIT).isPresent()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Its feed, led to main beam of the switch that it comes from. */

@@ -137,8 +137,12 @@ public record Wants(Part part, String role, double volts, String feed, String ba
 
     /** Whether it gets it in a state. */
     public boolean metIn(OperatingPoint point) {
-        var branch = point.netlist().inside(part.id()).get(role);
-        return branch != null && Math.abs(point.branchVolts(branch)) >= volts;
+        return metBy(point, branch(point.netlist()));
+    }
+
+    /** The same, where it is known which branch is asked, or that there is none. */
+    boolean metBy(OperatingPoint point, int branch) {
+        return branch != Branch.NONE && Math.abs(point.branchVolts(branch)) >= volts;
     }
 
     /** What a rule sees that asks which parts get what they want in which states. */
@@ -150,22 +154,20 @@ public record Wants(Part part, String role, double volts, String feed, String ba
         var netlist = assessment.netlist();
         var wants = of(assessment);
         int[] branches = wants.stream().mapToInt(want -> want.branch(netlist)).toArray();
-        double[] least = wants.stream().mapToDouble(Wants::volts).toArray();
         return Quiet.sight(
                 assessment,
                 branches.length,
                 (point, answers, from) -> {
                     for (int i = 0; i < branches.length; i++) {
-                        int branch = branches[i];
-                        if (branch != Branch.NONE
-                                && Math.abs(point.branchVolts(branch)) >= least[i]) {
+                        if (wants.get(i).metBy(point, branches[i])) {
                             answers.set(from + i);
                         }
                     }
                 });
     }
 
-    private int branch(Netlist netlist) {
+    /** The branch that is asked; {@link Branch#NONE} where there is none. */
+    int branch(Netlist netlist) {
         return netlist.inside(part.id()).getOrDefault(role, Branch.NONE);
     }
 
