@@ -283,7 +283,7 @@ public final class WorstCase {
         if (asked.isAtRest && !point.holdsForAWhile()) {
             rest.take(point);
         }
-        for (int branch = 0; branch < leastVolts.length; branch++) {
+        for (int branch = netlist.wires(); branch < leastVolts.length; branch++) {
             double volts = point.branchVolts(branch);
             leastVolts[branch] = Math.min(leastVolts[branch], volts);
             mostVolts[branch] = Math.max(mostVolts[branch], volts);
@@ -515,7 +515,7 @@ public final class WorstCase {
         return Optional.ofNullable(netlist.inside(part).get(role)).map(this::volts);
     }
 
-    /** What volts a branch sees, over all states. */
+    /** What volts a branch inside a part sees, over all states. */
     public Span volts(int branch) {
         return new Span(new Volts(leastVolts[branch]), new Volts(mostVolts[branch]));
     }

@@ -8,7 +8,6 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.PartId;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
 import aficion.netlist.Controls.Control;
 import aficion.netlist.OperatingStates;
 import aficion.quantity.Ratio;
@@ -94,7 +93,7 @@ public final class GaugeRule implements Rule {
                 .flatMap(state -> {
                     var loads = new ArrayList<Control>();
                     var quiet = state;
-                    for (var control : Controls.of(assessment.design()).controls()) {
+                    for (var control : assessment.netlist().controls().controls()) {
                         var without = quiet.with(control.name(), control.rest());
                         if (control.action() != Action.KEY
                                 && !assessment.design().isMain(control.name())

@@ -54,6 +54,27 @@ public final class Quiet {
     /** What was asked of some states, and the answers. */
     private record Sight(List<Conditions> states, BitSet answers) {}
 
+    /** Two nodes, and the volts between them from which something is so. */
+    public record Across(int one, int other, double least) {}
+
+    /** Between which nodes there are so many volts in which states. */
+    public static Object volts(Assessment assessment, List<Across> asked) {
+        int[] one = asked.stream().mapToInt(Across::one).toArray();
+        int[] other = asked.stream().mapToInt(Across::other).toArray();
+        double[] least = asked.stream().mapToDouble(Across::least).toArray();
+        return sight(
+                assessment,
+                least.length,
+                (point, answers, from) -> {
+                    for (int i = 0; i < least.length; i++) {
+                        double volts = point.nodeVolts(one[i]) - point.nodeVolts(other[i]);
+                        if (Math.abs(volts) >= least[i]) {
+                            answers.set(from + i);
+                        }
+                    }
+                });
+    }
+
     /**
      * So many things, asked of every state that could be solved; the same where all answers are.
      */

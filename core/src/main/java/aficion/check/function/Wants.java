@@ -152,18 +152,15 @@ public record Wants(Part part, String role, double volts, String feed, String ba
 
     private static Object seen(Assessment assessment) {
         var netlist = assessment.netlist();
-        var wants = of(assessment);
-        int[] branches = wants.stream().mapToInt(want -> want.branch(netlist)).toArray();
-        return Quiet.sight(
-                assessment,
-                branches.length,
-                (point, answers, from) -> {
-                    for (int i = 0; i < branches.length; i++) {
-                        if (wants.get(i).metBy(point, branches[i])) {
-                            answers.set(from + i);
-                        }
-                    }
-                });
+        return Quiet.volts(
+                assessment, of(assessment).stream().flatMap(want -> want.across(netlist)).toList());
+    }
+
+    private Stream<Quiet.Across> across(Netlist netlist) {
+        int branch = branch(netlist);
+        return branch == Branch.NONE
+                ? Stream.empty()
+                : Stream.of(new Quiet.Across(netlist.a(branch), netlist.b(branch), volts));
     }
 
     /** The branch that is asked; {@link Branch#NONE} where there is none. */

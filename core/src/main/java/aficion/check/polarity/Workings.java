@@ -80,21 +80,17 @@ final class Workings {
 
     /** All that its answers follow from beside the parts. */
     static Object sight(Assessment assessment) {
-        double least = least(assessment.design());
-        var ends =
-                sinks(assessment.design()).stream()
-                        .map(sink -> ends(assessment.netlist(), sink))
-                        .toList();
-        return Quiet.sight(
+        double least = Math.nextUp(least(assessment.design()));
+        List<Ends> ends =
+                assessment.lasting(
+                        Workings.class,
+                        () ->
+                                sinks(assessment.design()).stream()
+                                        .map(sink -> ends(assessment.netlist(), sink))
+                                        .toList());
+        return Quiet.volts(
                 assessment,
-                ends.size(),
-                (point, answers, from) -> {
-                    for (int i = 0; i < ends.size(); i++) {
-                        if (ends.get(i).isFed(point, least)) {
-                            answers.set(from + i);
-                        }
-                    }
-                });
+                ends.stream().map(each -> new Quiet.Across(each.one, each.other, least)).toList());
     }
 
     private static double least(Design design) {

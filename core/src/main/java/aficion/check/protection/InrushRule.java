@@ -19,6 +19,9 @@ import aficion.size.FlowPath;
 import aficion.size.Guard;
 import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -38,6 +42,9 @@ public final class InrushRule implements Rule {
 
     /** So many times what may rush through a fuse otherwise is worth another look. */
     private static final double MORE = 1.1;
+
+    /** So little more opens no guard, amps. */
+    private static final double NOTHING = 0.05;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
@@ -58,8 +65,9 @@ public final class InrushRule implements Rule {
                 assessment.worst().bases().stream()
                         .filter(point -> isFromBattery(point.conditions()))
                         .toList();
+        var behind = Rush.behindGuards(assessment);
         var states =
-                most.stream()
+                leading(most, behind.values()).stream()
                         .map(OperatingPoint::conditions)
                         .filter(state -> !state.equals(Conditions.REST))
                         .collect(Collectors.toCollection(LinkedHashSet::new));
@@ -67,15 +75,32 @@ public final class InrushRule implements Rule {
                 assessment.worst().points().stream()
                         .filter(point -> isFromBattery(point.conditions()))
                         .toList();
-        Rush.behindGuards(assessment)
-                .forEach((fuse, loads) -> {
-                    double known = MORE * most(most, loads).map(Rushing::amps).orElse(0.0);
-                    double opens = fuse.type().opens(fuse.marking()).value();
-                    most(others, loads)
-                            .filter(rushing -> rushing.amps > Math.max(known, opens))
-                            .ifPresent(rushing -> states.add(rushing.state));
-                });
+        behind.forEach((fuse, loads) -> {
+            double known = MORE * most(most, loads).map(Rushing::amps).orElse(0.0);
+            double opens = fuse.type().opens(fuse.marking()).value();
+            most(others, loads)
+                    .filter(rushing -> rushing.amps > Math.max(known, opens))
+                    .ifPresent(rushing -> states.add(rushing.state));
+        });
         return states;
+    }
+
+    /** Those in which something draws more than in any other, in their order. */
+    private static List<OperatingPoint> leading(
+            List<OperatingPoint> points, Collection<Set<Integer>> behind) {
+        int[] loads = behind.stream().flatMap(Set::stream).mapToInt(load -> load).toArray();
+        var leading = new ArrayList<OperatingPoint>();
+        points.stream()
+                .sorted(Comparator.comparingDouble(point -> -Rush.of(point, loads)))
+                .filter(point -> leading.stream().noneMatch(each -> outdoes(each, point, loads)))
+                .forEach(leading::add);
+        return points.stream().filter(leading::contains).toList();
+    }
+
+    /** Whether a state rushes into every load as another does, or nearly so. */
+    private static boolean outdoes(OperatingPoint one, OperatingPoint other, int[] loads) {
+        return IntStream.of(loads)
+                .allMatch(load -> Rush.of(other, load) <= NOTHING + MORE * Rush.of(one, load));
     }
 
     private static boolean isFromBattery(Conditions state) {

@@ -16,6 +16,10 @@ final class Rush {
 
     /** The branches of the loads that each guard is the next before, by guards that have some. */
     static Map<Guard.Fitted, Set<Integer>> behindGuards(Assessment assessment) {
+        return assessment.lasting(Rush.class, () -> found(assessment));
+    }
+
+    private static Map<Guard.Fitted, Set<Integer>> found(Assessment assessment) {
         var behind = new LinkedHashMap<Guard.Fitted, Set<Integer>>();
         var design = assessment.design();
         for (var part : design.parts()) {
@@ -45,7 +49,8 @@ final class Rush {
         return amps;
     }
 
-    private static double of(OperatingPoint point, int branch) {
+    /** The same of one branch. */
+    static double of(OperatingPoint point, int branch) {
         double volts = Math.abs(point.branchVolts(branch));
         return switch (point.branch(branch)) {
             case Branch.Filament filament -> volts / filament.coldOhms();

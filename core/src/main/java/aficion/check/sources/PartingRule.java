@@ -11,7 +11,6 @@ import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.Vehicle;
 import aficion.netlist.Conditions;
-import aficion.netlist.Controls;
 import aficion.netlist.OperatingStates;
 import aficion.size.Assessment;
 import aficion.size.Metal;
@@ -73,7 +72,7 @@ public final class PartingRule implements Rule {
 
     /** Each control, moved to each of its lasting positions in turn. */
     private static List<Conditions> moved(Assessment assessment, Conditions running) {
-        return Controls.of(assessment.design()).controls().stream()
+        return assessment.netlist().controls().controls().stream()
                 .flatMap(control ->
                         control.positions().stream()
                                 .filter(position -> !position.springs())
