@@ -188,9 +188,7 @@ public record Assessment(
     }
 
     private static List<Bundle> bundles(WorstCase worst) {
-        return worst.warmest().entrySet().stream()
-                .map(each -> Bundle.in(each.getValue(), each.getKey()))
-                .toList();
+        return worst.warmest().stream().map(each -> Bundle.in(each.point(), each.mates())).toList();
     }
 
     /** The leads that nothing guards, as is stated of them: a chafe there burns them. */

@@ -18,13 +18,12 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -434,13 +433,16 @@ public final class WorstCase {
                 : 0;
     }
 
-    /** By bundle, the lasting state in which it gets warmest; without those never solved. */
-    public Map<Bundle.Mates, OperatingPoint> warmest() {
-        var warmest = new LinkedHashMap<Bundle.Mates, OperatingPoint>();
-        bundles.stream()
-                .filter(each -> each.warmest != null)
-                .forEach(each -> warmest.put(each.mates, each.warmest));
-        return warmest;
+    /** The wires of a bundle, and the lasting state in which they get warmest. */
+    public record Warmest(Bundle.Mates mates, OperatingPoint point) {}
+
+    /** Of each bundle when it gets warmest; without those never solved. */
+    public List<Warmest> warmest() {
+        return bundles.stream()
+                .flatMap(each ->
+                        Stream.ofNullable(each.warmest)
+                                .map(point -> new Warmest(each.mates, point)))
+                .toList();
     }
 
     /** Any state that could be solved. */

@@ -313,6 +313,11 @@ public final class OperatingPoint {
                 .or(() -> Optional.ofNullable(inside.get("body")).flatMap(this::light));
     }
 
+    /** The volts at which a filament gives a share of its light. */
+    public static Volts volts(Branch.Filament filament, Ratio light) {
+        return new Volts(filament.ratedVolts() * Math.pow(light.value(), 1 / LIGHT_POWER));
+    }
+
     /** The same of one branch; empty where it gives no light. */
     public Optional<Ratio> light(int branch) {
         if (switched.branches[branch] instanceof Branch.Filament filament) {

@@ -193,9 +193,9 @@ class WorstCaseTest {
     }
 
     private static Optional<OperatingPoint> warmest(Design design, String bundle) {
-        return Assessment.of(design).worst().warmest().entrySet().stream()
-                .filter(each -> each.getKey().name().equals(bundle))
-                .map(Map.Entry::getValue)
+        return Assessment.of(design).worst().warmest().stream()
+                .filter(each -> each.mates().name().equals(bundle))
+                .map(WorstCase.Warmest::point)
                 .findFirst();
     }
 

@@ -215,7 +215,7 @@ class SolverTest {
                         .apply(design);
         var before = point(new Solver(Netlist.of(design)).demand(Conditions.REST));
         var next = new Solver(Netlist.of(thicker));
-        var near = point(next.demandNear(before).orElseThrow());
+        var near = next.demandNear(before).orElseThrow();
         var fresh = point(new Solver(Netlist.of(thicker)).demand(Conditions.REST));
 
         assertThat(near.conditions()).isEqualTo(Conditions.REST);

@@ -9,9 +9,12 @@ import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.edit.Edit;
 import aficion.job.edit.WireEdit;
+import aficion.netlist.Branch;
+import aficion.netlist.Conditions;
 import aficion.netlist.Controls;
 import aficion.netlist.Netlist;
 import aficion.netlist.OperatingStates;
+import aficion.quantity.Ratio;
 import aficion.size.Assessment;
 import aficion.size.Supply;
 import aficion.solve.OperatingPoint;
@@ -20,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -54,14 +58,17 @@ public final class TellTaleRule implements Rule {
 
     /** What gets what it wants in which states, and what else its lamps are held against. */
     private static Object sight(Assessment assessment) {
+        var netlist = assessment.netlist();
         var telling = Wants.of(assessment).stream().filter(TellTaleRule::tells).toList();
         return List.of(
                 Wants.sight(assessment),
                 telling.stream().map(want -> want.met(assessment)).toList(),
-                telling.stream()
-                        .filter(want -> TELLING.getFirst().isNamed(want.part()))
-                        .map(want -> dippedWith(assessment, want).isPresent())
-                        .toList(),
+                Quiet.volts(
+                        assessment,
+                        Stream.of(DIP, MAIN)
+                                .flatMapToInt(number -> IntStream.of(filaments(netlist, number)))
+                                .mapToObj(branch -> litAcross(netlist, branch))
+                                .toList()),
                 assessment.worst().bases().stream()
                         .map(base ->
                                 List.of(
@@ -69,6 +76,15 @@ public final class TellTaleRule implements Rule {
                                         Supply.of(base).charges(),
                                         telling.stream().map(want -> want.metIn(base)).toList()))
                         .toList());
+    }
+
+    /** The volts from which a filament is lit. */
+    private static Quiet.Across litAcross(Netlist netlist, int branch) {
+        var filament = (Branch.Filament) netlist.branch(branch, Conditions.REST);
+        return new Quiet.Across(
+                netlist.a(branch),
+                netlist.b(branch),
+                OperatingPoint.volts(filament, new Ratio(LIT)).value());
     }
 
     private static Stream<Finding> found(Assessment assessment) {

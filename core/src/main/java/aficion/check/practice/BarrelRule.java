@@ -36,6 +36,7 @@ public final class BarrelRule implements Rule {
         return Stream.concat(
                 design.parts().stream()
                         .flatMap(part -> part.terminals().stream())
+                        .filter(terminal -> design.wiresAt(terminal).size() > 1)
                         .flatMap(terminal -> overfull(design, terminal).stream()),
                 design.wires().stream()
                         .flatMap(wire ->
@@ -97,10 +98,17 @@ public final class BarrelRule implements Rule {
                 .toList();
     }
 
+    /** What lies in the barrel at the end of a wire. */
+    private static SquareMillimetres copper(Design design, Wire wire, End end) {
+        boolean barrel = end.termination().fitting().family().isBarrel();
+        return barrel && design.wiresAt(end.terminal()).size() > 1
+                ? copper(sharing(design, end.terminal()))
+                : wire.conductor().copper();
+    }
+
     private static Optional<Finding> loose(Design design, Wire wire, End end) {
         var fitting = end.termination().fitting();
-        var shared = sharing(design, end.terminal());
-        var copper = shared.contains(wire) ? copper(shared) : wire.conductor().copper();
+        var copper = copper(design, wire, end);
         return fitting.grips(copper)
                 ? Optional.empty()
                 : Optional.of(

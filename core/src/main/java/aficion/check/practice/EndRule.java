@@ -104,6 +104,7 @@ public final class EndRule implements Rule {
 
     private static Stream<Finding> rings(Assessment assessment, Part part) {
         return part.terminals().stream()
+                .filter(terminal -> assessment.design().wiresAt(terminal).size() > MOST_RINGS)
                 .flatMap(terminal -> stacked(assessment, part, terminal).stream());
     }
 

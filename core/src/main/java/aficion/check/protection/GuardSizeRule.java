@@ -93,12 +93,19 @@ public final class GuardSizeRule implements Rule {
                                 : found(assessment, sizing, fuse));
     }
 
+    /** What is asked of a wire and a guard, and follows from these alone. */
+    private record Guarding(Guard.Fitted fuse, ShortCircuit wire) {}
+
+    private static boolean guards(Assessment assessment, Guard.Fitted fuse, ShortCircuit wire) {
+        return assessment.lasting(new Guarding(fuse, wire), () -> wire.isGuardedBy(fuse));
+    }
+
     /** A short lead to its own fuse: of what the source gives in a short it bears each. */
     private static Optional<Finding> ending(
             Assessment assessment, Solver solver, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
         var heat = sizing.bears();
-        if (heat.isGuardedBy(fuse) || heat.outlivesAny(fuse)) {
+        if (guards(assessment, fuse, heat) || heat.outlivesAny(fuse)) {
             return Optional.empty();
         }
         var least = assessment.shorted(wire, solver);
@@ -139,7 +146,8 @@ public final class GuardSizeRule implements Rule {
     private static Optional<Finding> found(
             Assessment assessment, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
-        if (fuse.carries().value() <= carries(sizing).value() && sizing.bears().isGuardedBy(fuse)) {
+        if (fuse.carries().value() <= carries(sizing).value()
+                && guards(assessment, fuse, sizing.bears())) {
             return Optional.empty();
         }
         var remedies = new ArrayList<Edit>();
@@ -151,7 +159,7 @@ public final class GuardSizeRule implements Rule {
                                 assessment.carries(wire, conductor, fuse)
                                         && ShortCircuit.of(wire, conductor).isGuardedBy(fuse)));
         return Optional.of(
-                sizing.bears().isGuardedBy(fuse)
+                guards(assessment, fuse, sizing.bears())
                         ? new PathFinding.GuardAboveMargin(
                                 wire.id(), fuse.seat(), fuse.carries(), carries(sizing), remedies)
                         : larger(assessment, sizing, fuse, remedies));

@@ -1,0 +1,65 @@
+package aficion.check.protection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.catalogue.TimeBand;
+import aficion.job.DesignBuilder;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import aficion.quantity.Seconds;
+import aficion.simulate.Script;
+import aficion.simulate.Simulation;
+import aficion.solve.Network;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A rush that has passed opens nothing any more. */
+class EbbTest {
+    private static Netlist lamps(double marking) {
+        return Netlist.of(
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", marking)
+                        .onOff("S1", "light", 40)
+                        .relay("K1")
+                        .lamp("H1", 60)
+                        .wire("B1.+", "F1.1", "6mm2", 0.2)
+                        .wire("F1.2", "K1.30", "6mm2", 1)
+                        .wire("F1.2", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "K1.86", "1mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .wire("K1.87", "H1.58", "6mm2", 1)
+                        .wire("H1.31", "E1.E", "6mm2", 1)
+                        .build());
+    }
+
+    private static final Conditions ON = Conditions.REST.with("light", "on");
+
+    @ParameterizedTest
+    @ValueSource(doubles = {3, 5, 7.5, 10, 20})
+    void nothingOpensAfterIt(double marking) {
+        var script = Script.of(Conditions.REST, ON, new Seconds(3));
+        var whole = new Network(lamps(marking), Conditions.REST);
+        var all = Simulation.run(whole, script, TimeBand.Edge.FASTEST, List.of(), _ -> true);
+        var network = new Network(lamps(marking), Conditions.REST);
+        var ebb = new Ebb(network);
+        var some =
+                Simulation.run(
+                        network, script, TimeBand.Edge.FASTEST, List.of(), _ -> !ebb.isOver());
+
+        assertThat(some.events()).isEqualTo(all.events());
+        assertThat(ebb.isOver()).isEqualTo(some.steps() < all.steps());
+    }
+
+    @Test
+    void aRelayThatIsAboutToMoveIsNoEnd() {
+        var network = new Network(lamps(20), Conditions.REST);
+        network.solve();
+        assertThat(new Ebb(network).isOver()).isTrue();
+
+        network.meet(ON);
+        network.solve();
+        assertThat(new Ebb(network).isOver()).isFalse();
+    }
+}

@@ -1,0 +1,84 @@
+package aficion.solve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import aficion.job.DesignBuilder;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
+import org.junit.jupiter.api.Test;
+
+/** What flows is told by the blocks that hold a source. */
+class LiveTest {
+    /** A lamp behind a switch, and behind a second one a lead that ends nowhere. */
+    private static final Netlist NETLIST =
+            Netlist.of(
+                    DesignBuilder.twelveVolts()
+                            .fuse("F1", 20)
+                            .onOff("S1", "light", 20)
+                            .onOff("S2", "spare", 20)
+                            .lamp("H1", 21)
+                            .onOff("S3", "none", 20)
+                            .wire("B1.+", "F1.1", "2.5mm2", 0.2)
+                            .wire("F1.2", "S1.1", "2.5mm2", 1)
+                            .wire("S1.1", "S2.1", "2.5mm2", 1)
+                            .wire("S1.2", "H1.58", "1mm2", 2)
+                            .wire("H1.31", "E1.E", "1mm2", 2)
+                            .wire("S2.2", "S3.1", "1mm2", 2)
+                            .build());
+
+    private static OperatingPoint at(String light, String spare) {
+        var state = Conditions.REST.with("light", light).with("spare", spare);
+        return new Solver(NETLIST).demand(state).settled().orElseThrow();
+    }
+
+    private static Live live(OperatingPoint point) {
+        return point.live().orElseThrow();
+    }
+
+    @Test
+    void aLeadThatEndsNowhereChangesNothing() {
+        var bare = at("on", "off");
+        var joined = at("on", "on");
+
+        assertThat(live(joined)).isEqualTo(live(bare)).hasSameHashCodeAs(live(bare));
+        assertThat(live(at("off", "off"))).isNotEqualTo(live(bare)).isNotEqualTo("live");
+    }
+
+    @Test
+    void onlyWhatHoldsASourceCarries() {
+        var live = live(at("on", "on"));
+        var inside = NETLIST.design().wires().stream().map(NETLIST::branch).toList();
+
+        assertThat(inside.stream().filter(live::carries)).hasSize(5);
+    }
+
+    /** What hangs on a dead end has the volts of where it hangs; what hangs on nothing has none. */
+    @Test
+    void voltsFollowFromWhereItHangs() {
+        var joined = at("on", "on");
+        var like = OperatingPoint.like(at("on", "off"), joined, live(joined)).orElseThrow();
+
+        for (int node = 0; node < NETLIST.nodes(); node++) {
+            assertThat(like.nodeVolts(node)).isCloseTo(joined.nodeVolts(node), within(1e-7));
+        }
+        for (int branch = 0; branch < NETLIST.size(); branch++) {
+            assertThat(like.branchAmps(branch)).isCloseTo(joined.branchAmps(branch), within(1e-7));
+        }
+        assertThat(like.conditions()).isEqualTo(joined.conditions());
+        assertThat(like.isSwitchedAs(joined)).isTrue();
+    }
+
+    /**
+     * A second battery that nothing joins to earth: what its volts are counted from is not told.
+     */
+    @Test
+    void aSourceThatFloatsIsNotTold() {
+        var apart =
+                DesignBuilder.twelveVolts()
+                        .part("B2", DesignBuilder.twelveVolts().build().parts().getFirst().kind());
+        var point = new Solver(Netlist.of(apart.build())).demand(Conditions.REST).settled();
+
+        assertThat(point.orElseThrow().live()).isEmpty();
+    }
+}
