@@ -131,8 +131,9 @@ public record Assessment(
      * which it carries most, from full batteries alone; empty where it is dead in it.
      *
      * @param solver one of its own netlist, which is worked with
+     * @param enough more than that is not asked for
      */
-    public Optional<Amps> shorted(Wire wire, Solver solver) {
+    public Optional<Amps> shorted(Wire wire, Solver solver, Amps enough) {
         var when =
                 worst.steady(wire)
                         .map(peak -> peak.point().conditions())
@@ -147,7 +148,7 @@ public record Assessment(
         double most = 0;
         for (boolean first : new boolean[] {true, false}) {
             network.disturb(branch, whole, first ? bare : 0, first ? 0 : bare);
-            if (solver.movesCoils()) {
+            if (most < enough.value() && solver.movesCoils()) {
                 most = Math.max(most, Math.abs(network.amps(branch)));
             }
         }

@@ -89,7 +89,7 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
      */
     public boolean outlives(Guard.Fitted fuse, Optional<Amps> least) {
         double marking = fuse.marking().value();
-        double dead = DEAD * marking;
+        double dead = dead(fuse).value();
         double from =
                 least.map(amps -> Math.clamp(amps.value(), Math.min(forGood, dead), dead))
                         .orElse(dead);
@@ -104,8 +104,13 @@ public record ShortCircuit(double stands, double forGood, double seconds) {
         return true;
     }
 
+    /** What a dead short behind a fuse draws at the least, unless the source gives less. */
+    public static Amps dead(Guard.Fitted fuse) {
+        return new Amps(DEAD * fuse.marking().value());
+    }
+
     /** What it is overloaded with at the most where a fuse guards it, in amps. */
     public double overload(Guard.Fitted fuse) {
-        return isGuardedBy(fuse) ? DEAD * fuse.marking().value() : 0;
+        return isGuardedBy(fuse) ? dead(fuse).value() : 0;
     }
 }

@@ -108,7 +108,7 @@ public final class GuardSizeRule implements Rule {
         if (guards(assessment, fuse, heat) || heat.outlivesAny(fuse)) {
             return Optional.empty();
         }
-        var least = assessment.shorted(wire, solver);
+        var least = assessment.shorted(wire, solver, ShortCircuit.dead(fuse));
         return melting(assessment, sizing, fuse, each -> each.outlives(fuse, least));
     }
 

@@ -20,7 +20,6 @@ import aficion.size.Guard;
 import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -65,9 +64,9 @@ public final class InrushRule implements Rule {
                 assessment.worst().bases().stream()
                         .filter(point -> isFromBattery(point.conditions()))
                         .toList();
-        var behind = Rush.behindGuards(assessment);
+        var rush = Rush.of(assessment);
         var states =
-                leading(most, behind.values()).stream()
+                leading(most, rush).stream()
                         .map(OperatingPoint::conditions)
                         .filter(state -> !state.equals(Conditions.REST))
                         .collect(Collectors.toCollection(LinkedHashSet::new));
@@ -75,32 +74,34 @@ public final class InrushRule implements Rule {
                 assessment.worst().points().stream()
                         .filter(point -> isFromBattery(point.conditions()))
                         .toList();
-        behind.forEach((fuse, loads) -> {
-            double known = MORE * most(most, loads).map(Rushing::amps).orElse(0.0);
-            double opens = fuse.type().opens(fuse.marking()).value();
-            most(others, loads)
-                    .filter(rushing -> rushing.amps > Math.max(known, opens))
-                    .ifPresent(rushing -> states.add(rushing.state));
-        });
+        rush.behindGuards()
+                .forEach((fuse, loads) -> {
+                    double known = MORE * most(rush, most, loads).map(Rushing::amps).orElse(0.0);
+                    double opens = fuse.type().opens(fuse.marking()).value();
+                    most(rush, others, loads)
+                            .filter(rushing -> rushing.amps > Math.max(known, opens))
+                            .ifPresent(rushing -> states.add(rushing.state));
+                });
         return states;
     }
 
     /** Those in which something draws more than in any other, in their order. */
-    private static List<OperatingPoint> leading(
-            List<OperatingPoint> points, Collection<Set<Integer>> behind) {
-        int[] loads = behind.stream().flatMap(Set::stream).mapToInt(load -> load).toArray();
+    private static List<OperatingPoint> leading(List<OperatingPoint> points, Rush rush) {
+        int[] loads = rush.behindGuards().values().stream().flatMapToInt(IntStream::of).toArray();
         var leading = new ArrayList<OperatingPoint>();
         points.stream()
-                .sorted(Comparator.comparingDouble(point -> -Rush.of(point, loads)))
-                .filter(point -> leading.stream().noneMatch(each -> outdoes(each, point, loads)))
+                .sorted(Comparator.comparingDouble(point -> -rush.amps(point, loads)))
+                .filter(point ->
+                        leading.stream().noneMatch(each -> outdoes(rush, each, point, loads)))
                 .forEach(leading::add);
         return points.stream().filter(leading::contains).toList();
     }
 
     /** Whether a state rushes into every load as another does, or nearly so. */
-    private static boolean outdoes(OperatingPoint one, OperatingPoint other, int[] loads) {
+    private static boolean outdoes(
+            Rush rush, OperatingPoint one, OperatingPoint other, int[] loads) {
         return IntStream.of(loads)
-                .allMatch(load -> Rush.of(other, load) <= NOTHING + MORE * Rush.of(one, load));
+                .allMatch(load -> rush.amps(other, load) <= NOTHING + MORE * rush.amps(one, load));
     }
 
     private static boolean isFromBattery(Conditions state) {
@@ -112,12 +113,11 @@ public final class InrushRule implements Rule {
     /** What may rush through a fuse when a state is switched on. */
     private record Rushing(double amps, Conditions state) {}
 
-    private static Optional<Rushing> most(List<OperatingPoint> points, Set<Integer> loads) {
-        int[] branches = loads.stream().mapToInt(load -> load).toArray();
+    private static Optional<Rushing> most(Rush rush, List<OperatingPoint> points, int[] loads) {
         Optional<OperatingPoint> heaviest = Optional.empty();
         double most = -1;
         for (var point : points) {
-            double amps = Rush.of(point, branches);
+            double amps = rush.amps(point, loads);
             if (amps >= most) {
                 most = amps;
                 heaviest = Optional.of(point);

@@ -1,6 +1,8 @@
 package aficion.check.protection;
 
 import aficion.netlist.Branch;
+import aficion.netlist.Conditions;
+import aficion.netlist.Netlist;
 import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.solve.OperatingPoint;
@@ -8,54 +10,51 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** What cold lamps and standing motors draw in the moment they are switched on. */
 final class Rush {
-    private Rush() {}
+    /** What a branch resists cold and still, ohms; not a number where that is as ever. */
+    private final double[] cold;
 
-    /** The branches of the loads that each guard is the next before, by guards that have some. */
-    static Map<Guard.Fitted, Set<Integer>> behindGuards(Assessment assessment) {
-        return assessment.lasting(Rush.class, () -> found(assessment));
-    }
+    private final Map<Guard.Fitted, int[]> behind = new LinkedHashMap<>();
 
-    private static Map<Guard.Fitted, Set<Integer>> found(Assessment assessment) {
-        var behind = new LinkedHashMap<Guard.Fitted, Set<Integer>>();
-        var design = assessment.design();
-        for (var part : design.parts()) {
+    private Rush(Assessment assessment) {
+        var netlist = assessment.netlist();
+        cold = IntStream.range(0, netlist.size()).mapToDouble(i -> cold(netlist, i)).toArray();
+        var found = new LinkedHashMap<Guard.Fitted, Set<Integer>>();
+        for (var part : assessment.design().parts()) {
             if (part.kind().consumes()) {
-                var branches = assessment.netlist().inside(part.id()).values();
+                var branches = netlist.inside(part.id()).values();
                 part.terminals().stream()
-                        .flatMap(terminal -> design.wiresAt(terminal).stream())
+                        .flatMap(terminal -> assessment.design().wiresAt(terminal).stream())
                         .flatMap(wire -> guards(assessment.guard(wire.id())))
                         .forEach(fuse ->
-                                behind.computeIfAbsent(fuse, _ -> new TreeSet<>())
-                                        .addAll(branches));
+                                found.computeIfAbsent(fuse, _ -> new TreeSet<>()).addAll(branches));
             }
         }
-        return behind;
+        found.forEach((fuse, loads) -> behind.put(fuse, array(loads)));
+    }
+
+    /** That of a design, however its wires are cut. */
+    static Rush of(Assessment assessment) {
+        return assessment.lasting(Rush.class, () -> new Rush(assessment));
     }
 
     private static Stream<Guard.Fitted> guards(Guard guard) {
         return guard instanceof Guard.Guarded(var fuses) ? fuses.stream() : Stream.empty();
     }
 
-    /** What branches would draw at the volts of a state were they all cold and still, amps. */
-    static double of(OperatingPoint point, int[] branches) {
-        double amps = 0;
-        for (int branch : branches) {
-            amps += of(point, branch);
-        }
-        return amps;
+    private static int[] array(Set<Integer> branches) {
+        return branches.stream().mapToInt(branch -> branch).toArray();
     }
 
-    /** The same of one branch. */
-    static double of(OperatingPoint point, int branch) {
-        double volts = Math.abs(point.branchVolts(branch));
-        return switch (point.branch(branch)) {
-            case Branch.Filament filament -> volts / filament.coldOhms();
-            case Branch.Motor motor -> volts / motor.stall();
-            case Branch.Warming warming -> volts / Math.min(warming.first(), warming.ohms());
+    private static double cold(Netlist netlist, int branch) {
+        return switch (netlist.branch(branch, Conditions.REST)) {
+            case Branch.Filament filament -> filament.coldOhms();
+            case Branch.Motor motor -> motor.stall();
+            case Branch.Warming warming -> Math.min(warming.first(), warming.ohms());
             case Branch.Resistance _,
                     Branch.Contact _,
                     Branch.Driven _,
@@ -66,7 +65,28 @@ final class Rush {
                     Branch.Limited _,
                     Branch.ControlledResistance _,
                     Branch.Capacitance _ ->
-                    Math.abs(point.branchAmps(branch));
+                    Double.NaN;
         };
+    }
+
+    /** The branches of the loads that each guard is the next before, by guards that have some. */
+    Map<Guard.Fitted, int[]> behindGuards() {
+        return behind;
+    }
+
+    /** What branches would draw at the volts of a state were they all cold and still, amps. */
+    double amps(OperatingPoint point, int[] branches) {
+        double amps = 0;
+        for (int branch : branches) {
+            amps += amps(point, branch);
+        }
+        return amps;
+    }
+
+    /** The same of one branch. */
+    double amps(OperatingPoint point, int branch) {
+        return Double.isNaN(cold[branch])
+                ? Math.abs(point.branchAmps(branch))
+                : Math.abs(point.branchVolts(branch)) / cold[branch];
     }
 }
