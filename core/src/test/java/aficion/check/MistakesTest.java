@@ -19,7 +19,9 @@ import aficion.job.JoinKind;
 import aficion.job.LoadKind;
 import aficion.job.Position;
 import aficion.job.SourceKind;
+import aficion.job.Termination;
 import aficion.job.WorkshopPractice;
+import aficion.job.edit.WireEdit;
 import aficion.quantity.Amps;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
@@ -27,6 +29,7 @@ import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -425,6 +428,20 @@ class MistakesTest {
                 .wire("B1.+", "S1.49a", "1mm2", 1)
                 .wire("S1." + left, "H1.58", "1mm2", 1)
                 .wire("S1." + right, "H2.58", "1mm2", 1);
+    }
+
+    /** What is crimped on meanwhile is led over with the lead. */
+    @Test
+    void signalsAreExchangedWithWhatIsCrimpedOnThemNow() {
+        var wrong = signals("R", "L").build();
+        var before = Assessment.of(wrong);
+        Findings.of(before);
+        var lead = wrong.wires().getLast();
+        var bullet =
+                new WireEdit.Crimp(lead.id(), lead.to().terminal(), Termination.BULLET)
+                        .apply(wrong);
+
+        assertThat(Findings.of(before.after(bullet))).isEqualTo(Findings.of(Assessment.of(bullet)));
     }
 
     /** Signals that point the wrong way are exchanged in one step. */

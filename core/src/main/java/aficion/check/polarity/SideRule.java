@@ -27,21 +27,19 @@ public final class SideRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        return assessment
-                .lasting(SideRule.class, () -> found(assessment.design()).toList())
-                .stream();
-    }
-
-    private static Stream<Finding> found(Design design) {
-        var crossed =
-                design.parts().stream()
-                        .flatMap(SideRule::feeds)
-                        .flatMap(feed -> crossed(design, feed).stream())
-                        .toList();
+        var design = assessment.design();
+        var crossed = assessment.lasting(SideRule.class, () -> crossed(design));
         return crossed.stream()
                 .map(each ->
                         new PathFinding.OnOtherSide(
                                 each.part.id(), each.from, remedies(design, crossed, each)));
+    }
+
+    private static List<Crossed> crossed(Design design) {
+        return design.parts().stream()
+                .flatMap(SideRule::feeds)
+                .flatMap(feed -> crossed(design, feed).stream())
+                .toList();
     }
 
     private static Stream<Terminal> feeds(Part part) {
