@@ -6,6 +6,7 @@ import aficion.job.Kind;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.solve.Blocks;
 import aficion.solve.Islands;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
@@ -145,7 +146,9 @@ public final class Metal {
     public BitSet ledPast(OperatingPoint point) {
         var led = new BitSet();
         IntStream.range(0, metal.length).filter(i -> joins(point, i)).forEach(led::set);
-        led.andNot(Bridges.of(netlist, led::get));
+        Blocks.of(netlist, led::get).stream()
+                .filter(block -> block.length == 1)
+                .forEach(bridge -> led.clear(bridge[0]));
         return led;
     }
 

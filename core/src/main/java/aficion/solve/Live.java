@@ -11,12 +11,9 @@ import java.util.Optional;
 
 /**
  * What carries current as things are switched, whatever resists how much: the blocks of conducting
- * branches, parted at the nodes that alone hold them together [1], in which there is a source. In
- * every other block nothing flows, so that all its nodes lie at the volts of the one it hangs by.
- * Where the same is live, and what sources sense hangs at the same nodes of it, the same flows.
- *
- * <p>[1] J. Hopcroft, R. Tarjan, "Algorithm 447: efficient algorithms for graph manipulation",
- * Comm. ACM 16 (1973).
+ * branches ({@link Blocks}) in which there is a source. In every other block nothing flows, so that
+ * all its nodes lie at the volts of the one it hangs by. Where the same is live, and what sources
+ * sense hangs at the same nodes of it, the same flows.
  */
 final class Live {
     private static final int FLOATS = -1;
@@ -43,7 +40,12 @@ final class Live {
      * @param conducting whether it conducts
      */
     static Optional<Live> of(Netlist netlist, Celsius air, Branch[] all, boolean[] conducting) {
-        var live = new Blocks(netlist, all, conducting).live();
+        var live = new BitSet();
+        for (var block : Blocks.of(netlist, branch -> conducting[branch])) {
+            if (Arrays.stream(block).anyMatch(branch -> gives(all[branch]))) {
+                Arrays.stream(block).forEach(live::set);
+            }
+        }
         var dead = new Islands(netlist.nodes());
         var whole = new Islands(netlist.nodes());
         var nodes = new BitSet();
@@ -69,6 +71,10 @@ final class Live {
             sensed(all[i]).forEach(node -> sensed.add(anchor[node]));
         }
         return Optional.of(new Live(air, live, what, sensed, anchor));
+    }
+
+    private static boolean gives(Branch branch) {
+        return branch instanceof Branch.Source || branch instanceof Branch.Limited;
     }
 
     /** For each node the live one, or the reference, that it hangs by. */
@@ -134,102 +140,5 @@ final class Live {
     @Override
     public int hashCode() {
         return branches.hashCode();
-    }
-
-    /** One walk through all that conducts, by which it falls into blocks. */
-    private static final class Blocks {
-        private final Netlist netlist;
-        private final Branch[] all;
-        private final boolean[] conducting;
-        private final BitSet live = new BitSet();
-        private final int[] order;
-        private final int[] low;
-        private final int[] via;
-        private final int[] next;
-        private final int[] path;
-        private final int[] met;
-        private int count;
-        private int depth;
-        private int open;
-
-        Blocks(Netlist netlist, Branch[] all, boolean[] conducting) {
-            this.netlist = netlist;
-            this.all = all;
-            this.conducting = conducting;
-            order = new int[netlist.nodes()];
-            low = new int[order.length];
-            via = new int[order.length];
-            next = new int[order.length];
-            path = new int[order.length];
-            met = new int[all.length];
-        }
-
-        BitSet live() {
-            for (int node = 0; node < order.length; node++) {
-                if (order[node] == 0) {
-                    enter(node, Branch.NONE);
-                    while (depth > 0) {
-                        step(path[depth - 1]);
-                    }
-                }
-            }
-            return live;
-        }
-
-        private void enter(int node, int by) {
-            order[node] = ++count;
-            low[node] = count;
-            via[node] = by;
-            path[depth++] = node;
-        }
-
-        private void step(int node) {
-            int[] meeting = netlist.meeting(node);
-            if (next[node] == meeting.length) {
-                leave(node);
-                return;
-            }
-            int branch = meeting[next[node]++];
-            if (!conducting[branch] || branch == via[node]) {
-                return;
-            }
-            int other = netlist.a(branch) == node ? netlist.b(branch) : netlist.a(branch);
-            if (order[other] == 0) {
-                met[open++] = branch;
-                enter(other, branch);
-            } else if (order[other] < order[node]) {
-                met[open++] = branch;
-                low[node] = Math.min(low[node], order[other]);
-            }
-        }
-
-        /** Goes back over a node; what hangs on the one before by that alone is a block. */
-        private void leave(int node) {
-            depth--;
-            if (depth > 0) {
-                int before = path[depth - 1];
-                low[before] = Math.min(low[before], low[node]);
-                if (low[node] >= order[before]) {
-                    close(via[node]);
-                }
-            }
-        }
-
-        private void close(int first) {
-            int from = open;
-            boolean source = false;
-            do {
-                from--;
-                source |= gives(all[met[from]]);
-            } while (met[from] != first);
-            for (int i = from; i < open && source; i++) {
-                live.set(met[i]);
-            }
-            open = from;
-        }
-
-        private static boolean gives(Branch branch) {
-            return branch instanceof Branch.Source || branch instanceof Branch.Limited;
-        }
     }
 }
