@@ -14,6 +14,7 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
 import aficion.quantity.Rpm;
 import aficion.solve.Answers;
+import aficion.solve.Once;
 import aficion.solve.Solver;
 import java.util.Comparator;
 import java.util.HashMap;

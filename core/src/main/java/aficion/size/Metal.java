@@ -11,6 +11,7 @@ import aficion.solve.Islands;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -18,7 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -46,9 +46,6 @@ public final class Metal {
 
     /** The branches that may join what does not always hang together. */
     private final int[] sometimes;
-
-    /** By the branches that do, and the sources that last; of many states few differ in them. */
-    private final Map<BitSet, Joined> known = new ConcurrentHashMap<>();
 
     public Metal(Netlist netlist) {
         this.netlist = netlist;
@@ -152,33 +149,17 @@ public final class Metal {
         return led;
     }
 
-    private Joined found(OperatingPoint point) {
-        var joining = new BitSet();
-        for (int i : sometimes) {
-            joining.set(i, joins(point, i));
-        }
-        netlist.sources()
-                .filter(i -> lasts(point.branch(i)))
-                .forEach(i -> joining.set(metal.length + i));
-        return known.computeIfAbsent(joining, this::joined);
-    }
-
-    /** Whether a source gives without being woken. */
-    private static boolean lasts(Branch source) {
-        return !(source instanceof Branch.Limited limited) || limited.needs().isEmpty();
-    }
-
-    private Joined joined(BitSet joining) {
+    private Joined joined(OperatingPoint point) {
         var islands = new Islands(always);
         for (int i : sometimes) {
-            if (joining.get(i)) {
+            if (joins(point, i)) {
                 islands.join(netlist.a(i), netlist.b(i));
             }
         }
         var roots = islands.roots();
         var poles = new BitSet();
         netlist.sources()
-                .filter(i -> joining.get(metal.length + i))
+                .filter(i -> lasts(point.branch(i)))
                 .forEach(i -> {
                     poles.set(roots[netlist.a(i)]);
                     poles.set(roots[netlist.b(i)]);
@@ -186,14 +167,21 @@ public final class Metal {
         return new Joined(roots, poles);
     }
 
+    /** Whether a source gives without being woken. */
+    private static boolean lasts(Branch source) {
+        return !(source instanceof Branch.Limited limited) || limited.needs().isEmpty();
+    }
+
     /** What hangs together, and which of it has the pole of a source that lasts. */
     static final class Joined {
         private final int[] roots;
         private final BitSet poles;
+        private final int hash;
 
         private Joined(int[] roots, BitSet poles) {
             this.roots = roots;
             this.poles = poles;
+            this.hash = 31 * Arrays.hashCode(roots) + poles.hashCode();
         }
 
         /** Whether metal leads from a node to the vehicle's earth. */
@@ -205,11 +193,23 @@ public final class Metal {
         boolean live(int node) {
             return !earthed(node) && poles.get(roots[node]);
         }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Joined same
+                    && Arrays.equals(roots, same.roots)
+                    && poles.equals(same.poles);
+        }
+
+        @Override
+        public int hashCode() {
+            return hash;
+        }
     }
 
     /** What hangs together in a state of the same netlist: where its wires are whole, they are. */
     public Bond in(OperatingPoint point) {
-        return new Bond(point, found(point));
+        return new Bond(point);
     }
 
     /** What hangs together by metal in one state. */
@@ -217,17 +217,12 @@ public final class Metal {
         private final OperatingPoint point;
         private final Joined joined;
 
-        private Bond(OperatingPoint point, Joined joined) {
+        private Bond(OperatingPoint point) {
             this.point = point;
-            this.joined = joined;
+            this.joined = point.asSwitched(Metal.this, () -> Metal.this.joined(point));
         }
 
-        /** The same in another state, of which it is known at once where it is switched as this. */
-        Bond at(OperatingPoint other) {
-            return other.isSwitchedAs(point) ? new Bond(other, joined) : in(other);
-        }
-
-        /** What it shares with every state that is switched as this one. */
+        /** What it shares with the same state of other wires. */
         Joined joined() {
             return joined;
         }

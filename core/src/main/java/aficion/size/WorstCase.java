@@ -22,7 +22,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -41,7 +40,6 @@ public final class WorstCase {
     private final Answers answers;
     private final Set<Conditions> heaviest;
     private final List<Asked> states;
-    private final Metal.@Nullable Bond[] bonds;
     private final Netlist netlist;
     private final List<Warming> bundles;
     private final Metal metal;
@@ -137,19 +135,10 @@ public final class WorstCase {
         }
     }
 
-    /**
-     * @param bonds what hung together in each of the states before, if that is known
-     */
-    private WorstCase(
-            Answers answers,
-            Metal metal,
-            Set<Conditions> heaviest,
-            List<Asked> states,
-            Metal.@Nullable Bond[] bonds) {
+    private WorstCase(Answers answers, Metal metal, Set<Conditions> heaviest, List<Asked> states) {
         this.answers = answers;
         this.heaviest = heaviest;
         this.states = states;
-        this.bonds = bonds;
         this.netlist = answers.netlist();
         this.bundles =
                 Bundle.of(netlist.design()).stream()
@@ -175,21 +164,19 @@ public final class WorstCase {
     /** Asks every state of a design. */
     static WorstCase of(Answers answers) {
         var metal = new Metal(answers.netlist());
-        return of(answers, metal, heaviest(answers, metal));
-    }
-
-    private static WorstCase of(Answers answers, Metal metal, Set<Conditions> heaviest) {
-        var states = asked(answers.netlist(), heaviest);
-        return new WorstCase(answers, metal, heaviest, states, new Metal.Bond[states.size()])
-                .taken();
+        var heaviest = heaviest(answers, metal);
+        return new WorstCase(answers, metal, heaviest, asked(answers.netlist(), heaviest)).taken();
     }
 
     /** The same of answers for another netlist of the same topology. */
     WorstCase after(Answers next) {
         var heaviest = heaviest(next, metal);
-        return heaviest.equals(this.heaviest)
-                ? new WorstCase(next, metal, heaviest, states, bonds.clone()).taken()
-                : of(next, metal, heaviest);
+        return new WorstCase(
+                        next,
+                        metal,
+                        heaviest,
+                        heaviest.equals(this.heaviest) ? states : asked(next.netlist(), heaviest))
+                .taken();
     }
 
     private static List<Asked> asked(Netlist netlist, Set<Conditions> heaviest) {
@@ -201,18 +188,13 @@ public final class WorstCase {
     private WorstCase taken() {
         for (var base : heaviest) {
             for (var state : OperatingStates.withSources(netlist.controls(), base)) {
-                demanded(state, answers.demand(state), metal::in)
-                        .map(State::point)
-                        .ifPresent(bases::add);
+                demanded(state, answers.demand(state)).map(State::point).ifPresent(bases::add);
             }
         }
-        for (int i = 0; i < bonds.length; i++) {
-            int at = i;
-            var asked = states.get(i);
+        for (var asked : states) {
             var demand = answers.demand(asked.conditions);
             demand.settled().ifPresent(points::add);
-            demanded(asked.conditions, demand, point -> bond(at, point))
-                    .ifPresent(state -> take(asked, state));
+            demanded(asked.conditions, demand).ifPresent(state -> take(asked, state));
         }
         for (var trouble : List.copyOf(troubles)) {
             takeBuzzing(trouble);
@@ -221,18 +203,9 @@ public final class WorstCase {
         return this;
     }
 
-    /** What hangs together in one of the states, as it did before if all is switched so. */
-    private Metal.Bond bond(int state, OperatingPoint point) {
-        var before = bonds[state];
-        var bond = before == null ? metal.in(point) : before.at(point);
-        bonds[state] = bond;
-        return bond;
-    }
-
     /** What is asked in a state; what the guards leave of it where metal shorts a battery. */
-    private Optional<State> demanded(
-            Conditions conditions, Outcome demand, Function<OperatingPoint, Metal.Bond> bonding) {
-        var asked = believed(conditions, demand, bonding);
+    private Optional<State> demanded(Conditions conditions, Outcome demand) {
+        var asked = believed(conditions, demand);
         var way = asked.flatMap(state -> state.bond.way());
         if (way.isEmpty()) {
             return asked;
@@ -240,7 +213,7 @@ public final class WorstCase {
         if (shorts.stream().noneMatch(known -> known.way().equals(way.get()))) {
             shorts.add(new Short(conditions, way.get(), asked.orElseThrow().point));
         }
-        return believed(conditions, answers.solve(conditions), metal::in)
+        return believed(conditions, answers.solve(conditions))
                 .filter(state -> !state.bond.shorted());
     }
 
@@ -259,10 +232,9 @@ public final class WorstCase {
         }
     }
 
-    private Optional<State> believed(
-            Conditions conditions, Outcome outcome, Function<OperatingPoint, Metal.Bond> bonding) {
+    private Optional<State> believed(Conditions conditions, Outcome outcome) {
         if (outcome instanceof Outcome.Solved(var point)) {
-            return Optional.of(new State(point, bonding.apply(point)));
+            return Optional.of(new State(point, metal.in(point)));
         }
         troubles.add(new Trouble(conditions, outcome));
         return Optional.empty();

@@ -15,7 +15,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Supplier;
 
 /**
  * Volts at every terminal and amps in every wire under one set of conditions, checked to add up.
@@ -44,8 +44,8 @@ public final class OperatingPoint {
         private final boolean[] conducting;
         private final boolean[] floating;
 
-        /** What is live in it, once it has been asked for. */
-        private volatile @Nullable Optional<Live> live;
+        /** What follows from it alone. */
+        private final Once known = new Once();
 
         private Switched(Network network) {
             int size = network.netlist().size();
@@ -106,11 +106,6 @@ public final class OperatingPoint {
         return amps == other.amps;
     }
 
-    /** Whether everything is and has moved as at another point, which found it so. */
-    public boolean isSwitchedAs(OperatingPoint other) {
-        return switched == other.switched;
-    }
-
     /** The point a network stands at, where it is believed. */
     public static Optional<OperatingPoint> of(Conditions conditions, Network network) {
         return checked(conditions, network).settled();
@@ -154,12 +149,17 @@ public final class OperatingPoint {
 
     /** What is live as everything is and has moved; empty where that does not tell what flows. */
     Optional<Live> live() {
-        var known = switched.live;
-        if (known == null) {
-            known = Live.of(netlist, conditions.air(), switched.branches, switched.conducting);
-            switched.live = known;
-        }
-        return known;
+        return asSwitched(
+                Live.class,
+                () -> Live.of(netlist, conditions.air(), switched.branches, switched.conducting));
+    }
+
+    /**
+     * What follows from how everything is and has moved in it alone, by a key that is asked for
+     * this alone; it stands however much the wires resist.
+     */
+    public <T> T asSwitched(Object key, Supplier<T> how) {
+        return switched.known.of(key, how);
     }
 
     private Outcome checked() {

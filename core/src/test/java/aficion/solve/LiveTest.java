@@ -66,7 +66,7 @@ class LiveTest {
             assertThat(like.branchAmps(branch)).isCloseTo(joined.branchAmps(branch), within(1e-7));
         }
         assertThat(like.conditions()).isEqualTo(joined.conditions());
-        assertThat(like.isSwitchedAs(joined)).isTrue();
+        assertThat(like.live()).isSameAs(joined.live());
     }
 
     /**

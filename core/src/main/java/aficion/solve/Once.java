@@ -1,4 +1,4 @@
-package aficion.size;
+package aficion.solve;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -10,7 +10,7 @@ public final class Once {
 
     /** What goes by a key, which is asked for what it is alone. */
     @SuppressWarnings("unchecked")
-    <T> T of(Object key, Supplier<T> how) {
+    public <T> T of(Object key, Supplier<T> how) {
         var found = known.get(key);
         if (found == null) {
             var made = how.get();
