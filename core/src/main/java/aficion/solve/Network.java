@@ -209,8 +209,8 @@ public final class Network {
         return wantsIn(coil, felt(coil));
     }
 
-    /** The same at volts across its winding that are only expected. */
-    boolean wantsIn(int coil, double volts) {
+    /** The same at volts that it is only expected to feel. */
+    public boolean wantsIn(int coil, double volts) {
         var felt = coils[coil];
         boolean reset = felt.reset() >= 0 && pulled[felt.reset()];
         boolean strong = pulled[coil] ? volts > felt.dropOut() : volts >= felt.pickUp();
@@ -229,7 +229,7 @@ public final class Network {
     }
 
     /** The volts that a coil feels, those of the current that helps it among them. */
-    private double felt(int coil) {
+    public double felt(int coil) {
         var felt = coils[coil];
         double volts = Math.abs(volts(felt.a()) - volts(felt.b()));
         return felt.series() < 0 ? volts : volts + felt.perAmp() * amps(felt.series());

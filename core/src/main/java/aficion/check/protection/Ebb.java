@@ -10,8 +10,8 @@ import java.util.stream.IntStream;
  */
 final class Ebb {
     /**
-     * So many times what it carries a guard may come to carry yet, once a starter has got going and
-     * the battery is back at its volts.
+     * So many times its volts a coil may come to feel yet, and a guard to carry what it carries,
+     * once a starter has got going and the battery is back at its volts.
      */
     private static final double MORE = 1.5;
 
@@ -45,7 +45,9 @@ final class Ebb {
 
     private boolean isStill() {
         for (int coil = 0; coil < network.coils(); coil++) {
-            if (network.wantsIn(coil) != network.pulled(coil)) {
+            boolean pulled = network.pulled(coil);
+            boolean soon = !pulled && network.wantsIn(coil, MORE * network.felt(coil));
+            if (soon || network.wantsIn(coil) != pulled) {
                 return false;
             }
         }

@@ -19,8 +19,6 @@ import aficion.size.FlowPath;
 import aficion.size.Guard;
 import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -28,7 +26,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -41,9 +38,6 @@ public final class InrushRule implements Rule {
 
     /** So many times what may rush through a fuse otherwise is worth another look. */
     private static final double MORE = 1.1;
-
-    /** So little more opens no guard, amps. */
-    private static final double NOTHING = 0.05;
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
@@ -66,7 +60,7 @@ public final class InrushRule implements Rule {
                         .toList();
         var rush = Rush.of(assessment);
         var states =
-                leading(most, rush).stream()
+                most.stream()
                         .map(OperatingPoint::conditions)
                         .filter(state -> !state.equals(Conditions.REST))
                         .collect(Collectors.toCollection(LinkedHashSet::new));
@@ -83,25 +77,6 @@ public final class InrushRule implements Rule {
                             .ifPresent(rushing -> states.add(rushing.state));
                 });
         return states;
-    }
-
-    /** Those in which something draws more than in any other, in their order. */
-    private static List<OperatingPoint> leading(List<OperatingPoint> points, Rush rush) {
-        int[] loads = rush.behindGuards().values().stream().flatMapToInt(IntStream::of).toArray();
-        var leading = new ArrayList<OperatingPoint>();
-        points.stream()
-                .sorted(Comparator.comparingDouble(point -> -rush.amps(point, loads)))
-                .filter(point ->
-                        leading.stream().noneMatch(each -> outdoes(rush, each, point, loads)))
-                .forEach(leading::add);
-        return points.stream().filter(leading::contains).toList();
-    }
-
-    /** Whether a state rushes into every load as another does, or nearly so. */
-    private static boolean outdoes(
-            Rush rush, OperatingPoint one, OperatingPoint other, int[] loads) {
-        return IntStream.of(loads)
-                .allMatch(load -> rush.amps(other, load) <= NOTHING + MORE * rush.amps(one, load));
     }
 
     private static boolean isFromBattery(Conditions state) {
