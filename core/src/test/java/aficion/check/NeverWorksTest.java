@@ -292,7 +292,7 @@ class NeverWorksTest {
         var wired =
                 DesignBuilder.twelveVolts().part("X1", kind).wire("B1.+", "X1." + feed, "1mm2", 1);
 
-        assertThat(Wants.of(wired.build()))
+        assertThat(Wants.of(Assessment.of(wired.build())))
                 .singleElement()
                 .satisfies(want -> {
                     assertThat(want.role()).isEqualTo(role);
@@ -300,7 +300,8 @@ class NeverWorksTest {
                     assertThat(want.feed()).isEqualTo(feed);
                     assertThat(want.back()).isEqualTo(back);
                 });
-        assertThat(Wants.of(DesignBuilder.twelveVolts().part("X1", kind).build())).isEmpty();
+        var bare = DesignBuilder.twelveVolts().part("X1", kind).build();
+        assertThat(Wants.of(Assessment.of(bare))).isEmpty();
     }
 
     @Test
@@ -308,7 +309,7 @@ class NeverWorksTest {
         var design = relayed().build();
         var assessed = Assessment.of(design);
         var lamp =
-                Wants.of(design).stream()
+                Wants.of(assessed).stream()
                         .filter(want -> want.part().id().equals(H1))
                         .findFirst()
                         .orElseThrow();
@@ -343,7 +344,9 @@ class NeverWorksTest {
                             .wire("J1.J", "U1.15", "1mm2", 1)
                             .wire("T1.1", "U1.1", "1mm2", 0.5);
 
-            assertThat(Wants.of(wired.build()).stream().map(want -> want.part().id().value()))
+            assertThat(
+                            Wants.of(Assessment.of(wired.build())).stream()
+                                    .map(want -> want.part().id().value()))
                     .contains("U1")
                     .satisfies(wanting ->
                             assertThat(wanting.contains("T1"))

@@ -7,6 +7,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 
 /**
  * What rules looked at when there was nothing to be found: as long as wires end where they do and a
@@ -17,18 +18,30 @@ public final class Quiet {
     private volatile List<Conditions> states = List.of();
 
     /** That of an assessment and of all that becomes of it by other sizes. */
-    public static Quiet of(Assessment assessment) {
+    private static Quiet of(Assessment assessment) {
         return assessment.lasting(Quiet.class, Quiet::new);
     }
 
-    /** Whether a rule saw just this when there was nothing to be found. */
-    public boolean knows(Class<? extends Rule> rule, Object sight) {
-        return sight.equals(seen.get(rule));
-    }
-
-    /** Notes what a rule saw when there was nothing to be found, whatever else there was. */
-    public void note(Class<? extends Rule> rule, Object sight) {
-        seen.put(rule, sight);
+    /**
+     * What a rule looks for; nothing at once where it sees just what it saw when there was nothing.
+     *
+     * @param sight all that whether there is anything follows from beside where wires end
+     */
+    public static <T> T found(
+            Assessment assessment,
+            Class<? extends Rule> rule,
+            Object sight,
+            T nothing,
+            Supplier<T> how) {
+        var seen = of(assessment).seen;
+        if (sight.equals(seen.get(rule))) {
+            return nothing;
+        }
+        var found = how.get();
+        if (found.equals(nothing)) {
+            seen.put(rule, sight);
+        }
+        return found;
     }
 
     /** What is asked of a state. */

@@ -13,6 +13,7 @@ import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -25,30 +26,33 @@ import java.util.stream.Stream;
 public final class HeldKeyRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var key = assessment.netlist().controls().key();
-        var sight = Wants.sight(assessment);
-        var quiet = Quiet.of(assessment);
-        if (key.isEmpty() || quiet.knows(HeldKeyRule.class, sight)) {
-            return Stream.empty();
-        }
-        var held =
-                Wants.of(assessment).stream()
-                        .filter(want -> isForTheRoad(want.part()))
-                        .flatMap(want -> held(assessment, key.get(), want).stream())
-                        .collect(
-                                Collectors.groupingBy(
-                                        Held::position,
-                                        LinkedHashMap::new,
-                                        Collectors.mapping(Held::part, Collectors.toList())));
-        if (held.isEmpty()) {
-            quiet.note(HeldKeyRule.class, sight);
-        }
-        return held.entrySet().stream()
+        return assessment.netlist().controls().key().stream()
+                .flatMap(key -> held(assessment, key).stream())
+                .collect(
+                        Collectors.groupingBy(
+                                Held::position,
+                                LinkedHashMap::new,
+                                Collectors.mapping(Held::part, Collectors.toList())))
+                .entrySet()
+                .stream()
                 .map(each ->
                         new PathFinding.OnlyWhileHeld(
                                 each.getValue().getFirst(),
                                 each.getKey(),
                                 each.getValue().stream().distinct().toList()));
+    }
+
+    private static List<Held> held(Assessment assessment, Control key) {
+        return Quiet.found(
+                assessment,
+                HeldKeyRule.class,
+                Wants.sight(assessment),
+                List.of(),
+                () ->
+                        Wants.of(assessment).stream()
+                                .filter(want -> isForTheRoad(want.part()))
+                                .flatMap(want -> held(assessment, key, want).stream())
+                                .toList());
     }
 
     /** What works only while the key is held there. */

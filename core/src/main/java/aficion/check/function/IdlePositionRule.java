@@ -36,13 +36,14 @@ public final class IdlePositionRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var sight = sight(assessment);
-        if (Quiet.of(assessment).knows(IdlePositionRule.class, sight)) {
-            return Stream.empty();
-        }
-        var idle = idle(assessment);
+        var idle =
+                Quiet.found(
+                        assessment,
+                        IdlePositionRule.class,
+                        sight(assessment),
+                        List.<Idle>of(),
+                        () -> idle(assessment));
         if (idle.isEmpty()) {
-            Quiet.of(assessment).note(IdlePositionRule.class, sight);
             return Stream.empty();
         }
         var otherwise =

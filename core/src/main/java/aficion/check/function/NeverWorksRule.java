@@ -49,13 +49,14 @@ public final class NeverWorksRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var sight = sight(assessment);
-        if (Quiet.of(assessment).knows(NeverWorksRule.class, sight)) {
-            return Stream.empty();
-        }
-        var dead = dead(assessment);
+        var dead =
+                Quiet.found(
+                        assessment,
+                        NeverWorksRule.class,
+                        sight(assessment),
+                        Map.<PartId, Wants>of(),
+                        () -> dead(assessment));
         if (dead.isEmpty()) {
-            Quiet.of(assessment).note(NeverWorksRule.class, sight);
             return Stream.empty();
         }
         var exchanged = exchanged(assessment, dead);

@@ -45,15 +45,13 @@ public final class TellTaleRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var sight = sight(assessment);
-        if (Quiet.of(assessment).knows(TellTaleRule.class, sight)) {
-            return Stream.empty();
-        }
-        var found = found(assessment).toList();
-        if (found.isEmpty()) {
-            Quiet.of(assessment).note(TellTaleRule.class, sight);
-        }
-        return found.stream();
+        return Quiet.found(
+                assessment,
+                TellTaleRule.class,
+                sight(assessment),
+                List.<Finding>of(),
+                () -> found(assessment).toList())
+                .stream();
     }
 
     /** What gets what it wants in which states, and what else its lamps are held against. */

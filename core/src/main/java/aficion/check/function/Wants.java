@@ -37,8 +37,7 @@ public record Wants(Part part, String role, double volts, String feed, String ba
         return assessment.lasting(Wants.class, () -> of(assessment.design()));
     }
 
-    /** The same of a design of which no more is known. */
-    public static List<Wants> of(Design design) {
+    private static List<Wants> of(Design design) {
         return design.parts().stream()
                 .flatMap(part -> of(design, part))
                 .filter(want -> !design.wiresAt(want.part.terminal(want.feed)).isEmpty())

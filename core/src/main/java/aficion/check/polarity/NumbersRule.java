@@ -32,10 +32,20 @@ public final class NumbersRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var sight = Workings.sight(assessment);
-        if (Quiet.of(assessment).knows(NumbersRule.class, sight)) {
-            return Stream.empty();
-        }
+        return Quiet.found(
+                assessment,
+                NumbersRule.class,
+                Workings.sight(assessment),
+                new Judged(List.of(), false),
+                () -> judged(assessment))
+                .found
+                .stream();
+    }
+
+    /** What is found, and whether two are exchanged whose exchange does not put all right. */
+    private record Judged(List<Finding> found, boolean doubts) {}
+
+    private static Judged judged(Assessment assessment) {
         var trial =
                 new Trial(
                         assessment,
@@ -43,10 +53,7 @@ public final class NumbersRule implements Rule {
                         Workings.of(assessment),
                         new AtomicBoolean());
         var found = assessment.design().parts().stream().flatMap(trial::found).toList();
-        if (found.isEmpty() && !trial.doubts.get()) {
-            Quiet.of(assessment).note(NumbersRule.class, sight);
-        }
-        return found.stream();
+        return new Judged(found, trial.doubts.get());
     }
 
     private static List<String> telling(List<String> pins) {
