@@ -5,6 +5,8 @@ import static aficion.check.Mistake.none;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import aficion.catalogue.Conductors;
+import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Lack;
 import aficion.check.function.Wants;
@@ -16,14 +18,17 @@ import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.edit.PartEdit;
+import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Henries;
+import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
+import aficion.route.RunLength;
 import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
@@ -352,5 +357,34 @@ class NeverWorksTest {
                             assertThat(wanting.contains("T1"))
                                     .isEqualTo(form == ControlKind.IgnitionBox.Form.TRANSISTOR));
         }
+    }
+
+    /**
+     * What was not found is found once a lead is too long and thin, and no more when it has not.
+     */
+    @Test
+    void whatWorksUntilItsLeadIsTooLongAndThin() {
+        var design = relayed().build();
+        var works = Assessment.of(design);
+        assertThat(Findings.of(works)).noneMatch(PathFinding.NeverWorks.class::isInstance);
+        var lead =
+                design.wires().stream()
+                        .filter(wire ->
+                                wire.terminals().stream().anyMatch(end -> end.part().equals(H1)))
+                        .findFirst()
+                        .orElseThrow();
+        var thinnest = Conductors.of(lead.size().standard()).getFirst().size();
+        var longer =
+                new WireEdit.SetLength(lead.id(), new RunLength.Measured(new Metres(100)))
+                        .apply(new WireEdit.Resize(lead.id(), thinnest).apply(design));
+        var after = works.after(longer);
+
+        assertThat(Findings.of(after))
+                .anyMatch(PathFinding.NeverWorks.class::isInstance)
+                .map(Finding::about)
+                .isEqualTo(
+                        Findings.of(Assessment.of(longer)).stream().map(Finding::about).toList());
+        assertThat(Findings.of(after.after(design)).stream().map(Finding::about))
+                .isEqualTo(Findings.of(works).stream().map(Finding::about).toList());
     }
 }
