@@ -23,26 +23,26 @@ final class MeasureFirst extends HBox {
     private static final int SHOWN = 2;
 
     private final Workbench bench;
+    private final HBox ranking = new HBox(12);
+    private final Field field;
     private List<Doubt> doubts = List.of();
-    private Optional<Next> next = Optional.empty();
-
-    /** The field that takes the length of a run. */
-    private record Next(RunId run, Field field) {
-        boolean isPending() {
-            return field.pendingProperty().get();
-        }
-
-        boolean isIn(List<Doubt> doubts) {
-            return doubts.stream().anyMatch(doubt -> doubt.run().equals(run));
-        }
-    }
+    private Optional<RunId> next = Optional.empty();
 
     MeasureFirst(Workbench bench) {
         super(12);
         this.bench = bench;
+        field =
+                new Field(
+                        "next-length",
+                        Words.of("board.first.next"),
+                        "",
+                        text -> bench.units().parseLength(text).flatMap(this::measure).isPresent(),
+                        Words.of("change.length.refused"));
+        field.pendingProperty().addListener((_, _, _) -> show());
         setId("measure-first");
         setMinWidth(0);
         getStyleClass().add("board-strip");
+        getChildren().addAll(ranking, Texts.spring());
         bench.assessed().addListener((_, _, _) -> refresh());
         sceneProperty().addListener((_, _, _) -> refresh());
     }
@@ -51,36 +51,33 @@ final class MeasureFirst extends HBox {
         if (getScene() == null || bench.assessed().get().isEmpty()) {
             return;
         }
-        if (getChildren().isEmpty()) {
-            getChildren().add(head("board.first.ranking"));
+        if (ranking.getChildren().isEmpty()) {
+            ranking.getChildren().add(head("board.first.ranking"));
         }
         bench.ask().findDoubts(this::take);
     }
 
-    /** What is worked out anew is shown once what is being written has been taken. */
     private void take(List<Doubt> found) {
         doubts = found;
-        if (next.filter(Next::isPending).filter(each -> each.isIn(found)).isEmpty()) {
-            show();
-        }
+        show();
     }
 
+    /**
+     * What is worked out anew is shown once what is being written has been taken or put back. The
+     * field itself stays where it is: whoever presses in it is not disturbed.
+     */
     private void show() {
-        var focused = getScene() == null ? null : getScene().getFocusOwner();
-        boolean writing = focused != null && "next-length".equals(focused.getId());
-        getChildren().clear();
-        next = Optional.empty();
-        getChildren().add(head(doubts.isEmpty() ? "board.first.none" : "board.first.why"));
-        if (doubts.isEmpty()) {
+        if (field.pendingProperty().get()) {
             return;
         }
-        doubts.stream().limit(SHOWN).forEach(doubt -> getChildren().add(entry(doubt)));
-        getChildren().add(Texts.spring());
-        var field = field(doubts.getFirst().run());
-        next = Optional.of(new Next(doubts.getFirst().run(), field));
-        getChildren().add(field);
-        if (writing) {
-            field.lookup("#next-length").requestFocus();
+        ranking.getChildren()
+                .setAll(head(doubts.isEmpty() ? "board.first.none" : "board.first.why"));
+        doubts.stream().limit(SHOWN).map(this::entry).forEach(ranking.getChildren()::add);
+        next = doubts.stream().map(Doubt::run).findFirst();
+        if (next.isEmpty()) {
+            getChildren().remove(field);
+        } else if (!getChildren().contains(field)) {
+            getChildren().add(field);
         }
     }
 
@@ -113,26 +110,14 @@ final class MeasureFirst extends HBox {
         return entry;
     }
 
-    private Field field(RunId run) {
-        return new Field(
-                "next-length",
-                Words.of("board.first.next"),
-                "",
-                text ->
-                        bench.units()
-                                .parseLength(text)
-                                .map(metres -> {
-                                    measure(run, metres);
-                                    return true;
-                                })
-                                .orElse(false),
-                Words.of("change.length.refused"));
-    }
-
     /** The next is asked for at once: which that is may change when all is worked out anew. */
-    private void measure(RunId run, Metres metres) {
-        bench.perform(new BodyEdit.Measure(run, Optional.of(metres)));
-        doubts = doubts.stream().filter(doubt -> !doubt.run().equals(run)).toList();
-        show();
+    private Optional<RunId> measure(Metres metres) {
+        var run = next;
+        run.ifPresent(each -> {
+            bench.perform(new BodyEdit.Measure(each, Optional.of(metres)));
+            doubts = doubts.stream().filter(doubt -> !doubt.run().equals(each)).toList();
+            field.empty();
+        });
+        return run;
     }
 }

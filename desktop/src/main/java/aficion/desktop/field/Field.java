@@ -56,6 +56,13 @@ public final class Field extends Entry {
         getChildren().add(trouble);
     }
 
+    /** Asks anew: what was written has been taken, and the next may come. */
+    public void empty() {
+        value = "";
+        field.setText("");
+        say("");
+    }
+
     private void note() {
         pend(!field.getText().strip().equals(value));
     }
