@@ -386,7 +386,7 @@ final class NonlinearBranches {
         double thermal = q[k];
         double before = at[k];
         if (wanted < before && Math.abs(slope[k] * wanted + offset[k]) < CUT * current[k]) {
-            return Math.min(0, wanted);
+            return 0;
         }
         if (wanted <= r[k] || Math.abs(wanted - before) <= 2 * thermal) {
             return wanted;

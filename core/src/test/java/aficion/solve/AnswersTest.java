@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.catalogue.WireSize;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.JoinKind;
 import aficion.job.WireId;
 import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Metres;
+import aficion.quantity.Ohms;
 import aficion.route.RunLength;
 import java.util.ArrayList;
 import org.junit.jupiter.api.Test;
@@ -125,5 +127,29 @@ class AnswersTest {
                         .isCloseTo(fresh.through(wire).value(), within(1e-7));
             }
         }
+    }
+
+    /**
+     * 90 of 156 ohms leave the relay 7.33 V, 90 of 160 only 7.16: it would stay in, but never pulls
+     * in.
+     */
+    @Test
+    void whatWouldStayInIsLookedForFromRest() {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .relay("K1")
+                        .part("R1", new JoinKind.Resistor(new Ohms(66)))
+                        .wire("B1.+", "R1.1", "0.5mm2", 1)
+                        .wire("R1.2", "K1.86", "0.5mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .build();
+        var answers = new Answers(Netlist.of(design));
+        assertThat(answers.demand(Conditions.REST).settled().orElseThrow().pulled(0)).isTrue();
+        var longer =
+                new WireEdit.SetLength(new WireId("w2"), new RunLength.Measured(new Metres(99)))
+                        .apply(design);
+
+        var now = after(answers, longer).demand(Conditions.REST).settled().orElseThrow();
+        assertThat(now.pulled(0)).isFalse();
     }
 }

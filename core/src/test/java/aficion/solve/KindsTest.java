@@ -134,6 +134,22 @@ class KindsTest {
         assertThat(volts(solved(sensed, ROAD), "G1.B+")).isGreaterThan(14.3);
     }
 
+    /** Half a volt in its sense lead is half a volt less that it gives. */
+    @Test
+    void aSenseLeadThatIsLiftedLowersItsSource() {
+        var design =
+                charging(alternator(Style.SWITCHED))
+                        .part("Q1", new SourceKind.BenchSupply(new Volts(0.5), new Amps(1)))
+                        .wire("B1.+", "G1.IG", "1mm2", 1)
+                        .wire("Q1.-", "B1.+", "1mm2", 1)
+                        .wire("Q1.+", "G1.S", "1mm2", 1);
+
+        var point = solved(design, ROAD);
+
+        assertThat(volts(point, "G1.S")).isCloseTo(14.2, within(0.03));
+        assertThat(volts(point, "B1.+")).isCloseTo(13.7, within(0.03));
+    }
+
     @Test
     void aOneWireAlternatorWakesByItsSpeedAlone() {
         var design = charging(alternator(Style.ONE_WIRE));
@@ -334,6 +350,22 @@ class KindsTest {
         assertThat(amps(point, "N1", "shunt")).isCloseTo(10 - drawn, within(0.05));
         assertThat(volts(point, "N1.B+") - volts(point, "N1.B-"))
                 .isCloseTo(14.4 + 0.02 * (10 - drawn), within(0.01));
+    }
+
+    /** Felt at the load, behind a thin lead, the shunt takes so little that the load has 14.4 V. */
+    @Test
+    void theRegulatorHoldsWhatItsSenseLeadFeels() {
+        var far =
+                shunted()
+                        .load("X2", 4)
+                        .wire("X1.+", "X2.+", "0.5mm2", 3)
+                        .wire("N1.S", "X2.+", "0.5mm2", 3);
+
+        var point = solved(far, ROAD);
+
+        assertThat(volts(point, "N1.S") - volts(point, "N1.B-")).isCloseTo(14.4, within(0.01));
+        assertThat(volts(point, "N1.B+") - volts(point, "N1.B-")).isGreaterThan(14.7);
+        assertThat(amps(point, "N1", "shunt")).isBetween(1.0, 4.0);
     }
 
     /** Speeds ever closer to the one from which the shunt takes something: each is found. */

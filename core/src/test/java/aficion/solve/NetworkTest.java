@@ -14,6 +14,7 @@ import aficion.job.WireId;
 import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
+import aficion.quantity.Celsius;
 import aficion.quantity.Henries;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
@@ -103,8 +104,9 @@ class NetworkTest {
         assertThat(network.margin(0)).isBetween(9.9, 10.3);
         assertThat(network.wantsIn(0)).isTrue();
         assertThat(network.wantsIn(0, 2.41)).isTrue();
-        assertThat(network.wantsIn(0, 2.4)).isFalse();
+        assertThat(network.wantsIn(0, network.coil(0).dropOut())).isFalse();
         network.pull(0, false);
+        assertThat(network.wantsIn(0, network.coil(0).pickUp())).isTrue();
         assertThat(network.wantsIn(0, 7.2)).isTrue();
         assertThat(network.wantsIn(0, 7.19)).isFalse();
     }
@@ -157,6 +159,31 @@ class NetworkTest {
         assertThat(network.disturbed(wire("w5"))).isFalse();
         assertThat(network.volts(netlist.b(wire("w6")))).isEqualTo(before[netlist.b(wire("w6"))]);
         assertThat(volts(network)).containsExactly(before, within(1e-9));
+    }
+
+    /** Lights on in the heat, the load's fuse blown: all of it is where the point was. */
+    @Test
+    void aNetworkStandsWhereAPointWas() {
+        var hot = Conditions.REST.with("lights", "on").withAir(new Celsius(60));
+        network.meet(hot);
+        network.pull(0, true);
+        network.fuse(inside("F1", ""), false);
+        var before = volts(network);
+        var point = OperatingPoint.of(hot, network).orElseThrow();
+
+        var other = new Network(netlist, Conditions.REST);
+        other.stand(point);
+        assertThat(other.pulled(0)).isTrue();
+        assertThat(other.whole(inside("F1", ""))).isFalse();
+        assertThat(volts(other)).containsExactly(before, within(1e-9));
+        assertThat(other.slope(wire("w5"))).isEqualTo(network.slope(wire("w5")));
+
+        other.pull(0, false);
+        other.fuse(inside("F1", ""), true);
+        other.meet(Conditions.REST);
+        assertThat(volts(other)).isNotEqualTo(before);
+        other.stand(point);
+        assertThat(volts(other)).containsExactly(before, within(1e-9));
     }
 
     /** 5 Ω from the load's feed to earth, on top of what it draws; a break beside it; neither. */
@@ -260,6 +287,12 @@ class NetworkTest {
         volts(settled);
         assertThat(settled.amps(coil)).isGreaterThan(1.1 * sparks);
 
+        var point = solver.solve(running).settled().orElseThrow();
+        var other = new Network(settled.netlist(), Conditions.REST);
+        other.stand(point);
+        volts(other);
+        assertThat(other.amps(coil)).isCloseTo(sparks, within(1e-6));
+        solver.arrive(running);
         settled.recall(memory);
         volts(settled);
         assertThat(settled.amps(coil)).isCloseTo(sparks, within(1e-6));

@@ -13,6 +13,7 @@ import aficion.job.PartId;
 import aficion.job.SourceKind;
 import aficion.job.Terminal;
 import aficion.job.WireId;
+import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
@@ -27,6 +28,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class OperatingPointTest {
 
@@ -47,6 +49,29 @@ class OperatingPointTest {
     private static double amps(OperatingPoint point, int wire) {
         var design = point.netlist().design();
         return point.through(design.wire(new WireId("w" + wire))).value();
+    }
+
+    /** Before anything is found all volts are 0: the battery gives what nothing takes. */
+    @Test
+    void whatDoesNotSumIsNotBelieved() {
+        var netlist = Netlist.of(DesignBuilder.twelveVolts().lamp("H1", 21).build());
+        var unsolved = new Network(netlist, Conditions.REST);
+
+        assertThat(OperatingPoint.checked(Conditions.REST, unsolved))
+                .isEqualTo(
+                        new Outcome.Unsolvable(
+                                Outcome.Reason.CURRENTS_DO_NOT_SUM,
+                                List.of(at("B1.+"), at("B1.-"))));
+        assertThat(OperatingPoint.of(Conditions.REST, unsolved)).isEmpty();
+        assertThat(unsolved.solve()).isTrue();
+        assertThat(OperatingPoint.of(Conditions.REST, unsolved)).isPresent();
+    }
+
+    /** Half the light at 0.5^(1/3.4) of the volts: 0.8156. */
+    @Test
+    void halfTheLightNeedsFourFifthsOfTheVolts() {
+        assertThat(OperatingPoint.volts(new Branch.Filament(0, 1, 12, 2), new Ratio(0.5)).value())
+                .isCloseTo(12 * 0.8156, within(0.001));
     }
 
     private static DesignBuilder twoLamps() {
@@ -371,6 +396,26 @@ class OperatingPointTest {
 
         assertThat(amps(running, 2)).isCloseTo(mean, within(0.002));
         assertThat(amps(standing, 2)).isCloseTo(12.7 / (resistance - 0.001 + 0.005), within(0.01));
+    }
+
+    /** So slow a coil that what it draws in a dwell is a triangle: V · t / L, and a hair less. */
+    @ParameterizedTest
+    @ValueSource(doubles = {1.81, 1.85, 40})
+    void aSlowCoilHardlyBeginsToDraw(double henries) {
+        var slow =
+                DesignBuilder.twelveVolts()
+                        .part("T1", new LoadKind.IgnitionCoil(new Ohms(3), new Henries(henries)))
+                        .mounted("D1", "E1", new ControlKind.Points(4, new Ratio(0.6)))
+                        .wire("B1.+", "T1.15", "1.5mm2", 0)
+                        .wire("T1.1", "D1.1", "1.5mm2", 0)
+                        .build();
+        var point = solved(slow, Conditions.REST.withEngine(new Rpm(3000)));
+        double amps = amps(point, 2);
+        double resistance = 3 + 2 * 0.001 + 0.0012229 + 0.001 + 0.006;
+        double x = 0.006 * resistance / henries;
+        double mean = 12.7 / resistance * 0.6 * (1 + Math.expm1(-x) / x);
+
+        assertThat(amps).isCloseTo(mean, within(1e-7 * mean));
     }
 
     private static DesignBuilder stabilised() {

@@ -58,6 +58,24 @@ class SuperpositionEstimateTest {
         assertThat(expectation.amps(load)).isZero();
     }
 
+    /** What hangs on one wire alone has no volts that could be told without it. */
+    @Test
+    void withoutTheOnlyWayNothingIsTold() {
+        var netlist =
+                Netlist.of(
+                        DesignBuilder.twelveVolts()
+                                .onOff("S1", "light", 10)
+                                .wire("B1.+", "S1.1", "1mm2", 2)
+                                .build());
+        var open = new Network(netlist, Conditions.REST);
+        assertThat(open.solve()).isTrue();
+        var estimate = new SuperpositionEstimate(open);
+        estimate.at(netlist.branch(netlist.design().wire(new WireId("w2"))));
+
+        assertThat(estimate.of(0)).isFalse();
+        assertThat(estimate.of(1)).isTrue();
+    }
+
     /** A rough answer lies within a ten thousandth of a fine one. */
     @Test
     void aRoughAnswerComesClose() {

@@ -37,6 +37,36 @@ class ConductancesTest {
         assertThat(matrix.reduce()).isFalse();
     }
 
+    @Test
+    void aTailWithoutAWayToTheReferenceIsToldApart() {
+        var both = new BitSet();
+        both.set(0, 2);
+        var matrix = new Conductances(Elimination.of(2, new int[] {0}, new int[] {1}, both));
+        matrix.addLink(matrix.entry(0, 1), 1);
+        assertThat(matrix.reduce()).isTrue();
+        matrix.begin();
+        assertThat(matrix.factor()).isFalse();
+    }
+
+    /** Between two nodes, and from either to the reference, which has no rank; 1 A at each. */
+    @Test
+    void whatLiesBetweenIsAddedWhereItBelongs() {
+        var order = Elimination.of(2, new int[] {0}, new int[] {1});
+        assertThat(order.size()).isEqualTo(2);
+        assertThat(order.entries()).isEqualTo(1);
+        for (int[] toEarth : new int[][] {{0, -1}, {-1, 0}, {1, -1}, {-1, 1}}) {
+            var matrix = new Conductances(order);
+            matrix.addBetween(0, 1, 0, 2);
+            matrix.addBetween(toEarth[0], toEarth[1], -1, 0.5);
+            matrix.addBetween(-1, -1, -1, 7);
+            int leaks = Math.max(toEarth[0], toEarth[1]);
+            var volts = solved(matrix, 1, 1);
+
+            assertThat(volts[matrix.rank(leaks)]).isCloseTo(4, within(1e-12));
+            assertThat(volts[1 - matrix.rank(leaks)]).isCloseTo(4.5, within(1e-12));
+        }
+    }
+
     /** Volts by node from the amps injected into each. */
     private static double[] solved(Conductances matrix, double... amps) {
         for (int node = 0; node < amps.length; node++) {
