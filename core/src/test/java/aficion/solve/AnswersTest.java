@@ -152,4 +152,34 @@ class AnswersTest {
         var now = after(answers, longer).demand(Conditions.REST).settled().orElseThrow();
         assertThat(now.pulled(0)).isFalse();
     }
+
+    /** A lamp alone, and with a lead to nowhere joined: what one takes now the other takes. */
+    @Test
+    void whatSharesAllThatIsLiveIsTheSame() {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .onOff("S1", "spare", 10)
+                        .lamp("H1", 21)
+                        .wire("B1.+", "H1.58", "1mm2", 2)
+                        .wire("H1.58", "S1.1", "1mm2", 1)
+                        .build();
+        var joined = Conditions.REST.with("spare", "on");
+        var answers = new Answers(Netlist.of(design));
+        answers.demand(Conditions.REST);
+        answers.demand(joined);
+        for (var size : new String[] {"1.5mm2", "2.5mm2"}) {
+            design =
+                    new WireEdit.Resize(new WireId("w2"), WireSize.parse(size).orElseThrow())
+                            .apply(design);
+            answers = after(answers, design);
+            var bare = answers.demand(Conditions.REST).settled().orElseThrow();
+            var like = answers.demand(joined).settled().orElseThrow();
+            var fresh = new Solver(Netlist.of(design)).demand(joined).settled().orElseThrow();
+            for (int node = 0; node < fresh.netlist().nodes(); node++) {
+                assertThat(like.nodeVolts(node)).isCloseTo(fresh.nodeVolts(node), within(1e-7));
+            }
+            assertThat(like.branchAmps(2)).isEqualTo(bare.branchAmps(2));
+            assertThat(like.conditions()).isEqualTo(joined);
+        }
+    }
 }
