@@ -3,20 +3,25 @@ package aficion.check.protection;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import aficion.catalogue.TimeBand;
+import aficion.job.ControlKind;
 import aficion.job.Demand;
 import aficion.job.DesignBuilder;
 import aficion.job.LoadKind;
+import aficion.job.PartId;
+import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
+import aficion.quantity.Watts;
 import aficion.simulate.Script;
 import aficion.simulate.Simulation;
 import aficion.solve.Network;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** A rush that has passed opens nothing any more. */
@@ -82,6 +87,52 @@ class EbbTest {
         network.solve();
 
         assertThat(network.wantsIn(0)).isFalse();
+        assertThat(new Ebb(network).isOver()).isFalse();
+    }
+
+    /** What draws ever more as it warms is no end; what draws less is one. */
+    @ParameterizedTest
+    @CsvSource({"30, 20, false", "20, 20, true", "10, 20, true"})
+    void whatDrawsMoreAsItWarmsIsNoEnd(double first, double ohms, boolean over) {
+        var network = new Network(lamps(20), Conditions.REST);
+        int load = network.netlist().inside(new PartId("X1")).get("body");
+        var at = network.branch(load);
+        network.set(load, new Branch.Warming(at.a(), at.b(), ohms, first, 5));
+        network.solve();
+
+        assertThat(new Ebb(network).isOver()).isEqualTo(over);
+    }
+
+    /** A flasher goes on for as long as it has volts or carries something, be it open or closed. */
+    @Test
+    void aFlasherThatIsFedIsNoEnd() {
+        var unit =
+                new ControlKind.Flasher(
+                        ControlKind.Flasher.Form.THERMAL, new Watts(42), new Volts(12), 90);
+        var network =
+                new Network(
+                        Netlist.of(
+                                DesignBuilder.twelveVolts()
+                                        .onOff("S1", "light", 10)
+                                        .part("K1", unit)
+                                        .lamp("H1", 21)
+                                        .wire("B1.+", "S1.1", "1mm2", 1)
+                                        .wire("S1.2", "K1.49", "1mm2", 1)
+                                        .wire("K1.49a", "H1.58", "1mm2", 1)
+                                        .build()),
+                        Conditions.REST);
+        network.solve();
+        assertThat(new Ebb(network).isOver()).isTrue();
+
+        network.meet(ON);
+        network.solve();
+        assertThat(new Ebb(network).isOver()).isFalse();
+        for (int i = 0; i < network.netlist().size(); i++) {
+            if (network.branch(i) instanceof Branch.Blinker) {
+                network.blink(i, false);
+            }
+        }
+        network.solve();
         assertThat(new Ebb(network).isOver()).isFalse();
     }
 }

@@ -1,0 +1,101 @@
+package aficion.check.finding;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import aficion.check.function.NeverWorksRule;
+import aficion.check.function.TellTaleRule;
+import aficion.job.DesignBuilder;
+import aficion.job.Terminal;
+import aficion.job.WireId;
+import aficion.job.edit.WireEdit;
+import aficion.quantity.Metres;
+import aficion.route.RunLength;
+import aficion.size.Assessment;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A rule that found nothing is asked again as soon as it sees something else. */
+class QuietTest {
+    private static final Assessment SHORT =
+            Assessment.of(
+                    DesignBuilder.twelveVolts()
+                            .onOff("S1", "light", 10)
+                            .lamp("H1", 60)
+                            .wire("B1.+", "S1.1", "1mm2", 1)
+                            .wire("S1.2", "H1.58", "1mm2", 2)
+                            .build());
+
+    private static Assessment with(double metres) {
+        return SHORT.after(
+                new WireEdit.SetLength(new WireId("w3"), new RunLength.Measured(new Metres(metres)))
+                        .apply(SHORT.design()));
+    }
+
+    /** 37 mΩ beside 3 Ω leave the lamp more than 11 V, 90 m and 1.7 Ω less. */
+    private static Object sight(Assessment assessment) {
+        int lamp = assessment.netlist().node(Terminal.parse("H1.58").orElseThrow());
+        return Quiet.volts(
+                assessment,
+                List.of(
+                        new Quiet.Across(0, lamp, 11),
+                        new Quiet.Across(lamp, 0, 30),
+                        new Quiet.Across(lamp, lamp, 1)));
+    }
+
+    @Test
+    void itSeesOtherVoltsOnlyWhereTheyPassAMark() {
+        assertThat(sight(with(2.5))).isEqualTo(sight(SHORT)).isEqualTo(sight(with(3)));
+        assertThat(sight(with(90))).isNotEqualTo(sight(SHORT)).isEqualTo(sight(with(80)));
+    }
+
+    /** The lamp is on in some states and off in others: they are not taken for each other. */
+    @Test
+    void itSeesWhichStateIsWhich() {
+        var answers = new ArrayList<Integer>();
+        for (int state = 0; state < SHORT.worst().points().size(); state++) {
+            var asked = SHORT.worst().points().get(state);
+            var sight =
+                    Quiet.sight(
+                            SHORT,
+                            2,
+                            (point, all, from) -> {
+                                if (point == asked) {
+                                    all.set(from + 1);
+                                }
+                            });
+            assertThat(sight).isEqualTo(sight).isNotEqualTo(Quiet.sight(SHORT, 2, (_, _, _) -> {}));
+            answers.add(sight.hashCode());
+        }
+        assertThat(answers).hasSizeGreaterThan(1).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void whatFoundNothingIsNotAskedAgainUntilItSeesSomethingElse() {
+        var asked = new ArrayList<String>();
+        var first = with(4);
+        for (var sight : List.of("one", "one", "two", "two", "one")) {
+            Quiet.found(
+                    first,
+                    NeverWorksRule.class,
+                    sight,
+                    0,
+                    () -> {
+                        asked.add(sight);
+                        return 0;
+                    });
+        }
+        assertThat(asked).containsExactly("one", "two", "one");
+        assertThat(Quiet.found(with(5), NeverWorksRule.class, "one", 0, () -> 7)).isZero();
+        assertThat(Quiet.found(with(5), TellTaleRule.class, "one", 0, () -> 7)).isEqualTo(7);
+    }
+
+    @Test
+    void whatFoundSomethingIsAskedAgain() {
+        for (int found = 1; found < 4; found++) {
+            int now = found;
+            assertThat(Quiet.found(with(6), TellTaleRule.class, "some", 0, () -> now))
+                    .isEqualTo(now);
+        }
+    }
+}
