@@ -1,5 +1,6 @@
 package aficion.check;
 
+import static aficion.check.Mistake.comesWithALongLead;
 import static aficion.check.Mistake.mends;
 import static aficion.check.Mistake.none;
 import static aficion.check.Mistake.only;
@@ -15,8 +16,10 @@ import aficion.job.LoadKind;
 import aficion.job.Position;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
+import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -51,6 +54,35 @@ class IdlePositionTest {
         assertThat(found.position()).isEqualTo("side");
         mends(wrong, found);
         none(lit("30", "58", "56"), PositionIdle.class);
+    }
+
+    /** A relay that no longer pulls in leaves the switch behind its contact nothing to do. */
+    @Test
+    void aSwitchBehindARelayThatGetsTooLittle() {
+        var strong =
+                new ControlKind.Relay(
+                        new Volts(12),
+                        new Ohms(2),
+                        new Ratio(0.6),
+                        new Ratio(0.2),
+                        new Amps(30),
+                        Optional.empty());
+        comesWithALongLead(
+                DesignBuilder.twelveVolts()
+                        .part("K1", strong)
+                        .fuse("F1", 10)
+                        .onOff("S1", "warm", 10)
+                        .onOff("S2", "other", 10)
+                        .lamp("H1", 21)
+                        .wire("B1.+", "K1.30", "1mm2", 1)
+                        .wire("K1.87", "F1.1", "1mm2", 1)
+                        .wire("F1.2", "S1.1", "1mm2", 1)
+                        .wire("S1.2", "H1.58", "1mm2", 1)
+                        .wire("B1.+", "S2.1", "1mm2", 1)
+                        .wire("S2.2", "H1.58", "1mm2", 1)
+                        .wire("K1.85", "E1.E", "1mm2", 1)
+                        .wire("B1.+", "K1.86", "1mm2", 1),
+                PositionIdle.class);
     }
 
     /** What leads nowhere yet, and what never works for another reason, is not named. */

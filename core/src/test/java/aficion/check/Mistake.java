@@ -2,9 +2,13 @@ package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.WireSize;
 import aficion.check.finding.Finding;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.edit.WireEdit;
+import aficion.quantity.Metres;
+import aficion.route.RunLength;
 import aficion.size.Assessment;
 import java.util.List;
 
@@ -38,5 +42,30 @@ final class Mistake {
     static void mends(DesignBuilder builder, Finding finding) {
         var mended = finding.remedies().getFirst().apply(builder.build());
         assertThat(found(mended, finding.getClass())).isEmpty();
+    }
+
+    /**
+     * Nothing of the kind until the last wire is long and thin, and nothing again when it no longer
+     * is; the same as if each were judged by itself.
+     */
+    static void comesWithALongLead(DesignBuilder builder, Class<? extends Finding> kind) {
+        var design = builder.build();
+        var lead = design.wires().getLast().id();
+        var longer =
+                new WireEdit.SetLength(lead, new RunLength.Measured(new Metres(99)))
+                        .apply(
+                                new WireEdit.Resize(lead, WireSize.parse("0.5mm2").orElseThrow())
+                                        .apply(design));
+        var first = Assessment.of(design);
+        var before = about(first);
+        var after = first.after(longer);
+        assertThat(Findings.of(first)).noneMatch(kind::isInstance);
+        assertThat(Findings.of(after)).anyMatch(kind::isInstance);
+        assertThat(about(after)).isEqualTo(about(Assessment.of(longer)));
+        assertThat(about(after.after(design))).isEqualTo(before);
+    }
+
+    private static List<Object> about(Assessment assessment) {
+        return Findings.of(assessment).stream().<Object>map(Finding::about).toList();
     }
 }

@@ -1,5 +1,6 @@
 package aficion.check;
 
+import static aficion.check.Mistake.comesWithALongLead;
 import static aficion.check.Mistake.found;
 import static aficion.check.Mistake.none;
 import static aficion.check.Mistake.only;
@@ -52,6 +53,43 @@ class WhereItHangsTest {
         assertThat(found(wired, PathFinding.TellsWrongly.class))
                 .extracting(PathFinding.TellsWrongly::tale)
                 .isEqualTo(tale == null ? List.of() : List.of(tale));
+    }
+
+    /** With the key at run the lamp is fed by a lead that leaves it next to nothing. */
+    @Test
+    void aLampThatItsLeadLeavesToTheStart() {
+        comesWithALongLead(
+                keyed().lamp("H1", 150)
+                        .wire("S1.50", "H1.58", "2.5mm2", 1)
+                        .wire("S1.15", "H1.58", "4mm2", 1),
+                PathFinding.OnlyWhileHeld.class);
+    }
+
+    /** Its lamp dark, a tell-tale of a side tells what is not so. */
+    @Test
+    void aTellTaleWhoseLampGetsTooLittle() {
+        var lamp =
+                new LoadKind.Lamp(
+                        new Volts(13.5), List.of(new LoadKind.Filament("L", new Watts(150))));
+        var turns =
+                DesignBuilder.selector(
+                        "turn",
+                        20,
+                        DesignBuilder.joins("left", "49a", "L"),
+                        DesignBuilder.joins("right", "49a", "R"));
+        comesWithALongLead(
+                DesignBuilder.twelveVolts()
+                        .part("S1", turns)
+                        .named(
+                                "L1",
+                                "left turn lamp",
+                                new LoadKind.WarningLamp(new Watts(2), new Volts(13.5)))
+                        .mounted("H1", "E1", lamp)
+                        .wire("B1.+", "S1.49a", "4mm2", 1)
+                        .wire("S1.L", "L1.1", "1mm2", 1)
+                        .wire("L1.2", "E1.E", "1mm2", 1)
+                        .wire("S1.L", "H1.L", "4mm2", 1),
+                PathFinding.TellsWrongly.class);
     }
 
     /** What is for the road has to work on the road; a starter or a plug may want to be held. */
