@@ -16,10 +16,8 @@ import aficion.job.LoadKind;
 import aficion.job.Position;
 import aficion.quantity.Amps;
 import aficion.quantity.Ohms;
-import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -59,17 +57,9 @@ class IdlePositionTest {
     /** A relay that no longer pulls in leaves the switch behind its contact nothing to do. */
     @Test
     void aSwitchBehindARelayThatGetsTooLittle() {
-        var strong =
-                new ControlKind.Relay(
-                        new Volts(12),
-                        new Ohms(2),
-                        new Ratio(0.6),
-                        new Ratio(0.2),
-                        new Amps(30),
-                        Optional.empty());
         comesWithALongLead(
                 DesignBuilder.twelveVolts()
-                        .part("K1", strong)
+                        .relay("K1", 2)
                         .fuse("F1", 10)
                         .onOff("S1", "warm", 10)
                         .onOff("S2", "other", 10)

@@ -161,17 +161,9 @@ class NeverWorksTest {
     /** So long and thin a lead leaves a coil less than it pulls in at; no pin of it is wrong. */
     @Test
     void whatTooLittleIsLeftOf() {
-        var strong =
-                new ControlKind.Relay(
-                        TWELVE,
-                        new Ohms(2),
-                        new Ratio(0.6),
-                        new Ratio(0.2),
-                        new Amps(30),
-                        Optional.empty());
         var wired =
                 DesignBuilder.twelveVolts()
-                        .part("K1", strong)
+                        .relay("K1", 2)
                         .load("X1", 2)
                         .wire("B1.+", "K1.86", "0.5mm2", 50)
                         .wire("K1.85", "E1.E", "1mm2", 1)

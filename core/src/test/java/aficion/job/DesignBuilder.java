@@ -252,11 +252,16 @@ public final class DesignBuilder {
 
     /** A make relay of 90 Ω that pulls in at 60 % and lets go at 20 %, contact 30 A. */
     public DesignBuilder relay(String id) {
+        return relay(id, 90);
+    }
+
+    /** The same with a coil of so many ohms. */
+    public DesignBuilder relay(String id, double ohms) {
         return part(
                 id,
                 new ControlKind.Relay(
                         new Volts(12),
-                        new Ohms(90),
+                        new Ohms(ohms),
                         new Ratio(0.6),
                         new Ratio(0.2),
                         new Amps(30),
