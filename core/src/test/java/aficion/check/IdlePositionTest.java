@@ -72,6 +72,7 @@ class IdlePositionTest {
                         .wire("S2.2", "H1.58", "1mm2", 1)
                         .wire("K1.85", "E1.E", "1mm2", 1)
                         .wire("B1.+", "K1.86", "1mm2", 1),
+                "K1.86",
                 PositionIdle.class);
     }
 

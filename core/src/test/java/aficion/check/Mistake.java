@@ -2,10 +2,11 @@ package aficion.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import aficion.catalogue.WireSize;
+import aficion.catalogue.Conductors;
 import aficion.check.finding.Finding;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
+import aficion.job.Terminal;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
 import aficion.route.RunLength;
@@ -45,17 +46,17 @@ final class Mistake {
     }
 
     /**
-     * Nothing of the kind until the last wire is long and thin, and nothing again when it no longer
-     * is; the same as if each were judged by itself.
+     * Nothing of the kind until the last wire at a terminal is long and thin, and nothing again
+     * when it no longer is; the same as if each were judged by itself.
      */
-    static void comesWithALongLead(DesignBuilder builder, Class<? extends Finding> kind) {
+    static void comesWithALongLead(
+            DesignBuilder builder, String terminal, Class<? extends Finding> kind) {
         var design = builder.build();
-        var lead = design.wires().getLast().id();
+        var lead = design.wiresAt(Terminal.parse(terminal).orElseThrow()).getLast();
+        var thinnest = Conductors.of(lead.size().standard()).getFirst().size();
         var longer =
-                new WireEdit.SetLength(lead, new RunLength.Measured(new Metres(99)))
-                        .apply(
-                                new WireEdit.Resize(lead, WireSize.parse("0.5mm2").orElseThrow())
-                                        .apply(design));
+                new WireEdit.SetLength(lead.id(), new RunLength.Measured(new Metres(100)))
+                        .apply(new WireEdit.Resize(lead.id(), thinnest).apply(design));
         var first = Assessment.of(design);
         var before = about(first);
         var after = first.after(longer);

@@ -1,16 +1,16 @@
 package aficion.check;
 
+import static aficion.check.Mistake.comesWithALongLead;
 import static aficion.check.Mistake.found;
 import static aficion.check.Mistake.none;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import aficion.catalogue.Conductors;
-import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
 import aficion.check.finding.PathFinding.Lack;
 import aficion.check.function.Wants;
 import aficion.job.ControlKind;
+import aficion.job.ControlKind.IgnitionBox;
 import aficion.job.Demand;
 import aficion.job.DesignBuilder;
 import aficion.job.JoinKind;
@@ -18,17 +18,14 @@ import aficion.job.Kind;
 import aficion.job.LoadKind;
 import aficion.job.PartId;
 import aficion.job.edit.PartEdit;
-import aficion.job.edit.WireEdit;
 import aficion.netlist.Conditions;
 import aficion.quantity.Amps;
 import aficion.quantity.Henries;
-import aficion.quantity.Metres;
 import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Seconds;
 import aficion.quantity.Volts;
 import aficion.quantity.Watts;
-import aficion.route.RunLength;
 import aficion.size.Assessment;
 import java.util.List;
 import java.util.Optional;
@@ -210,6 +207,10 @@ class NeverWorksTest {
                 PathFinding.NeverWorks.class);
     }
 
+    private static Kind box(IgnitionBox.Form form) {
+        return new IgnitionBox(form, 4, new Ratio(0.4), new Amps(0.5));
+    }
+
     private static Arguments want(Kind kind, String role, double volts, String feed, String back) {
         return Arguments.of(kind, role, volts, feed, back);
     }
@@ -247,6 +248,12 @@ class NeverWorksTest {
                         "+",
                         "31"),
                 want(new LoadKind.Voltmeter(new Volts(16)), "body", 3.6, "+", "31"),
+                want(
+                        new ControlKind.LatchingRelay(TWELVE, new Ohms(90), amps),
+                        "set",
+                        7.2,
+                        "S",
+                        "31"),
                 want(new LoadKind.Gauge(new Ohms(60), new Amps(0.16)), "body", 0.96, "B", "T"),
                 want(
                         new ControlKind.Relay(
@@ -260,26 +267,8 @@ class NeverWorksTest {
                         7.2,
                         "86",
                         "85"),
-                want(
-                        new ControlKind.IgnitionBox(
-                                ControlKind.IgnitionBox.Form.TRANSISTOR,
-                                4,
-                                new Ratio(0.4),
-                                new Amps(0.5)),
-                        "rest",
-                        3.6,
-                        "15",
-                        "31"),
-                want(
-                        new ControlKind.IgnitionBox(
-                                ControlKind.IgnitionBox.Form.DISCHARGE,
-                                4,
-                                new Ratio(0.4),
-                                new Amps(0.5)),
-                        "body",
-                        3.6,
-                        "15",
-                        "31"));
+                want(box(IgnitionBox.Form.TRANSISTOR), "rest", 3.6, "15", "31"),
+                want(box(IgnitionBox.Form.DISCHARGE), "body", 3.6, "15", "31"));
     }
 
     /** Three tenths of its rated volts, and what else each kind has to get to be of use. */
@@ -326,57 +315,29 @@ class NeverWorksTest {
     @Test
     void theCoilOfADischargeBoxWantsNothing() {
         var coil = new LoadKind.IgnitionCoil(new Ohms(1.5), new Henries(0.004));
-        for (var form : ControlKind.IgnitionBox.Form.values()) {
+        for (var form : IgnitionBox.Form.values()) {
             var wired =
                     DesignBuilder.twelveVolts()
                             .part("T1", coil)
-                            .mounted(
-                                    "U1",
-                                    "E1",
-                                    new ControlKind.IgnitionBox(
-                                            form, 4, new Ratio(0.4), new Amps(0.5)))
+                            .mounted("U1", "E1", box(form))
                             .part("J1", new JoinKind.Splice())
                             .wire("B1.+", "J1.J", "1mm2", 1)
                             .wire("J1.J", "T1.15", "1mm2", 1)
                             .wire("J1.J", "U1.15", "1mm2", 1)
                             .wire("T1.1", "U1.1", "1mm2", 0.5);
 
-            assertThat(
-                            Wants.of(Assessment.of(wired.build())).stream()
-                                    .map(want -> want.part().id().value()))
-                    .contains("U1")
-                    .satisfies(wanting ->
-                            assertThat(wanting.contains("T1"))
-                                    .isEqualTo(form == ControlKind.IgnitionBox.Form.TRANSISTOR));
+            var wanting = Wants.of(Assessment.of(wired.build()));
+            assertThat(wanting).extracting(want -> want.part().id().value()).contains("U1");
+            assertThat(wanting)
+                    .filteredOn(want -> want.part().id().equals(new PartId("T1")))
+                    .extracting(Wants::volts)
+                    .isEqualTo(
+                            form == IgnitionBox.Form.TRANSISTOR ? List.of(0.02 * 12) : List.of());
         }
     }
 
-    /**
-     * What was not found is found once a lead is too long and thin, and no more when it has not.
-     */
     @Test
     void whatWorksUntilItsLeadIsTooLongAndThin() {
-        var design = relayed().build();
-        var works = Assessment.of(design);
-        assertThat(Findings.of(works)).noneMatch(PathFinding.NeverWorks.class::isInstance);
-        var lead =
-                design.wires().stream()
-                        .filter(wire ->
-                                wire.terminals().stream().anyMatch(end -> end.part().equals(H1)))
-                        .findFirst()
-                        .orElseThrow();
-        var thinnest = Conductors.of(lead.size().standard()).getFirst().size();
-        var longer =
-                new WireEdit.SetLength(lead.id(), new RunLength.Measured(new Metres(100)))
-                        .apply(new WireEdit.Resize(lead.id(), thinnest).apply(design));
-        var after = works.after(longer);
-
-        assertThat(Findings.of(after))
-                .anyMatch(PathFinding.NeverWorks.class::isInstance)
-                .map(Finding::about)
-                .isEqualTo(
-                        Findings.of(Assessment.of(longer)).stream().map(Finding::about).toList());
-        assertThat(Findings.of(after.after(design)).stream().map(Finding::about))
-                .isEqualTo(Findings.of(works).stream().map(Finding::about).toList());
+        comesWithALongLead(relayed(), "H1.58", PathFinding.NeverWorks.class);
     }
 }

@@ -62,6 +62,7 @@ class WhereItHangsTest {
                 keyed().lamp("H1", 150)
                         .wire("S1.50", "H1.58", "2.5mm2", 1)
                         .wire("S1.15", "H1.58", "4mm2", 1),
+                "H1.58",
                 PathFinding.OnlyWhileHeld.class);
     }
 
@@ -89,6 +90,7 @@ class WhereItHangsTest {
                         .wire("S1.L", "L1.1", "1mm2", 1)
                         .wire("L1.2", "E1.E", "1mm2", 1)
                         .wire("S1.L", "H1.L", "4mm2", 1),
+                "H1.L",
                 PathFinding.TellsWrongly.class);
     }
 

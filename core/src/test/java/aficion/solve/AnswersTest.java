@@ -21,9 +21,16 @@ import org.junit.jupiter.api.Test;
 class AnswersTest {
     private static final Design BUZZING = DesignBuilder.buzzing().build();
 
-    private static final Design RESIZED =
-            new WireEdit.Resize(BUZZING.wires().get(1).id(), WireSize.parse("25mm2").orElseThrow())
-                    .apply(BUZZING);
+    private static final Design RESIZED = resized(BUZZING, BUZZING.wires().get(1).id(), "25mm2");
+
+    private static Design resized(Design design, WireId wire, String size) {
+        return new WireEdit.Resize(wire, WireSize.parse(size).orElseThrow()).apply(design);
+    }
+
+    private static Design measured(Design design, WireId wire, double metres) {
+        return new WireEdit.SetLength(wire, new RunLength.Measured(new Metres(metres)))
+                .apply(design);
+    }
 
     private static Answers after(Answers answers, Design next) {
         return answers.of(answers.netlist().with(next).orElseThrow());
@@ -53,10 +60,7 @@ class AnswersTest {
     void whatCarriesIsWorkedOutAnew() {
         var answers = new Answers(Netlist.of(RESIZED));
         var before = ((Outcome.Solved) answers.demand(Conditions.REST)).point();
-        var thinner =
-                new WireEdit.Resize(
-                                RESIZED.wires().get(3).id(), WireSize.parse("2.5mm2").orElseThrow())
-                        .apply(RESIZED);
+        var thinner = resized(RESIZED, RESIZED.wires().get(3).id(), "2.5mm2");
         var now = ((Outcome.Solved) after(answers, thinner).demand(Conditions.REST)).point();
         var fresh =
                 ((Outcome.Solved) new Solver(Netlist.of(thinner)).demand(Conditions.REST)).point();
@@ -77,9 +81,7 @@ class AnswersTest {
         var solved = answers.solve(Conditions.REST).settled().orElseThrow();
         var same = new ArrayList<Boolean>();
         for (int i = 1; i <= 4; i++) {
-            design =
-                    new WireEdit.SetLength(feed, new RunLength.Measured(new Metres(1 + i * 1e-4)))
-                            .apply(design);
+            design = measured(design, feed, 1 + i * 1e-4);
             answers = after(answers, design);
             var now = answers.demand(Conditions.REST).settled().orElseThrow();
             same.add(now.isSameAs(first));
@@ -111,9 +113,7 @@ class AnswersTest {
         var rest = answers.demand(Conditions.REST).settled().orElseThrow();
         var running = answers.demand(on).settled().orElseThrow();
         for (var size : new String[] {"2.5mm2", "0.5mm2", "4mm2"}) {
-            design =
-                    new WireEdit.Resize(new WireId("w6"), WireSize.parse(size).orElseThrow())
-                            .apply(design);
+            design = resized(design, new WireId("w6"), size);
             answers = after(answers, design);
             var now = answers.demand(on).settled().orElseThrow();
             var fresh = new Solver(Netlist.of(design)).demand(on).settled().orElseThrow();
@@ -145,9 +145,7 @@ class AnswersTest {
                         .build();
         var answers = new Answers(Netlist.of(design));
         assertThat(answers.demand(Conditions.REST).settled().orElseThrow().pulled(0)).isTrue();
-        var longer =
-                new WireEdit.SetLength(new WireId("w2"), new RunLength.Measured(new Metres(99)))
-                        .apply(design);
+        var longer = measured(design, new WireId("w2"), 99);
 
         var now = after(answers, longer).demand(Conditions.REST).settled().orElseThrow();
         assertThat(now.pulled(0)).isFalse();
@@ -168,9 +166,7 @@ class AnswersTest {
         answers.demand(Conditions.REST);
         answers.demand(joined);
         for (var size : new String[] {"1.5mm2", "2.5mm2"}) {
-            design =
-                    new WireEdit.Resize(new WireId("w2"), WireSize.parse(size).orElseThrow())
-                            .apply(design);
+            design = resized(design, new WireId("w2"), size);
             answers = after(answers, design);
             var bare = answers.demand(Conditions.REST).settled().orElseThrow();
             var like = answers.demand(joined).settled().orElseThrow();

@@ -88,7 +88,7 @@ class LiveTest {
         assertThat(point.orElseThrow().live()).isEmpty();
     }
 
-    /** The nodes of the spare lead: one that the second switch joins to the lamp's feed. */
+    /** A node of the spare lead, which the second switch joins to the lamp's feed. */
     private static final int SPARE = NETLIST.node(Terminal.parse("S2.2").orElseThrow());
 
     private static Optional<Live> with(String spare, Branch instead) {

@@ -49,11 +49,15 @@ class SwitchStateTest {
                     new Branch.Filament(0, 1, 12, 2),
                     new Branch.Rectifier(0, 1, 1e-9, 0.05),
                     new Branch.Source(0, 1, 12.7, 0.006, 0.02),
-                    new Branch.Limited(0, 1, 14.2, 0.01, 30, List.of(), 1, Optional.empty()),
+                    limited(List.of()),
                     new Branch.Motor(0, 1, 12, 5, 0.5, 0.1));
 
     private static Branch driven(boolean pulled) {
         return new Branch.Driven(0, 1, 0.3, List.of(new Branch.Need(0, pulled)));
+    }
+
+    private static Branch limited(List<Branch.Need> needs) {
+        return new Branch.Limited(0, 1, 14.2, 0.01, 30, needs, 1, Optional.empty());
     }
 
     private static SwitchState begun(Branch branch) {
@@ -90,17 +94,7 @@ class SwitchStateTest {
         contact.pulled[0] = true;
         assertThat(contact.conducting(0)).isTrue();
 
-        var source =
-                begun(
-                        new Branch.Limited(
-                                0,
-                                1,
-                                14.2,
-                                0.01,
-                                30,
-                                List.of(new Branch.Need(0, true)),
-                                1,
-                                Optional.empty()));
+        var source = begun(limited(List.of(new Branch.Need(0, true))));
         assertThat(source.settled[0]).isEqualTo(14.2);
         assertThat(source.conducting(0)).isFalse();
         assertThat(begun(new Branch.Source(0, 1, 12.7, 0.006, 0.02)).settled[0]).isEqualTo(12.7);

@@ -32,9 +32,13 @@ class QuietTest {
                         .apply(SHORT.design()));
     }
 
+    private static int node(String terminal) {
+        return SHORT.netlist().node(Terminal.parse(terminal).orElseThrow());
+    }
+
     /** 37 mΩ beside 3 Ω leave the lamp more than 11 V, 90 m and 1.7 Ω less. */
     private static Object sight(Assessment assessment) {
-        int lamp = assessment.netlist().node(Terminal.parse("H1.58").orElseThrow());
+        int lamp = node("H1.58");
         return Quiet.volts(
                 assessment,
                 List.of(
@@ -47,6 +51,8 @@ class QuietTest {
     void itSeesOtherVoltsOnlyWhereTheyPassAMark() {
         assertThat(sight(with(2.5))).isEqualTo(sight(SHORT)).isEqualTo(sight(with(3)));
         assertThat(sight(with(90))).isNotEqualTo(sight(SHORT)).isEqualTo(sight(with(80)));
+        var lost = List.of(new Quiet.Across(node("S1.2"), node("H1.58"), 2));
+        assertThat(Quiet.volts(with(90), lost)).isNotEqualTo(Quiet.volts(SHORT, lost));
     }
 
     /** The lamp is on in some states and off in others: they are not taken for each other. */
