@@ -333,8 +333,28 @@ public final class Design {
         var next = new Design(vehicle, rules, circuits, parts, changed, body, stations);
         if (isLedAs(next)) {
             next.mains = mains;
+            next.riders = ridersOf(next);
         }
         return next;
+    }
+
+    /**
+     * The riders of the same wires cut otherwise; null where it is not known that they ride alike.
+     */
+    private @Nullable Map<RunId, List<Wire>> ridersOf(Design next) {
+        var known = riders;
+        boolean alike =
+                known != null
+                        && IntStream.range(0, wires.size())
+                                .allMatch(
+                                        i -> wires.get(i).laid().equals(next.wires.get(i).laid()));
+        if (!alike) {
+            return null;
+        }
+        var riding = new LinkedHashMap<RunId, List<Wire>>();
+        known.forEach((run, there) ->
+                riding.put(run, there.stream().map(wire -> next.wire(wire.id())).toList()));
+        return riding;
     }
 
     /** Whether its wires are those of another design, each in its circuit and between its ends. */

@@ -259,8 +259,20 @@ public final class OperatingStates {
      */
     public static Conditions heaviest(
             Design design, Conditions basis, Function<Conditions, Double> load) {
+        return heaviest(design, List.of(basis), load).getFirst();
+    }
+
+    /** The same of several states, in their order. */
+    public static List<Conditions> heaviest(
+            Design design, List<Conditions> bases, Function<Conditions, Double> load) {
+        var movers = lasting(design);
+        return bases.stream().map(basis -> heaviest(movers, basis, load)).toList();
+    }
+
+    private static Conditions heaviest(
+            List<Mover> movers, Conditions basis, Function<Conditions, Double> load) {
         var state = basis;
-        for (var mover : lasting(design)) {
+        for (var mover : movers) {
             var best = state;
             double most = load.apply(state);
             for (var tried : mover.from(state).toList()) {

@@ -50,15 +50,16 @@ public record Assessment(
     public static Assessment of(Design design) {
         var answers = new Answers(Netlist.of(design));
         var worst = WorstCase.of(answers);
+        var lasting = new Once();
         return new Assessment(
                 design,
                 answers,
                 worst,
-                Sizing.of(design, worst),
+                Sizing.of(design, worst, lasting),
                 Guards.in(design),
                 bundles(worst),
                 new Once(),
-                new Once());
+                lasting);
     }
 
     /**
@@ -162,6 +163,10 @@ public record Assessment(
 
     /** The wires that what charges gives to before any guard, with the largest that does. */
     public Map<WireId, Source> sourced() {
+        return lasting(Source.class, this::findSourced);
+    }
+
+    private Map<WireId, Source> findSourced() {
         var sourced = new HashMap<WireId, Source>();
         for (var part : design.parts()) {
             Charger.of(design, part)

@@ -2,7 +2,6 @@ package aficion.size;
 
 import aficion.job.PartId;
 import aficion.job.Wire;
-import aficion.netlist.Netlist;
 import aficion.quantity.Metres;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
@@ -19,12 +18,14 @@ import java.util.stream.Stream;
  * larger current.
  *
  * @param wires in the order of the current
+ * @param length of all of them
  * @param joints volts lost on the way in contacts, guards, joints, earths and the ends of wires;
  *     not counted while a starter turns, which takes its own
  * @param cranks whether a starter lies on the way
  * @param point the operating point it was followed in
  */
-public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, OperatingPoint point) {
+public record FlowPath(
+        List<Wire> wires, Metres length, Volts joints, boolean cranks, OperatingPoint point) {
     private static final double NOTHING = 1e-9;
 
     public FlowPath {
@@ -36,7 +37,7 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
         var netlist = point.netlist();
         int start = netlist.branch(wire);
         if (Math.abs(point.branchAmps(start)) < NOTHING) {
-            return new FlowPath(List.of(wire), new Volts(0), false, point);
+            return new FlowPath(List.of(wire), wire.length().metres(), new Volts(0), false, point);
         }
         var before = walk(point, start, false);
         Collections.reverse(before);
@@ -49,19 +50,20 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
                         .toList();
         return new FlowPath(
                 wires,
+                length(wires),
                 new Volts(turns(point) ? 0 : joints(point, before, metal)),
-                before.stream().anyMatch(branch -> cranks(netlist, branch)),
+                netlist.cranking().anyMatch(before::contains),
                 point);
     }
 
     /** The same way with so many times the current: its joints lose as many times as much. */
     FlowPath carrying(double times) {
-        return new FlowPath(wires, new Volts(joints.value() * times), cranks, point);
+        return new FlowPath(wires, length, new Volts(joints.value() * times), cranks, point);
     }
 
     /** The same way in the same state, told of another netlist. */
     FlowPath in(OperatingPoint next) {
-        return new FlowPath(wires, joints, cranks, next);
+        return new FlowPath(wires, length, joints, cranks, next);
     }
 
     private static boolean turns(OperatingPoint point) {
@@ -70,8 +72,12 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
                 .anyMatch(branch -> Math.abs(point.branchAmps(branch)) > NOTHING);
     }
 
-    private static boolean cranks(Netlist netlist, int branch) {
-        return netlist.cranking().anyMatch(each -> each == branch);
+    private static Metres length(List<Wire> wires) {
+        double length = 0;
+        for (var wire : wires) {
+            length += wire.length().metres().value();
+        }
+        return new Metres(length);
     }
 
     private static double joints(OperatingPoint point, List<Integer> way, Metal metal) {
@@ -98,11 +104,6 @@ public record FlowPath(List<Wire> wires, Volts joints, boolean cranks, Operating
                 .flatMap(each -> point.netlist().partOf(each).stream())
                 .filter(part -> design.part(part).kind().consumes())
                 .findFirst();
-    }
-
-    /** Length of all its wires. */
-    public Metres length() {
-        return new Metres(wires.stream().mapToDouble(wire -> wire.length().metres().value()).sum());
     }
 
     /** Volts lost in all its wires. */

@@ -207,19 +207,37 @@ public final class Metal {
         }
     }
 
+    /** What metal does in a state, whatever resists how much. */
+    private record Hanging(Joined joined, Optional<List<Integer>> shorting) {}
+
     /** What hangs together in a state of the same netlist: where its wires are whole, they are. */
     public Bond in(OperatingPoint point) {
         return new Bond(point);
+    }
+
+    private Hanging hanging(OperatingPoint point) {
+        var bond = new Bond(point, joined(point));
+        return new Hanging(bond.joined, bond.shorting);
     }
 
     /** What hangs together by metal in one state. */
     public final class Bond {
         private final OperatingPoint point;
         private final Joined joined;
+        private final Optional<List<Integer>> shorting;
 
         private Bond(OperatingPoint point) {
             this.point = point;
-            this.joined = point.asSwitched(Metal.this, () -> Metal.this.joined(point));
+            var known = point.asSwitched(Metal.this, () -> hanging(point));
+            this.joined = known.joined;
+            this.shorting = known.shorting;
+        }
+
+        /** One that is worked out. */
+        private Bond(OperatingPoint point, Joined joined) {
+            this.point = point;
+            this.joined = joined;
+            this.shorting = shorting();
         }
 
         /** What it shares with the same state of other wires. */
@@ -267,7 +285,7 @@ public final class Metal {
 
         /** Whether a source that keeps its volts is shorted. */
         public boolean shorted() {
-            return way().isPresent();
+            return shorting.isPresent();
         }
 
         /**
@@ -275,6 +293,10 @@ public final class Metal {
          * ends to the other; empty where there is none.
          */
         Optional<List<Integer>> way() {
+            return shorting;
+        }
+
+        private Optional<List<Integer>> shorting() {
             var forces = forces();
             var level = new HashMap<Integer, Double>();
             for (var force : forces) {

@@ -2,6 +2,8 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
+import aficion.catalogue.Insulation;
+import aficion.catalogue.Zone;
 import aficion.job.Design;
 import aficion.job.Wire;
 import aficion.job.WireId;
@@ -11,6 +13,7 @@ import aficion.quantity.Ohms;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import aficion.route.RunLength;
+import aficion.solve.Once;
 import aficion.solve.OperatingPoint;
 import aficion.working.Working;
 import aficion.working.Working.Given;
@@ -35,15 +38,24 @@ public final class Sizing {
     private final WorstCase worst;
     private final OperatingPoint rest;
 
-    private Sizing(Design design, WorstCase worst, OperatingPoint rest) {
+    /** What follows from a conductor, its cover and the zone it lies in. */
+    private final Once lasting;
+
+    private Sizing(Design design, WorstCase worst, OperatingPoint rest, Once lasting) {
         this.design = design;
         this.worst = worst;
         this.rest = rest;
+        this.lasting = lasting;
     }
 
     /** The sizing of every wire, in the order of the design; empty when no state can be solved. */
     public static Map<WireId, WireSizing> of(Design design, WorstCase worst) {
-        return of(design, worst, (sizing, wire) -> sizing.size(wire, Optional.empty()));
+        return of(design, worst, new Once());
+    }
+
+    /** The same, with what lasts however wires are cut. */
+    static Map<WireId, WireSizing> of(Design design, WorstCase worst, Once lasting) {
+        return of(design, worst, lasting, (sizing, wire) -> sizing.size(wire, Optional.empty()));
     }
 
     /**
@@ -53,6 +65,7 @@ public final class Sizing {
         return of(
                 design,
                 worst,
+                earlier.lasting(),
                 (sizing, wire) -> {
                     var known = earlier.sizing(wire.id()).filter(each -> each.wire().equals(wire));
                     return known.flatMap(each -> sizing.kept(each, earlier.worst()))
@@ -61,10 +74,13 @@ public final class Sizing {
     }
 
     private static Map<WireId, WireSizing> of(
-            Design design, WorstCase worst, BiFunction<Sizing, Wire, WireSizing> how) {
+            Design design,
+            WorstCase worst,
+            Once lasting,
+            BiFunction<Sizing, Wire, WireSizing> how) {
         var sized = new LinkedHashMap<WireId, WireSizing>();
         worst.any()
-                .map(point -> new Sizing(design, worst, point))
+                .map(point -> new Sizing(design, worst, point, lasting))
                 .ifPresent(sizing ->
                         design.wires()
                                 .forEach(wire -> sized.put(wire.id(), how.apply(sizing, wire))));
@@ -132,9 +148,8 @@ public final class Sizing {
                 wire,
                 steadyAmps,
                 heldAmps,
-                known.map(WireSizing::carries).orElseGet(() -> carries(wire, wire.conductor())),
-                known.map(WireSizing::carriesShortly)
-                        .orElseGet(() -> carriesShortly(wire, wire.conductor())),
+                carries(wire, wire.conductor()),
+                carriesShortly(wire, wire.conductor()),
                 known.map(WireSizing::bears).orElseGet(() -> ShortCircuit.of(wire)),
                 drop(wire, wire.conductor(), current, path),
                 path,
@@ -195,16 +210,28 @@ public final class Sizing {
         return steady.value() <= lasting && held.value() <= Math.max(lasting, shortly);
     }
 
+    /** What a conductor of that cover is asked where a wire lies. */
+    private record Cooled(Conductor conductor, Insulation cover, Zone zone, boolean shortly) {
+        static Cooled of(Conductor conductor, Wire wire, boolean shortly) {
+            return new Cooled(conductor, wire.insulation(), wire.zone(), shortly);
+        }
+    }
+
     private Working carries(Wire wire, Conductor conductor) {
-        return HeatBalance.carries(conductor, wire, design.rules());
+        return lasting.of(
+                Cooled.of(conductor, wire, false),
+                () -> HeatBalance.carries(conductor, wire, design.rules()));
     }
 
     private Working carriesShortly(Wire wire, Conductor conductor) {
-        return ShortTime.carries(
-                conductor,
-                wire.zone().ambient(),
-                HeatBalance.rise(wire, design.rules()),
-                design.rules().shortTime());
+        return lasting.of(
+                Cooled.of(conductor, wire, true),
+                () ->
+                        ShortTime.carries(
+                                conductor,
+                                wire.zone().ambient(),
+                                HeatBalance.rise(wire, design.rules()),
+                                design.rules().shortTime()));
     }
 
     /**

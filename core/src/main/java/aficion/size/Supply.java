@@ -11,6 +11,7 @@ import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
 import aficion.quantity.Volts;
 import aficion.solve.OperatingPoint;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -78,7 +79,12 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
      * one at the earthed end.
      */
     private static List<Part> firstOfStrings(Design design) {
-        var batteries = design.parts().stream().filter(part -> part.kind().hasPoles()).toList();
+        var batteries = new ArrayList<Part>();
+        for (var part : design.parts()) {
+            if (part.kind().hasPoles()) {
+                batteries.add(part);
+            }
+        }
         if (batteries.size() < 2) {
             return batteries;
         }

@@ -269,8 +269,9 @@ class FlowPathTest {
     private static Allowance allowance(OperatingPoint point, Volts joints) {
         var design = point.netlist().design();
         var lead = design.wire(new WireId("w4"));
+        var path = path(point, "w4");
         return Allowance.of(
-                design, lead, new FlowPath(path(point, "w4").wires(), joints, false, point));
+                design, lead, new FlowPath(path.wires(), path.length(), joints, false, point));
     }
 
     /** Kept where the wires lose no more, and with their joints no more in all. */
