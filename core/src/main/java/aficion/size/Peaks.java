@@ -4,8 +4,11 @@ import aficion.quantity.Amps;
 import aficion.size.WorstCase.Peak;
 import aficion.solve.OperatingPoint;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +20,7 @@ final class Peaks {
     private final double[] amps;
     private final double[] toBeat;
     private final @Nullable OperatingPoint[] at;
+    private final Set<Object> taken = Collections.newSetFromMap(new IdentityHashMap<>());
 
     Peaks(int branches) {
         amps = new double[branches];
@@ -25,14 +29,18 @@ final class Peaks {
         Arrays.fill(toBeat, -1);
     }
 
-    /** Takes what every branch carries in a state. */
-    void take(OperatingPoint point) {
+    /** Takes what every branch carries in a state; whether nothing like it was taken before. */
+    boolean take(OperatingPoint point) {
+        if (!taken.add(point.flow())) {
+            return false;
+        }
         for (int branch = 0; branch < amps.length; branch++) {
             double now = point.branchAmps(branch);
             if (Math.abs(now) > toBeat[branch]) {
                 put(branch, now, point);
             }
         }
+        return true;
     }
 
     /** Takes it that a branch carries so much at least, the way round it carries anything. */

@@ -244,8 +244,7 @@ public final class WorstCase {
         var point = solved.point;
         if (asked.isHeld) {
             held.take(point);
-        } else {
-            steady.take(point);
+        } else if (steady.take(point)) {
             bundles.forEach(bundle -> bundle.take(point));
         }
         if (asked.isOff) {
@@ -389,11 +388,11 @@ public final class WorstCase {
     private static Set<Conditions> heaviest(Answers answers, Metal metal) {
         var netlist = answers.netlist();
         var heaviest = new LinkedHashSet<>(List.of(Conditions.REST));
-        for (var key : OperatingStates.keys(netlist.controls(), Conditions.REST)) {
-            heaviest.add(
-                    OperatingStates.heaviest(
-                            netlist.design(), key, state -> drawn(answers, metal, state)));
-        }
+        heaviest.addAll(
+                OperatingStates.heaviest(
+                        netlist.design(),
+                        OperatingStates.keys(netlist.controls(), Conditions.REST),
+                        state -> drawn(answers, metal, state)));
         return heaviest;
     }
 

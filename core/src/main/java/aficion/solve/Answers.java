@@ -104,7 +104,7 @@ public final class Answers {
 
     /** The operating point under the conditions, or why there is none ({@link Solver#solve}). */
     public synchronized Outcome solve(Conditions conditions) {
-        return answer(solutions, conditions, _ -> tracked(conditions, Solver::solve));
+        return answer(solutions, conditions, before -> tracked(conditions, before, Solver::solve));
     }
 
     /** What the vehicle asks for under the conditions ({@link Solver#demand}). */
@@ -114,7 +114,7 @@ public final class Answers {
                 conditions,
                 before ->
                         before.flatMap(this::again)
-                                .orElseGet(() -> tracked(conditions, Solver::demand)));
+                                .orElseGet(() -> tracked(conditions, before, Solver::demand)));
     }
 
     /** The same while relays that cannot come to rest are in, or are out; not kept. */
@@ -137,10 +137,23 @@ public final class Answers {
         return answer.outcome;
     }
 
-    private Answer tracked(Conditions conditions, BiFunction<Solver, Conditions, Outcome> how) {
+    /** From rest. */
+    private Answer tracked(
+            Conditions conditions,
+            Optional<Answer> before,
+            BiFunction<Solver, Conditions, Outcome> how) {
         var track = new Track(netlist().wires());
         solver.note(track);
-        return new Answer(how.apply(solver, conditions), track);
+        var found = how.apply(solver, conditions);
+        return new Answer(
+                before.map(known -> following(found, known.outcome)).orElse(found), track);
+    }
+
+    private static Outcome following(Outcome found, Outcome before) {
+        return found instanceof Outcome.Solved(var point)
+                        && before instanceof Outcome.Solved(var known)
+                ? new Outcome.Solved(point.following(known))
+                : found;
     }
 
     /** From where it was found before, where that is as good as from rest. */
@@ -156,8 +169,8 @@ public final class Answers {
     /** What has been found already where the same is live. */
     private Optional<Answer> like(Answer before, OperatingPoint near, Live live) {
         return Optional.ofNullable(found.get(live))
-                .flatMap(known -> OperatingPoint.like(known, near, live))
-                .map(point -> {
+                .map(known -> {
+                    var point = OperatingPoint.like(known, near, live);
                     var track = new Track(before.track);
                     track.note(point);
                     return new Answer(new Outcome.Solved(point), track, before.changed, 0);

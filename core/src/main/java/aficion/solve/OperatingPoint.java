@@ -12,6 +12,7 @@ import aficion.quantity.Amps;
 import aficion.quantity.Ratio;
 import aficion.quantity.Volts;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -68,6 +69,17 @@ public final class OperatingPoint {
                 floating[node] = network.floats(node);
             }
         }
+
+        /** Whether all is the same, the wires but for what they resist. */
+        boolean isSameAs(Switched other, int wires) {
+            int size = branches.length;
+            return Arrays.equals(branches, wires, size, other.branches, wires, size)
+                    && Arrays.equals(coils, other.coils)
+                    && Arrays.equals(pulled, other.pulled)
+                    && Arrays.equals(whole, other.whole)
+                    && Arrays.equals(conducting, other.conducting)
+                    && Arrays.equals(floating, other.floating);
+        }
     }
 
     private OperatingPoint(Conditions conditions, Network network, Switched switched) {
@@ -88,9 +100,13 @@ public final class OperatingPoint {
 
     /** The same volts and amps, told of a netlist of the same topology that they also hold for. */
     private OperatingPoint(OperatingPoint same, Netlist netlist) {
+        this(same, netlist, same.switched);
+    }
+
+    private OperatingPoint(OperatingPoint same, Netlist netlist, Switched switched) {
         this.netlist = netlist;
         this.conditions = same.conditions;
-        this.switched = same.switched;
+        this.switched = switched;
         this.amps = same.amps;
         this.settled = same.settled;
         this.volts = same.volts;
@@ -101,9 +117,16 @@ public final class OperatingPoint {
         return new OperatingPoint(this, next);
     }
 
-    /** Whether another point is this one, be it told of another netlist. */
+    /**
+     * Whether another point is this one, be it told of another netlist, or the same flows in it.
+     */
     public boolean isSameAs(OperatingPoint other) {
         return amps == other.amps;
+    }
+
+    /** What flows, one and the same in all points that are the same. */
+    public Object flow() {
+        return amps;
     }
 
     /** The point a network stands at, where it is believed. */
@@ -122,22 +145,28 @@ public final class OperatingPoint {
     }
 
     /**
-     * The same as one of other wires, which it shares all that is live with, where nothing has
-     * moved since another point; empty where it is not believed.
+     * The same as one of other wires, which it shares all that is live with and so what flows,
+     * where nothing has moved since another point.
      */
-    static Optional<OperatingPoint> like(OperatingPoint found, OperatingPoint near, Live live) {
-        return new OperatingPoint(found, near, live).checked().settled();
+    static OperatingPoint like(OperatingPoint found, OperatingPoint near, Live live) {
+        return new OperatingPoint(found, near, live);
+    }
+
+    /** The same, sharing what follows from how everything is with the same state of other wires. */
+    OperatingPoint following(OperatingPoint other) {
+        return switched.isSameAs(other.switched, netlist.wires())
+                ? new OperatingPoint(this, netlist, other.switched)
+                : this;
     }
 
     private OperatingPoint(OperatingPoint found, OperatingPoint near, Live live) {
         this.netlist = found.netlist;
         this.conditions = near.conditions;
         this.switched = near.switched;
-        this.amps = new double[found.amps.length];
+        this.amps = found.amps;
         this.settled = near.settled.clone();
-        for (int i = 0; i < amps.length; i++) {
+        for (int i = 0; i < settled.length; i++) {
             if (live.carries(i)) {
-                amps[i] = found.amps[i];
                 settled[i] = found.settled[i];
             }
         }
@@ -160,6 +189,11 @@ public final class OperatingPoint {
      */
     public <T> T asSwitched(Object key, Supplier<T> how) {
         return switched.known.of(key, how);
+    }
+
+    /** Whether everything is and has moved in it as in the same state of other wires. */
+    public boolean isSwitchedAs(OperatingPoint other) {
+        return switched == other.switched;
     }
 
     private Outcome checked() {

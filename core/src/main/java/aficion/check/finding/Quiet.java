@@ -6,6 +6,7 @@ import aficion.solve.OperatingPoint;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
@@ -15,6 +16,7 @@ import java.util.function.Supplier;
  */
 public final class Quiet {
     private final Map<Class<?>, Object> seen = new ConcurrentHashMap<>();
+    private final Map<List<Across>, Marks> marks = new ConcurrentHashMap<>();
     private volatile List<Conditions> states = List.of();
 
     /** That of an assessment and of all that becomes of it by other sizes. */
@@ -65,27 +67,30 @@ public final class Quiet {
     }
 
     /** What was asked of some states, and the answers. */
-    private record Sight(List<Conditions> states, BitSet answers) {}
+    private record Sight(List<Conditions> states, Object answers) {}
 
     /** Two nodes, and the volts between them from which something is so. */
-    public record Across(int one, int other, double least) {}
+    public record Across(int one, int other, double least) {
+        double volts(OperatingPoint point) {
+            return Math.abs(point.nodeVolts(one) - point.nodeVolts(other));
+        }
+    }
 
     /** Between which nodes there are so many volts in which states. */
     public static Object volts(Assessment assessment, List<Across> asked) {
-        int[] one = asked.stream().mapToInt(Across::one).toArray();
-        int[] other = asked.stream().mapToInt(Across::other).toArray();
-        double[] least = asked.stream().mapToDouble(Across::least).toArray();
-        return sight(
-                assessment,
-                least.length,
-                (point, answers, from) -> {
-                    for (int i = 0; i < least.length; i++) {
-                        double volts = point.nodeVolts(one[i]) - point.nodeVolts(other[i]);
-                        if (Math.abs(volts) >= least[i]) {
-                            answers.set(from + i);
-                        }
-                    }
-                });
+        var points = assessment.worst().points();
+        var quiet = of(assessment);
+        var reached =
+                Optional.ofNullable(quiet.marks.get(asked))
+                        .flatMap(known -> known.reachedAt(points))
+                        .orElseGet(() -> quiet.marked(points, asked));
+        return new Sight(quiet.states(points), reached);
+    }
+
+    private List<BitSet> marked(List<OperatingPoint> points, List<Across> asked) {
+        var fresh = new Marks(points, asked);
+        marks.put(asked, fresh);
+        return fresh.reached();
     }
 
     /**

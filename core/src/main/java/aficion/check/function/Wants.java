@@ -32,6 +32,8 @@ public record Wants(Part part, String role, double volts, String feed, String ba
     /** The same where there is a quick electronic box. */
     private static final double COIL_AT_BOX = 0.02;
 
+    private static final Object ACROSS = new Object();
+
     /** What the parts of a design want, those without a wire at their feed left out. */
     public static List<Wants> of(Assessment assessment) {
         return assessment.lasting(Wants.class, () -> of(assessment.design()));
@@ -150,9 +152,14 @@ public record Wants(Part part, String role, double volts, String feed, String ba
     }
 
     private static Object seen(Assessment assessment) {
-        var netlist = assessment.netlist();
-        return Quiet.volts(
-                assessment, of(assessment).stream().flatMap(want -> want.across(netlist)).toList());
+        List<Quiet.Across> asked =
+                assessment.lasting(
+                        ACROSS,
+                        () ->
+                                of(assessment).stream()
+                                        .flatMap(want -> want.across(assessment.netlist()))
+                                        .toList());
+        return Quiet.volts(assessment, asked);
     }
 
     private Stream<Quiet.Across> across(Netlist netlist) {

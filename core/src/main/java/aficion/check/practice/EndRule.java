@@ -136,15 +136,11 @@ public final class EndRule implements Rule {
             return Optional.empty();
         }
         var edits = new ArrayList<Edit>();
-        for (var wire : design.wires()) {
-            for (var end : List.of(wire.from(), wire.to())) {
-                boolean bare =
-                        end.terminal().part().equals(part.id())
-                                && !end.termination().fitting().sealed();
-                if (bare) {
-                    edits.add(
-                            new WireEdit.Crimp(
-                                    wire.id(), end.terminal(), end.termination().sealed()));
+        for (var terminal : part.terminals()) {
+            for (var wire : design.wiresAt(terminal)) {
+                var termination = wire.at(terminal).termination();
+                if (!termination.fitting().sealed()) {
+                    edits.add(new WireEdit.Crimp(wire.id(), terminal, termination.sealed()));
                 }
             }
         }

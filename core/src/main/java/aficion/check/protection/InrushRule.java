@@ -19,6 +19,7 @@ import aficion.size.FlowPath;
 import aficion.size.Guard;
 import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -65,9 +66,10 @@ public final class InrushRule implements Rule {
                         .filter(state -> !state.equals(Conditions.REST))
                         .collect(Collectors.toCollection(LinkedHashSet::new));
         var others =
-                assessment.worst().points().stream()
-                        .filter(point -> isFromBattery(point.conditions()))
-                        .toList();
+                differing(
+                        assessment.worst().points().stream()
+                                .filter(point -> isFromBattery(point.conditions()))
+                                .toList());
         rush.behindGuards()
                 .forEach((fuse, loads) -> {
                     double known = MORE * most(rush, most, loads).map(Rushing::amps).orElse(0.0);
@@ -77,6 +79,12 @@ public final class InrushRule implements Rule {
                             .ifPresent(rushing -> states.add(rushing.state));
                 });
         return states;
+    }
+
+    /** Of those in which the same flows one each. */
+    private static List<OperatingPoint> differing(List<OperatingPoint> points) {
+        var found = new IdentityHashMap<Object, Boolean>();
+        return points.stream().filter(point -> found.put(point.flow(), true) == null).toList();
     }
 
     private static boolean isFromBattery(Conditions state) {

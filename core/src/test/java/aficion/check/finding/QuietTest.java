@@ -13,6 +13,7 @@ import aficion.route.RunLength;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** A rule that found nothing is asked again as soon as it sees something else. */
@@ -53,6 +54,47 @@ class QuietTest {
         assertThat(sight(with(90))).isNotEqualTo(sight(SHORT)).isEqualTo(sight(with(80)));
         var lost = List.of(new Quiet.Across(node("S1.2"), node("H1.58"), 2));
         assertThat(Quiet.volts(with(90), lost)).isNotEqualTo(Quiet.volts(SHORT, lost));
+    }
+
+    /**
+     * Marks near and far, and wires cut a little and much otherwise, one after another and back.
+     */
+    @Test
+    void whatIsToldWithoutLookingIsWhatIsSeen() {
+        int lamp = node("H1.58");
+        var asked =
+                IntStream.range(0, 60)
+                        .mapToObj(i -> new Quiet.Across(lamp, 0, 7 + 0.1 * i))
+                        .toList();
+        var last = SHORT;
+        for (double metres : new double[] {2.01, 2.05, 2.3, 3, 2.4, 5, 9, 5.1, 20, 60, 20.4, 2}) {
+            for (var now : List.of(with(metres), last.after(with(metres).design()))) {
+                assertThat(Quiet.volts(now, asked))
+                        .as("%s m", metres)
+                        .isEqualTo(Quiet.volts(Assessment.of(now.design()), asked));
+                last = now;
+            }
+        }
+    }
+
+    /** Wires cut otherwise by next to nothing: what keeps far from its mark is not looked at. */
+    @Test
+    void onlyWhatComesNearItsMarkIsLookedAtAgain() {
+        int lamp = node("H1.58");
+        var near = SHORT.worst().points().getLast();
+        var marks =
+                new Marks(
+                        SHORT.worst().points(),
+                        List.of(
+                                new Quiet.Across(lamp, 0, 6),
+                                new Quiet.Across(lamp, 0, Math.abs(near.nodeVolts(lamp)))));
+        assertThat(marks.reachedAt(with(2.001).worst().points()))
+                .hasValueSatisfying(reached -> {
+                    assertThat(reached.getFirst()).isSameAs(marks.reached().getFirst());
+                    assertThat(reached.getLast()).isNotSameAs(marks.reached().getLast());
+                });
+        assertThat(marks.reachedAt(with(90).worst().points())).isEmpty();
+        assertThat(marks.reachedAt(SHORT.worst().points().subList(0, 1))).isEmpty();
     }
 
     /** The lamp is on in some states and off in others: they are not taken for each other. */
