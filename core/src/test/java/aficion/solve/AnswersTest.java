@@ -144,11 +144,15 @@ class AnswersTest {
                         .wire("K1.85", "E1.E", "1mm2", 1)
                         .build();
         var answers = new Answers(Netlist.of(design));
-        assertThat(answers.demand(Conditions.REST).settled().orElseThrow().pulled(0)).isTrue();
-        var longer = measured(design, new WireId("w2"), 99);
+        var before = answers.demand(Conditions.REST).settled().orElseThrow();
+        assertThat(before.pulled(0)).isTrue();
 
-        var now = after(answers, longer).demand(Conditions.REST).settled().orElseThrow();
-        assertThat(now.pulled(0)).isFalse();
+        var in = after(answers, measured(design, new WireId("w2"), 20)).demand(Conditions.REST);
+        assertThat(in.settled().orElseThrow().pulled(0)).isTrue();
+        assertThat(in.settled().orElseThrow().isSwitchedAs(before)).isTrue();
+        var out = after(answers, measured(design, new WireId("w2"), 99)).demand(Conditions.REST);
+        assertThat(out.settled().orElseThrow().pulled(0)).isFalse();
+        assertThat(out.settled().orElseThrow().isSwitchedAs(before)).isFalse();
     }
 
     /** A lamp alone, and with a lead to nowhere joined: what one takes now the other takes. */
