@@ -48,12 +48,11 @@ public final class Sizing {
         this.lasting = lasting;
     }
 
-    /** The sizing of every wire, in the order of the design; empty when no state can be solved. */
-    public static Map<WireId, WireSizing> of(Design design, WorstCase worst) {
-        return of(design, worst, new Once());
-    }
-
-    /** The same, with what lasts however wires are cut. */
+    /**
+     * The sizing of every wire, in the order of the design; empty when no state can be solved.
+     *
+     * @param lasting keeps what stands however wires are cut
+     */
     static Map<WireId, WireSizing> of(Design design, WorstCase worst, Once lasting) {
         return of(design, worst, lasting, (sizing, wire) -> sizing.size(wire, Optional.empty()));
     }

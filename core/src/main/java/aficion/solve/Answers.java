@@ -25,8 +25,10 @@ public final class Answers {
     /** Volts by which an answer may be off, a millionth. */
     private static final double OFF = 1e-6;
 
-    /** So many times what volts may have changed by must lie between a coil and its move. */
-    private static final double SURE = 10;
+    /**
+     * So many times what volts may have changed by must lie between a coil, or a mark, and them.
+     */
+    public static final double SURE = 10;
 
     private final Solver solver;
     private final Map<Conditions, Answer> demands = new HashMap<>();

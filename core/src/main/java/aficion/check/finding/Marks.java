@@ -2,7 +2,9 @@ package aficion.check.finding;
 
 import aficion.check.finding.Quiet.Across;
 import aficion.netlist.Conditions;
+import aficion.solve.Answers;
 import aficion.solve.OperatingPoint;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.List;
@@ -15,9 +17,6 @@ import java.util.stream.IntStream;
  * are cut otherwise and nothing has moved, what keeps far enough is told without looking at it.
  */
 final class Marks {
-    /** So many times what volts may have changed by must lie between them and their mark. */
-    private static final double SURE = 10;
-
     private final List<OperatingPoint> points;
     private final List<Across> asked;
     private final List<BitSet> reached;
@@ -77,9 +76,9 @@ final class Marks {
 
     /** The same in the same states of other wires; empty where most had to be looked at anew. */
     Optional<List<BitSet>> reachedAt(List<OperatingPoint> now) {
-        double near = SURE * changed(now);
-        int[] known = IntStream.range(0, apart.length).filter(i -> apart[i] > near).toArray();
-        if (2 * known.length < apart.length) {
+        double near = Answers.SURE * changed(now);
+        long known = Arrays.stream(apart).filter(each -> each > near).count();
+        if (2 * known < apart.length) {
             return Optional.empty();
         }
         return Optional.of(

@@ -32,6 +32,7 @@ public record Wants(Part part, String role, double volts, String feed, String ba
     /** The same where there is a quick electronic box. */
     private static final double COIL_AT_BOX = 0.02;
 
+    /** By which it is kept across what all of a design want their volts. */
     private static final Object ACROSS = new Object();
 
     /** What the parts of a design want, those without a wire at their feed left out. */
