@@ -26,7 +26,8 @@ public final class Answers {
     private static final double OFF = 1e-6;
 
     /**
-     * So many times what volts may have changed by must lie between a coil, or a mark, and them.
+     * So many times what volts may have changed by must lie between them and a coil's move or a
+     * mark.
      */
     public static final double SURE = 10;
 
