@@ -2,17 +2,13 @@ package aficion.size;
 
 import aficion.catalogue.Conductor;
 import aficion.catalogue.FuseType;
-import aficion.fault.Fault;
 import aficion.job.Design;
 import aficion.job.PartId;
 import aficion.job.Terminal;
 import aficion.job.Wire;
 import aficion.job.WireId;
-import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.quantity.Amps;
-import aficion.quantity.Ratio;
-import aficion.quantity.Rpm;
 import aficion.solve.Answers;
 import aficion.solve.Once;
 import aficion.solve.Solver;
@@ -132,30 +128,11 @@ public record Assessment(
      * What a dead short at the far end of a wire draws through it at the least, in the state in
      * which it carries most, from full batteries alone; empty where it is dead in it.
      *
-     * @param solver one of its own netlist, which is worked with
+     * @param solver one of its own netlist, which is worked with where one is needed
      * @param enough more than that is not asked for
      */
-    public Optional<Amps> shorted(Wire wire, Solver solver, Amps enough) {
-        var when =
-                worst.steady(wire)
-                        .map(peak -> peak.point().conditions())
-                        .orElse(Conditions.REST)
-                        .withEngine(new Rpm(0))
-                        .withCharge(new Ratio(1));
-        int branch = netlist().branch(wire);
-        double whole = 1 / netlist().ohms(branch, when);
-        double bare = 1 / Fault.DEAD_SHORT.value();
-        var network = solver.network();
-        answers.demand(when).settled().ifPresentOrElse(solver::stand, () -> solver.arrive(when));
-        double most = 0;
-        for (boolean first : new boolean[] {true, false}) {
-            network.disturb(branch, whole, first ? bare : 0, first ? 0 : bare);
-            if (most < enough.value() && solver.movesCoils()) {
-                most = Math.max(most, Math.abs(network.amps(branch)));
-            }
-        }
-        network.calm();
-        return most > 0 ? Optional.of(new Amps(most)) : Optional.empty();
+    public Optional<Amps> shorted(Wire wire, Supplier<Solver> solver, Amps enough) {
+        return DeadShort.of(this).draws(this, wire, solver, enough);
     }
 
     /** What charges, and the most that it gives. */

@@ -8,6 +8,7 @@ import aficion.netlist.Conditions;
 import aficion.netlist.Netlist;
 import aficion.solve.Blocks;
 import aficion.solve.Islands;
+import aficion.solve.Once;
 import aficion.solve.OperatingPoint;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -37,6 +38,9 @@ public final class Metal {
 
     /** What is metal or a guard. */
     private final boolean[] closing;
+
+    /** Whether metal would lead past a branch, by branch. */
+    private final Once past = new Once();
 
     /** What hangs together in every state. */
     private final Islands always;
@@ -94,6 +98,10 @@ public final class Metal {
 
     /** Whether metal would lead past a branch if everything were closed. */
     public boolean leadsPast(int branch) {
+        return past.of(branch, () -> isLedPast(branch));
+    }
+
+    private boolean isLedPast(int branch) {
         return netlist.leads(
                 netlist.a(branch), netlist.b(branch), other -> other != branch && closing[other]);
     }

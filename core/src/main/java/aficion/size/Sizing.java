@@ -3,6 +3,7 @@ package aficion.size;
 import aficion.catalogue.Conductor;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize.Standard;
 import aficion.catalogue.Zone;
 import aficion.job.Design;
 import aficion.job.Wire;
@@ -24,7 +25,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.Predicate;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /** Sizes every wire of a design from its worst case. */
 public final class Sizing {
@@ -123,37 +125,41 @@ public final class Sizing {
         var path =
                 FlowPath.through(peak.map(WorstCase.Peak::point).orElse(rest), wire, worst.metal());
         var current = new Amps(Math.max(steadyAmps.value(), heldAmps.value()));
-        Predicate<Conductor> cool =
-                conductor -> {
-                    double more = freed(wire, conductor, current);
-                    return coolEnough(
-                            wire,
-                            conductor,
-                            new Amps(steadyAmps.value() * more),
-                            new Amps(heldAmps.value() * more));
-                };
-        Predicate<Conductor> little =
-                conductor -> {
-                    double more = freed(wire, conductor, current);
-                    var freed = new Amps(current.value() * more);
-                    return losesLittle(wire, conductor, freed, path.carrying(more));
-                };
-        Predicate<Conductor> strong =
-                conductor ->
-                        conductor.copper().value() >= design.rules().leastSection().value() * 0.999;
         var sizes = Conductors.of(wire.size().standard());
-        var needed = sizes.stream().filter(strong.and(cool).and(little)).findFirst();
+        var bearing = bearing(wire);
+        IntPredicate cool =
+                size -> {
+                    double more = freed(wire, sizes.get(size), current);
+                    return bearing.get(size)
+                            .coolEnough(steadyAmps.value() * more, heldAmps.value() * more);
+                };
+        IntPredicate little =
+                size -> {
+                    double more = freed(wire, sizes.get(size), current);
+                    var freed = new Amps(current.value() * more);
+                    return losesLittle(wire, sizes.get(size), freed, path.carrying(more));
+                };
+        IntPredicate strong =
+                size ->
+                        sizes.get(size).copper().value()
+                                >= design.rules().leastSection().value() * 0.999;
+        int needed =
+                IntStream.range(0, sizes.size())
+                        .filter(strong.and(cool).and(little))
+                        .findFirst()
+                        .orElse(sizes.size());
+        var bears = bearing.get(sizes.indexOf(wire.conductor()));
         return new WireSizing(
                 wire,
                 steadyAmps,
                 heldAmps,
-                carries(wire, wire.conductor()),
-                carriesShortly(wire, wire.conductor()),
+                bears.lasting,
+                bears.shortly,
                 known.map(WireSizing::bears).orElseGet(() -> ShortCircuit.of(wire)),
                 drop(wire, wire.conductor(), current, path),
                 path,
-                needed,
-                reason(sizes, needed, cool, little),
+                sizes.stream().skip(needed).findFirst(),
+                reason(needed, cool, little),
                 Allowance.of(design, wire, path).kept(path));
     }
 
@@ -168,20 +174,15 @@ public final class Sizing {
                         && drop(wire, conductor, current, path).limit().orElseThrow().kept();
     }
 
-    private static WireSizing.Reason reason(
-            List<Conductor> sizes,
-            Optional<Conductor> needed,
-            Predicate<Conductor> cool,
-            Predicate<Conductor> little) {
-        int index = needed.map(sizes::indexOf).orElse(sizes.size());
-        if (index == 0) {
-            return WireSizing.Reason.STRENGTH;
-        }
-        var thinner = sizes.get(index - 1);
-        if (!cool.test(thinner)) {
+    /** Why none thinner than the one needed will do. */
+    private static WireSizing.Reason reason(int needed, IntPredicate cool, IntPredicate little) {
+        int thinner = needed - 1;
+        if (thinner >= 0 && !cool.test(thinner)) {
             return WireSizing.Reason.HEAT;
         }
-        return little.test(thinner) ? WireSizing.Reason.STRENGTH : WireSizing.Reason.DROP;
+        return thinner < 0 || little.test(thinner)
+                ? WireSizing.Reason.STRENGTH
+                : WireSizing.Reason.DROP;
     }
 
     private static Amps magnitude(Optional<WorstCase.Peak> peak) {
@@ -203,34 +204,36 @@ public final class Sizing {
         return volts <= 0 ? 1 : 1 / (1 - Math.min(volts / system, NEARLY_ALL));
     }
 
-    private boolean coolEnough(Wire wire, Conductor conductor, Amps steady, Amps held) {
-        double lasting = carries(wire, conductor).result().value();
-        double shortly = carriesShortly(wire, conductor).result().value();
-        return steady.value() <= lasting && held.value() <= Math.max(lasting, shortly);
-    }
-
-    /** What a conductor of that cover is asked where a wire lies. */
-    private record Cooled(Conductor conductor, Insulation cover, Zone zone, boolean shortly) {
-        static Cooled of(Conductor conductor, Wire wire, boolean shortly) {
-            return new Cooled(conductor, wire.insulation(), wire.zone(), shortly);
+    /** What a conductor carries for good where a wire lies, and what shortly. */
+    private record Bearing(Working lasting, Working shortly) {
+        boolean coolEnough(double steady, double held) {
+            double carries = lasting.result().value();
+            return steady <= carries && held <= Math.max(carries, shortly.result().value());
         }
     }
 
-    private Working carries(Wire wire, Conductor conductor) {
+    /** The conductors that may be asked what they carry: of that cover, where a wire lies. */
+    private record Sold(Standard standard, Insulation cover, Zone zone) {}
+
+    /** What each conductor of the standard of a wire carries in its place, thinnest first. */
+    private List<Bearing> bearing(Wire wire) {
+        var standard = wire.size().standard();
         return lasting.of(
-                Cooled.of(conductor, wire, false),
-                () -> HeatBalance.carries(conductor, wire, design.rules()));
+                new Sold(standard, wire.insulation(), wire.zone()),
+                () ->
+                        Conductors.of(standard).stream()
+                                .map(conductor -> bearing(wire, conductor))
+                                .toList());
     }
 
-    private Working carriesShortly(Wire wire, Conductor conductor) {
-        return lasting.of(
-                Cooled.of(conductor, wire, true),
-                () ->
-                        ShortTime.carries(
-                                conductor,
-                                wire.zone().ambient(),
-                                HeatBalance.rise(wire, design.rules()),
-                                design.rules().shortTime()));
+    private Bearing bearing(Wire wire, Conductor conductor) {
+        return new Bearing(
+                HeatBalance.carries(conductor, wire, design.rules()),
+                ShortTime.carries(
+                        conductor,
+                        wire.zone().ambient(),
+                        HeatBalance.rise(wire, design.rules()),
+                        design.rules().shortTime()));
     }
 
     /**

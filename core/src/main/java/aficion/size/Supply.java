@@ -1,10 +1,6 @@
 package aficion.size;
 
-import aficion.job.ControlKind;
 import aficion.job.Design;
-import aficion.job.GuardKind;
-import aficion.job.JoinKind;
-import aficion.job.LoadKind;
 import aficion.job.Part;
 import aficion.job.SourceKind;
 import aficion.netlist.Netlist;
@@ -35,18 +31,29 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
         return battery.value() < -FILLS;
     }
 
+    /** The sources of a design, and those of its batteries whose currents add up. */
+    private record Sources(List<Part> all, List<Part> first) {
+        static Sources of(Design design) {
+            return new Sources(
+                    design.parts().stream()
+                            .filter(part -> part.kind() instanceof SourceKind)
+                            .toList(),
+                    firstOfStrings(design));
+        }
+    }
+
     /** What sources give and batteries take in a state. */
     public static Supply of(OperatingPoint point) {
         double battery = 0;
         double across = 0;
         int strings = 0;
         double generated = 0;
-        var first = firstOfStrings(point.netlist().design());
-        for (var part : point.netlist().design().parts()) {
-            switch (part.kind()) {
+        var sources = point.asSwitched(Sources.class, () -> Sources.of(point.netlist().design()));
+        for (var part : sources.all) {
+            switch ((SourceKind) part.kind()) {
                 case SourceKind.Battery _, SourceKind.BenchSupply _ -> {
                     across += point.across(part.id(), "output").map(Volts::value).orElse(0.0);
-                    if (first.contains(part)) {
+                    if (sources.first.contains(part)) {
                         battery -= through(point, part, "output");
                         strings++;
                     }
@@ -60,11 +67,7 @@ public record Supply(Amps drawn, Amps generated, Amps battery, Optional<Volts> v
                         generated += rectified(point, part, rectifier);
                 case SourceKind.FieldRegulator _,
                         SourceKind.ControlBox _,
-                        SourceKind.Flywheel _,
-                        GuardKind _,
-                        ControlKind _,
-                        LoadKind _,
-                        JoinKind _ -> {}
+                        SourceKind.Flywheel _ -> {}
             }
         }
         return new Supply(

@@ -255,8 +255,11 @@ public final class WorstCase {
         }
         for (int branch = netlist.wires(); branch < leastVolts.length; branch++) {
             double volts = point.branchVolts(branch);
-            leastVolts[branch] = Math.min(leastVolts[branch], volts);
-            mostVolts[branch] = Math.max(mostVolts[branch], volts);
+            if (volts < leastVolts[branch]) {
+                leastVolts[branch] = volts;
+            } else if (volts > mostVolts[branch]) {
+                mostVolts[branch] = volts;
+            }
         }
         if (joined.add(solved.bond.joined())) {
             take(solved.bond.joined());

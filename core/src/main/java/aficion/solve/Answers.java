@@ -14,10 +14,10 @@ import java.util.function.Function;
  * What a netlist answers under each set of conditions, each worked out once. A netlist of the same
  * topology with other wires takes over what it can: by the compensation theorem a branch that
  * becomes ΔR more acts like a source of I·ΔR in it, with the I that it carried, and nowhere do
- * volts change by more. Where that is next to nothing, at rest and on the way to it, and with all
- * that was taken over so before, the answer stays. Where it is more, but so little that every coil
- * moves as it did, what is asked for is looked for from where it was. What found no rest is tried
- * anew: nothing is known of what flowed.
+ * volts change by more ({@link Track#changed}). Where that is next to nothing, at rest and on the
+ * way to it, and with all that was taken over so before, the answer stays. Where it is more, but so
+ * little that every coil moves as it did, what is asked for is looked for from where it was. What
+ * found no rest is tried anew: nothing is known of what flowed.
  *
  * <p>May be asked by several threads; one is answered at a time.
  */
@@ -53,11 +53,7 @@ public final class Answers {
             if (!(outcome instanceof Outcome.Solved(var point))) {
                 return Optional.empty();
             }
-            double more = 0;
-            for (int wire : wires) {
-                double ohms = next.ohms(wire, conditions) - netlist.ohms(wire, conditions);
-                more += track.most[wire] * Math.abs(ohms);
-            }
+            double more = track.changed(netlist, next, wires, conditions);
             return Optional.of(
                     new Answer(
                             new Outcome.Solved(point.of(next)), track, changed + more, off + more));
@@ -105,9 +101,21 @@ public final class Answers {
         return solver.netlist();
     }
 
-    /** The operating point under the conditions, or why there is none ({@link Solver#solve}). */
+    /**
+     * The operating point under the conditions, or why there is none ({@link Solver#solve}): what
+     * is asked for, unless that opens a guard.
+     */
     public synchronized Outcome solve(Conditions conditions) {
-        return answer(solutions, conditions, before -> tracked(conditions, before, Solver::solve));
+        return Optional.of(conditions)
+                .filter(state -> state.before().isEmpty())
+                .flatMap(state -> demand(state).settled())
+                .filter(point -> !point.opensGuards())
+                .<Outcome>map(Outcome.Solved::new)
+                .orElseGet(() ->
+                        answer(
+                                solutions,
+                                conditions,
+                                before -> tracked(conditions, before, Solver::solve)));
     }
 
     /** What the vehicle asks for under the conditions ({@link Solver#demand}). */

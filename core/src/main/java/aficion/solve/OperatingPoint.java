@@ -320,6 +320,18 @@ public final class OperatingPoint {
         return false;
     }
 
+    /** Whether a guard that is in carries what opens it. */
+    boolean opensGuards() {
+        for (int i = 0; i < amps.length; i++) {
+            if (switched.branches[i] instanceof Branch.FuseBranch fuse
+                    && switched.whole[i]
+                    && Math.abs(amps[i]) >= fuse.opens()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The fuses that were in and have opened. */
     public List<FuseSeat> blown() {
         var seats = new ArrayList<FuseSeat>();

@@ -1,14 +1,20 @@
 package aficion.check.finding;
 
+import aficion.job.Wire;
 import aficion.netlist.Conditions;
 import aficion.size.Assessment;
 import aficion.solve.OperatingPoint;
 import java.util.BitSet;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /**
  * What rules looked at when there was nothing to be found: as long as wires end where they do and a
@@ -17,6 +23,7 @@ import java.util.function.Supplier;
 public final class Quiet {
     private final Map<Class<?>, Object> seen = new ConcurrentHashMap<>();
     private final Map<List<Across>, Marks> marks = new ConcurrentHashMap<>();
+    private final Map<Class<?>, Set<Wire>> fine = new ConcurrentHashMap<>();
     private volatile List<Conditions> states = List.of();
 
     /** That of an assessment and of all that becomes of it by other sizes. */
@@ -44,6 +51,30 @@ public final class Quiet {
             seen.put(rule, sight);
         }
         return found;
+    }
+
+    /**
+     * What a rule finds of each wire, where that follows from the wire itself and from where all
+     * end; a wire of which there was nothing is not asked again.
+     */
+    public static Stream<Finding> ofWires(
+            Assessment assessment,
+            Class<? extends Rule> rule,
+            Function<Wire, Stream<Finding>> how) {
+        var fine = of(assessment).fine.computeIfAbsent(rule, _ -> identities());
+        return assessment.design().wires().stream()
+                .filter(wire -> !fine.contains(wire))
+                .flatMap(wire -> {
+                    var found = how.apply(wire).toList();
+                    if (found.isEmpty()) {
+                        fine.add(wire);
+                    }
+                    return found.stream();
+                });
+    }
+
+    private static Set<Wire> identities() {
+        return Collections.synchronizedSet(Collections.newSetFromMap(new IdentityHashMap<>()));
     }
 
     /** What is asked of a state. */
@@ -78,17 +109,16 @@ public final class Quiet {
 
     /** Between which nodes there are so many volts in which states. */
     public static Object volts(Assessment assessment, List<Across> asked) {
-        var points = assessment.worst().points();
         var quiet = of(assessment);
         var reached =
                 Optional.ofNullable(quiet.marks.get(asked))
-                        .flatMap(known -> known.reachedAt(points))
-                        .orElseGet(() -> quiet.marked(points, asked));
-        return new Sight(quiet.states(points), reached);
+                        .flatMap(known -> known.reachedIn(assessment))
+                        .orElseGet(() -> quiet.marked(Past.of(assessment), asked));
+        return new Sight(quiet.states(assessment.worst().points()), reached);
     }
 
-    private List<BitSet> marked(List<OperatingPoint> points, List<Across> asked) {
-        var fresh = new Marks(points, asked);
+    private List<BitSet> marked(Past past, List<Across> asked) {
+        var fresh = new Marks(past, asked);
         marks.put(asked, fresh);
         return fresh.reached();
     }

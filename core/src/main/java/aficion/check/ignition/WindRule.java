@@ -15,7 +15,6 @@ import aficion.size.Assessment;
 import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
 import aficion.solve.Outcome;
-import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -39,19 +38,19 @@ public final class WindRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var solver = assessment.answers().solver();
         var wants = Wants.of(assessment);
         return assessment.design().parts().stream()
                 .filter(part -> part.zone().meetsWind() && part.kind().hasMagnet())
                 .flatMap(part -> {
-                    var turned = turned(assessment, solver, part);
+                    var turned = turned(assessment, part);
                     return Stream.concat(
                             keepsFed(assessment, turned), feeds(part, wants, turned).stream());
                 });
     }
 
     /** The states in which a motor that is turned gives current. */
-    private static List<Turned> turned(Assessment assessment, Solver solver, Part motor) {
+    private static List<Turned> turned(Assessment assessment, Part motor) {
+        var solver = assessment.answers().solver();
         var network = solver.network();
         var found = new ArrayList<Turned>();
         for (var state : states(assessment.design(), motor)) {

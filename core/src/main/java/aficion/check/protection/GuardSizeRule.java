@@ -14,11 +14,13 @@ import aficion.size.Assessment;
 import aficion.size.Guard;
 import aficion.size.ShortCircuit;
 import aficion.size.WireSizing;
+import aficion.solve.Once;
 import aficion.solve.Solver;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -32,7 +34,8 @@ public final class GuardSizeRule implements Rule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var sourced = assessment.sourced();
-        var solver = assessment.answers().solver();
+        var made = new Once();
+        Supplier<Solver> solver = () -> made.of(Solver.class, () -> assessment.answers().solver());
         return assessment.sizings().values().stream()
                 .flatMap(sizing ->
                         Stream.of(
@@ -82,7 +85,7 @@ public final class GuardSizeRule implements Rule {
     }
 
     private static Optional<Finding> behind(
-            Assessment assessment, Solver solver, WireSizing sizing) {
+            Assessment assessment, Supplier<Solver> solver, WireSizing sizing) {
         var wire = sizing.wire();
         return assessment
                 .guard(wire.id())
@@ -102,7 +105,7 @@ public final class GuardSizeRule implements Rule {
 
     /** A short lead to its own fuse: of what the source gives in a short it bears each. */
     private static Optional<Finding> ending(
-            Assessment assessment, Solver solver, WireSizing sizing, Guard.Fitted fuse) {
+            Assessment assessment, Supplier<Solver> solver, WireSizing sizing, Guard.Fitted fuse) {
         var wire = sizing.wire();
         var heat = sizing.bears();
         if (guards(assessment, fuse, heat) || heat.outlivesAny(fuse)) {

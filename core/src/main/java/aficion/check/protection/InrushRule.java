@@ -1,7 +1,6 @@
 package aficion.check.protection;
 
 import aficion.catalogue.FuseType;
-import aficion.catalogue.TimeBand;
 import aficion.check.finding.Finding;
 import aficion.check.finding.Rule;
 import aficion.job.PartId;
@@ -10,14 +9,10 @@ import aficion.netlist.Branch;
 import aficion.netlist.Conditions;
 import aficion.netlist.Conditions.FuseSeat;
 import aficion.quantity.Amps;
-import aficion.quantity.Seconds;
-import aficion.simulate.Script;
-import aficion.simulate.Simulation;
 import aficion.simulate.SimulationEvent;
 import aficion.size.Assessment;
 import aficion.size.FlowPath;
 import aficion.size.Guard;
-import aficion.solve.Network;
 import aficion.solve.OperatingPoint;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -35,8 +30,6 @@ import java.util.stream.Stream;
  * may rush through a fuse, be it held by a hand or one of several that exclude each other.
  */
 public final class InrushRule implements Rule {
-    private static final Seconds RUSH = new Seconds(3);
-
     /** So many times what may rush through a fuse otherwise is worth another look. */
     private static final double MORE = 1.1;
 
@@ -44,8 +37,10 @@ public final class InrushRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         Map<FuseSeat, Finding> found = new LinkedHashMap<>();
         var states = states(assessment);
+        var withstood = Withstood.of(assessment);
         for (var state : states) {
-            opened(assessment.answers().solver().network(), state)
+            withstood
+                    .opened(assessment, state)
                     .filter(opened -> !found.containsKey(opened.fuse()))
                     .forEach(opened ->
                             finding(assessment, states, state, opened)
@@ -110,22 +105,6 @@ public final class InrushRule implements Rule {
         return heaviest.map(point -> new Rushing(rushing, point.conditions()));
     }
 
-    private static Stream<SimulationEvent.Opened> opened(Network network, Conditions state) {
-        var ebb = new Ebb(network);
-        var result =
-                Simulation.run(
-                        network,
-                        Script.of(Conditions.REST, state, RUSH),
-                        TimeBand.Edge.FASTEST,
-                        List.of(),
-                        _ -> !ebb.isOver());
-        return result.events().stream()
-                .flatMap(event ->
-                        event instanceof SimulationEvent.Opened opened
-                                ? Stream.of(opened)
-                                : Stream.empty());
-    }
-
     private static Optional<Finding> finding(
             Assessment assessment,
             Set<Conditions> states,
@@ -184,7 +163,7 @@ public final class InrushRule implements Rule {
                                     type,
                                     marking,
                                     true));
-                    return opened(network, state)
+                    return Withstood.opened(network, state)
                             .noneMatch(opened -> opened.fuse().equals(fuse.seat()));
                 });
     }

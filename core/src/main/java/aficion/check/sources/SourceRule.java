@@ -28,14 +28,15 @@ public final class SourceRule implements Rule {
 
     @Override
     public Stream<Finding> check(Assessment assessment) {
-        var answers = assessment.answers();
         return assessment.design().parts().stream()
                 .filter(SourceRule::charges)
                 .limit(1)
-                .flatMap(part ->
-                        SPEEDS.stream()
-                                .flatMap(speed -> found(assessment, answers, part, speed).stream())
-                                .limit(1));
+                .flatMap(part -> {
+                    var states = charging(assessment);
+                    return SPEEDS.stream()
+                            .flatMap(speed -> found(assessment, states, part, speed).stream())
+                            .limit(1);
+                });
     }
 
     private static boolean charges(Part part) {
@@ -44,15 +45,22 @@ public final class SourceRule implements Rule {
                 || part.kind() instanceof SourceKind.RegulatorRectifier;
     }
 
-    /** The heaviest state at a speed, where the battery pays in it; not where it never charges. */
-    private static Optional<Finding> found(
-            Assessment assessment, Answers answers, Part source, Rpm speed) {
+    /** The heaviest states with the key on, with a full battery, in which the source gives. */
+    private static List<Conditions> charging(Assessment assessment) {
         return assessment.worst().bases().stream()
+                .filter(base -> base.conditions().engine().value() > 0)
+                .filter(base -> base.conditions().charge().value() == 1)
                 .filter(base -> Supply.of(base).generated().value() > PAYS)
                 .map(OperatingPoint::conditions)
-                .filter(state -> state.engine().value() > 0 && state.charge().value() == 1)
                 .filter(state -> !OperatingStates.isOff(assessment.netlist().controls(), state))
-                .flatMap(state -> supply(answers, state.withEngine(speed)).stream())
+                .toList();
+    }
+
+    /** The heaviest of those states at a speed, where the battery pays in it. */
+    private static Optional<Finding> found(
+            Assessment assessment, List<Conditions> states, Part source, Rpm speed) {
+        return states.stream()
+                .flatMap(state -> supply(assessment.answers(), state.withEngine(speed)).stream())
                 .max(Comparator.comparingDouble(supply -> supply.drawn().value()))
                 .filter(supply -> supply.battery().value() > PAYS)
                 .map(supply ->

@@ -84,17 +84,16 @@ class QuietTest {
         var near = SHORT.worst().points().getLast();
         var marks =
                 new Marks(
-                        SHORT.worst().points(),
+                        Past.of(SHORT),
                         List.of(
                                 new Quiet.Across(lamp, 0, 6),
                                 new Quiet.Across(lamp, 0, Math.abs(near.nodeVolts(lamp)))));
-        assertThat(marks.reachedAt(with(2.001).worst().points()))
+        assertThat(marks.reachedIn(with(2.001)))
                 .hasValueSatisfying(reached -> {
                     assertThat(reached.getFirst()).isSameAs(marks.reached().getFirst());
                     assertThat(reached.getLast()).isNotSameAs(marks.reached().getLast());
                 });
-        assertThat(marks.reachedAt(with(90).worst().points())).isEmpty();
-        assertThat(marks.reachedAt(SHORT.worst().points().subList(0, 1))).isEmpty();
+        assertThat(marks.reachedIn(with(90))).isEmpty();
     }
 
     /** The lamp is on in some states and off in others: they are not taken for each other. */
