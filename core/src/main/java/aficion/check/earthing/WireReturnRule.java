@@ -1,7 +1,7 @@
 package aficion.check.earthing;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Rule;
 import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.Part;
@@ -15,7 +15,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Cases on the body that return through it where the house returns by wire. */
-public final class WireReturnRule implements Rule {
+public final class WireReturnRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();

@@ -11,9 +11,14 @@ import java.util.stream.Stream;
 public interface Rule {
     Stream<Finding> check(Assessment assessment);
 
+    /** All that it finds. */
+    default List<Finding> all(Assessment assessment) {
+        return check(assessment).toList();
+    }
+
     /** What a rule finds, worked out once. */
     static List<Finding> found(Rule rule, Assessment assessment) {
-        return assessment.once(rule.getClass(), () -> rule.check(assessment).toList());
+        return assessment.once(rule.getClass(), () -> rule.all(assessment));
     }
 
     /** The parts that those rules name: what else is wrong with them follows from that. */

@@ -1,8 +1,8 @@
 package aficion.check.function;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
-import aficion.check.finding.Rule;
 import aficion.check.polarity.Exchanges;
 import aficion.job.ControlKind;
 import aficion.job.Design;
@@ -23,7 +23,7 @@ import java.util.stream.Stream;
  * a clock. Likewise what has two leads and finds both on the same metal: a meter, a resistor, a
  * diode, a condenser.
  */
-public final class BridgedRule implements Rule {
+public final class BridgedRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         return assessment.design().parts().stream()

@@ -1,8 +1,8 @@
 package aficion.check.ignition;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
-import aficion.check.finding.Rule;
 import aficion.job.Action;
 import aficion.job.ControlKind;
 import aficion.job.GuardKind;
@@ -23,7 +23,7 @@ import java.util.stream.Stream;
  * whatever else takes its feed there, by itself or behind a switch or a guard (docs/SOURCES.md:
  * nothing else on the coil posts).
  */
-public final class CoilPostRule implements Rule {
+public final class CoilPostRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();

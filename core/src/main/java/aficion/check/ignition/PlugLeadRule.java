@@ -1,7 +1,7 @@
 package aficion.check.ignition;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Rule;
 import aficion.check.finding.SourceFinding;
 import aficion.job.ControlKind;
 import aficion.job.LoadKind;
@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Plug leads of solid core on a vehicle with an electronic box: they disturb it. */
-public final class PlugLeadRule implements Rule {
+public final class PlugLeadRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var box =

@@ -1,8 +1,8 @@
 package aficion.check.polarity;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
 import aficion.check.finding.PathFinding;
-import aficion.check.finding.Rule;
 import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.GuardKind;
@@ -15,7 +15,7 @@ import aficion.size.Assessment;
 import java.util.stream.Stream;
 
 /** D and F, or D+ and DF, taken for each other between a source and what governs it. */
-public final class CrossedLeadsRule implements Rule {
+public final class CrossedLeadsRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();

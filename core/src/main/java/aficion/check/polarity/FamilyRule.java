@@ -1,7 +1,7 @@
 package aficion.check.polarity;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Rule;
 import aficion.job.Design;
 import aficion.job.JoinKind;
 import aficion.job.LoadKind;
@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** Gauges joined to a sender of another family: they lie. */
-public final class FamilyRule implements Rule {
+public final class FamilyRule implements EndsRule {
     private static final Pattern FAMILY = Pattern.compile("(\\d+)-(\\d+)");
 
     @Override

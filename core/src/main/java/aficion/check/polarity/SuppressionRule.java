@@ -1,7 +1,7 @@
 package aficion.check.polarity;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Rule;
 import aficion.job.ControlKind;
 import aficion.job.ControlKind.Suppression;
 import aficion.job.Design;
@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  * Suppression diodes whose cathode leads to the negative pole and whose anode leads to the positive
  * one: they conduct as soon as the coil is fed, and the fuse opens.
  */
-public final class SuppressionRule implements Rule {
+public final class SuppressionRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();

@@ -34,9 +34,7 @@ public final class BarrelRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
         return Stream.concat(
-                design.parts().stream()
-                        .flatMap(part -> part.terminals().stream())
-                        .filter(terminal -> design.wiresAt(terminal).size() > 1)
+                Shared.terminals(assessment).stream()
                         .flatMap(terminal -> overfull(design, terminal).stream()),
                 design.wires().stream()
                         .flatMap(wire ->

@@ -3,6 +3,7 @@ package aficion.check.practice;
 import aficion.catalogue.Terminals.Family;
 import aficion.check.finding.Finding;
 import aficion.check.finding.FitFinding;
+import aficion.check.finding.Quiet;
 import aficion.check.finding.Rule;
 import aficion.job.Design;
 import aficion.job.End;
@@ -37,8 +38,8 @@ public final class EndRule implements Rule {
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();
         return Stream.of(
-                        design.wires().stream().flatMap(wire -> ends(design, wire)),
-                        design.parts().stream().flatMap(part -> rings(assessment, part)),
+                        Quiet.ofWires(assessment, EndRule.class, wire -> ends(design, wire)),
+                        rings(assessment),
                         design.parts().stream().flatMap(part -> wet(design, part).stream()),
                         design.parts().stream().flatMap(part -> posts(assessment, part)))
                 .flatMap(found -> found);
@@ -102,13 +103,13 @@ public final class EndRule implements Rule {
                 : Optional.empty();
     }
 
-    private static Stream<Finding> rings(Assessment assessment, Part part) {
-        return part.terminals().stream()
-                .filter(terminal -> assessment.design().wiresAt(terminal).size() > MOST_RINGS)
-                .flatMap(terminal -> stacked(assessment, part, terminal).stream());
+    private static Stream<Finding> rings(Assessment assessment) {
+        return Shared.terminals(assessment).stream()
+                .flatMap(terminal -> stacked(assessment, terminal).stream());
     }
 
-    private static Optional<Finding> stacked(Assessment assessment, Part part, Terminal terminal) {
+    private static Optional<Finding> stacked(Assessment assessment, Terminal terminal) {
+        var part = assessment.design().part(terminal.part());
         int rings =
                 (int)
                         assessment.design().wiresAt(terminal).stream()

@@ -1,7 +1,7 @@
 package aficion.check.practice;
 
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Rule;
 import aficion.identify.MainFeed;
 import aficion.job.Design;
 import aficion.job.Terminal;
@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /** Main feeds at the battery where the house takes them from another post the vehicle has. */
-public final class FeedPostRule implements Rule {
+public final class FeedPostRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();

@@ -1,8 +1,8 @@
 package aficion.check.sizing;
 
 import aficion.catalogue.FuseType;
+import aficion.check.finding.EndsRule;
 import aficion.check.finding.Finding;
-import aficion.check.finding.Rule;
 import aficion.identify.MainFeed;
 import aficion.job.Design;
 import aficion.job.GuardKind;
@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Fuses where the house wants a breaker: before what must not stay dead, or as isolator. */
-public final class OverloadRule implements Rule {
+public final class OverloadRule implements EndsRule {
     @Override
     public Stream<Finding> check(Assessment assessment) {
         var design = assessment.design();

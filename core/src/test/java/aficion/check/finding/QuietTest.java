@@ -2,10 +2,25 @@ package aficion.check.finding;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import aficion.catalogue.Insulation;
+import aficion.catalogue.WireSize;
+import aficion.catalogue.Zone;
+import aficion.check.earthing.WireReturnRule;
+import aficion.check.function.BridgedRule;
 import aficion.check.function.NeverWorksRule;
 import aficion.check.function.TellTaleRule;
+import aficion.check.ignition.CoilPostRule;
+import aficion.check.ignition.PlugLeadRule;
+import aficion.check.polarity.CrossedLeadsRule;
+import aficion.check.polarity.FamilyRule;
+import aficion.check.polarity.SuppressionRule;
+import aficion.check.practice.FeedPostRule;
+import aficion.check.sizing.OverloadRule;
+import aficion.job.AnyJob;
 import aficion.job.DesignBuilder;
+import aficion.job.Laid;
 import aficion.job.Terminal;
+import aficion.job.Wire;
 import aficion.job.WireId;
 import aficion.job.edit.WireEdit;
 import aficion.quantity.Metres;
@@ -13,6 +28,7 @@ import aficion.route.RunLength;
 import aficion.size.Assessment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -26,6 +42,15 @@ class QuietTest {
                             .wire("B1.+", "S1.1", "1mm2", 1)
                             .wire("S1.2", "H1.58", "1mm2", 2)
                             .build());
+
+    /** A wire that is longer, thicker, of another cover, and somewhere else. */
+    private static final UnaryOperator<Wire> OTHER =
+            wire ->
+                    wire.withSize(new WireSize(WireSize.Standard.METRIC, "16"))
+                            .withInsulation(Insulation.PTFE200)
+                            .withLaid(
+                                    new Laid.Stated(
+                                            new RunLength.Measured(new Metres(33)), Zone.BULKHEAD));
 
     private static Assessment with(double metres) {
         return SHORT.after(
@@ -144,5 +169,33 @@ class QuietTest {
             assertThat(Quiet.found(with(6), TellTaleRule.class, "some", 0, () -> now))
                     .isEqualTo(now);
         }
+    }
+
+    /** Of what is thrown together at random, every wire cut and laid otherwise. */
+    @Test
+    void whatHeedsEndsAloneFindsAsMuchHoweverWiresAreCutAndLaid() {
+        var rules =
+                List.of(
+                        new WireReturnRule(),
+                        new BridgedRule(),
+                        new CoilPostRule(),
+                        new PlugLeadRule(),
+                        new CrossedLeadsRule(),
+                        new FamilyRule(),
+                        new SuppressionRule(),
+                        new FeedPostRule(),
+                        new OverloadRule());
+        int found = 0;
+        for (long seed = 1; seed <= 60; seed++) {
+            var design = AnyJob.of(seed);
+            var begun = Assessment.of(design);
+            var other = begun.after(design.withWires(design.wires().stream().map(OTHER).toList()));
+            for (EndsRule rule : rules) {
+                long now = rule.check(other).count();
+                assertThat(rule.check(begun).count()).isEqualTo(now);
+                found += now > 0 ? 1 : 0;
+            }
+        }
+        assertThat(found).isGreaterThan(20);
     }
 }
