@@ -42,6 +42,7 @@ import javafx.css.PseudoClass;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
@@ -227,7 +228,7 @@ abstract class WindowTest extends ApplicationTest {
 
     @Override
     public FxRobot clickOn(String query, Motion motion, MouseButton... buttons) {
-        return click(point(query), buttons);
+        return click(seen(() -> point(query)), buttons);
     }
 
     private FxRobot click(PointQuery at, MouseButton... buttons) {
@@ -284,12 +285,8 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     Node node(String id) {
-        until(() -> find(id).isPresent());
-        return find(id).orElseThrow();
-    }
-
-    private Optional<Node> find(String id) {
-        return Optional.ofNullable(stage.getScene().getRoot().lookup("#" + id.replace(".", "\\.")));
+        until(() -> byId(id).isPresent());
+        return byId(id).orElseThrow();
     }
 
     /** A node of the scene by its exact id, whatever signs are in it. */
@@ -297,13 +294,21 @@ abstract class WindowTest extends ApplicationTest {
         return all(stage.getScene().getRoot()).filter(node -> id.equals(node.getId())).findFirst();
     }
 
-    static java.util.stream.Stream<Node> all(javafx.scene.Parent root) {
+    static Stream<Node> all(Parent root) {
+        return seen(() -> below(root).toList()).stream();
+    }
+
+    /** What is to be seen between two events; while one is handled, nodes come and go. */
+    private static <T> T seen(Callable<T> looked) {
+        return WaitForAsyncUtils.waitForAsyncFx(MOST_MILLIS, looked);
+    }
+
+    private static Stream<Node> below(Parent root) {
         return root.getChildrenUnmodifiable().stream()
                 .flatMap(node ->
-                        node instanceof javafx.scene.Parent parent
-                                ? java.util.stream.Stream.concat(
-                                        java.util.stream.Stream.of(node), all(parent))
-                                : java.util.stream.Stream.of(node));
+                        node instanceof Parent parent
+                                ? Stream.concat(Stream.of(node), below(parent))
+                                : Stream.of(node));
     }
 
     String text(String id) {

@@ -611,7 +611,7 @@ class WorkTest extends WindowTest {
     /** What could not be worked out is said in the window until it can be. */
     @Test
     void aFailureOfTheEngineReachesTheWindow() {
-        assertThat(stage.getScene().lookup("#failure").isVisible()).isFalse();
+        assertThat(byId("failure").orElseThrow().isVisible()).isFalse();
         onScreen(() ->
                 bench.ask()
                         .work(
@@ -619,12 +619,12 @@ class WorkTest extends WindowTest {
                                     throw new IllegalStateException("on purpose");
                                 },
                                 _ -> {}));
-        until(() -> stage.getScene().lookup("#failure").isVisible());
+        until(() -> byId("failure").orElseThrow().isVisible());
         assertShows("This step could not be worked out.");
 
         press("failure-again");
 
-        assertThat(stage.getScene().lookup("#failure").isVisible()).isFalse();
+        assertThat(byId("failure").orElseThrow().isVisible()).isFalse();
     }
 
     /** What is edited is kept beside within a second; a program that was killed leaves it. */
