@@ -1,7 +1,5 @@
 package aficion.desktop.shell;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import aficion.bench.BenchPlan;
 import aficion.desktop.shell.JobFiles.Answer;
 import aficion.desktop.workbench.ForJob;
@@ -194,13 +192,17 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     static void until(Callable<Boolean> condition) {
+        until("what is waited for", condition);
+    }
+
+    private static void until(String what, Callable<Boolean> condition) {
         try {
             WaitForAsyncUtils.waitFor(
                     MOST_MILLIS,
                     TimeUnit.MILLISECONDS,
                     () -> WaitForAsyncUtils.asyncFx(condition).get());
         } catch (java.util.concurrent.TimeoutException e) {
-            throw new AssertionError("it did not come", e);
+            throw new AssertionError(what + " did not come", e);
         }
         WaitForAsyncUtils.waitForFxEvents(ROUNDS);
     }
@@ -294,8 +296,15 @@ abstract class WindowTest extends ApplicationTest {
         return all(stage.getScene().getRoot()).filter(node -> id.equals(node.getId())).findFirst();
     }
 
+    /** All that is shown below a node once it is laid out: what scrolls is put in by then only. */
     static Stream<Node> all(Parent root) {
-        return seen(() -> below(root).toList()).stream();
+        return seen(
+                () -> {
+                    root.applyCss();
+                    root.layout();
+                    return below(root).toList();
+                })
+                .stream();
     }
 
     /** What is to be seen between two events; while one is handled, nodes come and go. */
@@ -363,7 +372,7 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     void assertShows(String words) {
-        assertThat(shown()).anySatisfy(text -> assertThat(text).isNotNull().contains(words));
+        until(words, () -> shows(words));
     }
 
     /** Whether some label says that. */
