@@ -148,6 +148,11 @@ public sealed interface ControlKind extends Kind {
         }
 
         @Override
+        public List<Valve> valves(Vehicle.Pole earthed) {
+            return suppression.flatMap(Suppression::valve).stream().toList();
+        }
+
+        @Override
         public boolean consumes() {
             return true;
         }
@@ -159,7 +164,16 @@ public sealed interface ControlKind extends Kind {
         /** A diode whose cathode is at 86: 86 must be the live side. */
         DIODE_TO_86,
         /** A diode whose cathode is at 85: 85 must be the live side. */
-        DIODE_TO_85
+        DIODE_TO_85;
+
+        /** The diode that it is, if it is one. */
+        public Optional<Valve> valve() {
+            return switch (this) {
+                case RESISTOR -> Optional.empty();
+                case DIODE_TO_86 -> Optional.of(new Valve("85", "86"));
+                case DIODE_TO_85 -> Optional.of(new Valve("86", "85"));
+            };
+        }
     }
 
     /**

@@ -42,6 +42,11 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
         return List.of();
     }
 
+    /** The diodes between its pins, where a pole of the vehicle lies at earth. */
+    default List<Valve> valves(Vehicle.Pole earthed) {
+        return List.of();
+    }
+
     /** Whether its two terminals are the poles that feed all else: a battery, a bench supply. */
     default boolean hasPoles() {
         return false;

@@ -308,18 +308,11 @@ public sealed interface SourceKind extends Kind {
             THREE_PHASE
         }
 
-        /** A diode between two of its terminals. */
-        public record Valve(String anode, String cathode) {
-            /** The name of its branch. */
-            public String role() {
-                return anode + "-" + cathode;
-            }
-        }
-
         /**
          * Its diodes: two for each alternating lead, or with half a wave the one on the side of the
          * pole that is not at earth.
          */
+        @Override
         public List<Valve> valves(Vehicle.Pole earthed) {
             boolean whole = bridge != Bridge.HALF_WAVE;
             return inputs().stream()

@@ -6,6 +6,7 @@ import aficion.job.GuardKind;
 import aficion.job.LoadKind;
 import aficion.job.Position;
 import aficion.job.Terminal;
+import aficion.job.Valve;
 import aficion.netlist.Conditions.Aspect;
 import aficion.netlist.Conditions.FuseSeat;
 import java.util.ArrayList;
@@ -113,24 +114,22 @@ final class ControlBranches {
                                 relay.dropOut().value() * rated));
         part.fixed("coil", live, back, relay.coil().value());
         relay.suppression()
-                .ifPresent(suppression -> {
-                    switch (suppression) {
-                        case RESISTOR -> part.fixed("suppressor", live, back, SUPPRESSOR);
-                        case DIODE_TO_86 ->
-                                part.bending(
-                                        "suppressor",
-                                        JoinBranches.diode(back, live, SUPPRESSION_DIODE_AMPS));
-                        case DIODE_TO_85 ->
-                                part.bending(
-                                        "suppressor",
-                                        JoinBranches.diode(live, back, SUPPRESSION_DIODE_AMPS));
-                    }
-                });
+                .ifPresent(suppression ->
+                        suppression
+                                .valve()
+                                .ifPresentOrElse(
+                                        valve -> part.bending("suppressor", diode(part, valve)),
+                                        () -> part.fixed("suppressor", live, back, SUPPRESSOR)));
         int common = part.node("30");
         part.contact("30-87", common, part.node("87"), RELAY_CONTACT, coil, true);
         if (relay.breaks().isPresent()) {
             part.contact("30-87a", common, part.node("87a"), RELAY_CONTACT, coil, false);
         }
+    }
+
+    private static Branch diode(PartBuilder part, Valve valve) {
+        return JoinBranches.diode(
+                part.node(valve.anode()), part.node(valve.cathode()), SUPPRESSION_DIODE_AMPS);
     }
 
     private static void latching(PartBuilder part, ControlKind.LatchingRelay relay) {

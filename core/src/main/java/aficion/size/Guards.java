@@ -50,11 +50,44 @@ public final class Guards {
                 insides.put(terminal, inside(part, terminal.pin()));
             }
         }
+        design.parts().stream()
+                .filter(part -> part.kind() instanceof SourceKind.ControlBox)
+                .forEach(this::fieldOf);
         sides = new Sides(new LinkedHashSet<>(live), this::onward);
         atEarth();
         liveSide();
         earthSide();
         design.wires().forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.BehindLoad()));
+    }
+
+    /**
+     * A control box feeds the field from where the dynamo comes in, until its cut-out has opened;
+     * for good where a live pole comes in there.
+     */
+    private void fieldOf(Part box) {
+        var in = box.terminal("D");
+        var out = box.terminal("A");
+        var seen = new HashSet<>(live);
+        var open = new ArrayDeque<>(seen);
+        while (!open.isEmpty()) {
+            var terminal = open.remove();
+            onwardByAll(terminal)
+                    .filter(next -> !(terminal.equals(out) && next.equals(in)))
+                    .filter(seen::add)
+                    .forEach(open::add);
+        }
+        if (seen.contains(in)) {
+            insides.computeIfPresent(in, (_, inside) -> inside.leadingTo(box.terminal("F")));
+        }
+    }
+
+    private Stream<Terminal> onwardByAll(Terminal terminal) {
+        var inside = insides.get(terminal);
+        return Stream.of(
+                        onward(terminal).stream().map(Sides.Way::to),
+                        inside.valves.stream(),
+                        inside.crossings.stream().map(Crossing::beyond))
+                .flatMap(next -> next);
     }
 
     /** The guards of a design, and of every other whose wires end where they do in it. */
@@ -325,7 +358,13 @@ public final class Guards {
      * What a terminal leads to inside its part: other terminals, the same by valves that lead on
      * from the live pole, and through fuses.
      */
-    private record Inside(List<Terminal> joined, List<Terminal> valves, List<Crossing> crossings) {}
+    private record Inside(List<Terminal> joined, List<Terminal> valves, List<Crossing> crossings) {
+        Inside leadingTo(Terminal more) {
+            var all = new ArrayList<>(valves);
+            all.add(more);
+            return new Inside(joined, all, crossings);
+        }
+    }
 
     private record Reach(Set<Terminal> terminals, Set<WireId> wires, Set<Crossing> fuses) {}
 
@@ -369,13 +408,10 @@ public final class Guards {
         return new Inside(throughPart(part, pin), valves(part, pin), crossings(part, pin));
     }
 
-    /** What the diodes of a rectifier let through from the live pole at a terminal. */
+    /** What the diodes of a part let through from the live pole at a terminal. */
     private List<Terminal> valves(Part part, String pin) {
-        if (!(part.kind() instanceof SourceKind.RegulatorRectifier rectifier)) {
-            return List.of();
-        }
         var earthed = design.vehicle().earthed();
-        return rectifier.valves(earthed).stream()
+        return part.kind().valves(earthed).stream()
                 .flatMap(valve ->
                         earthed == Vehicle.Pole.NEGATIVE
                                 ? onward(pin, valve.anode(), valve.cathode())

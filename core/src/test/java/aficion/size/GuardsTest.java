@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import aficion.catalogue.Conductors;
 import aficion.catalogue.FuseType;
 import aficion.catalogue.WireSize;
+import aficion.job.ControlKind;
 import aficion.job.Design;
 import aficion.job.DesignBuilder;
 import aficion.job.HouseRules;
@@ -134,6 +135,56 @@ class GuardsTest {
 
         assertThat(markings(guards, "w5")).containsExactly(20.0);
         assertThat(markings(guards, "w4")).containsExactly(5.0);
+    }
+
+    /**
+     * Fed at the wrong side, a coil's diode feeds back what its switch is guarded for otherwise.
+     */
+    @ParameterizedTest
+    @CsvSource({"DIODE_TO_86, true", "DIODE_TO_85, false", "RESISTOR, false"})
+    void aCoilsDiodeLeadsOneWay(ControlKind.Suppression suppression, boolean leads) {
+        var relay =
+                new ControlKind.Relay(
+                        new Volts(12),
+                        new Ohms(90),
+                        new Ratio(0.6),
+                        new Ratio(0.2),
+                        new Amps(40),
+                        Optional.empty(),
+                        Optional.of(suppression));
+        var design =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 40)
+                        .fuse("F2", 5)
+                        .part("K1", relay)
+                        .wire("B1.+", "F1.1", "6mm2", 0.1)
+                        .wire("B1.+", "F2.1", "6mm2", 0.1)
+                        .wire("F1.2", "K1.85", "6mm2", 1)
+                        .wire("F2.2", "K1.86", "1mm2", 1)
+                        .build();
+
+        assertThat(markings(Guards.in(design), "w5"))
+                .isEqualTo(leads ? List.of(40.0, 5.0) : List.of(5.0));
+    }
+
+    /** The field is fed from D: from the battery where that comes in there, not by the cut-out. */
+    @ParameterizedTest
+    @CsvSource({"D, true", "A, false", "A1, false"})
+    void aBoxThatIsFedWhereTheDynamoBelongsFeedsTheField(String fed, boolean field) {
+        var design =
+                DesignBuilder.twelveVolts()
+                        .fuse("F1", 30)
+                        .part(
+                                "N1",
+                                new SourceKind.ControlBox(
+                                        new Volts(14), new Volts(12.7), new Amps(25)))
+                        .load("X1", 2)
+                        .wire("B1.+", "F1.1", "6mm2", 0.1)
+                        .wire("F1.2", "N1." + fed, "6mm2", 1)
+                        .wire("N1.F", "X1.+", "1.5mm2", 1)
+                        .build();
+
+        assertThat(markings(Guards.in(design), "w4")).isEqualTo(field ? List.of(30.0) : List.of());
     }
 
     private static List<Double> markings(Guards guards, String wire) {

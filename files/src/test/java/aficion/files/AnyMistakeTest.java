@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import aficion.job.Design;
 import aficion.job.Job;
 import aficion.job.Part;
+import aficion.job.Terminal;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -77,7 +78,7 @@ class AnyMistakeTest {
     private static void change(ObjectNode tree, Design design, Random random) {
         var wires = tree.withArray("wires");
         var wire = (ObjectNode) wires.get(random.nextInt(wires.size()));
-        switch (random.nextInt(6)) {
+        switch (random.nextInt(7)) {
             case 0, 1 ->
                     any(Value.of(tree.get("parts")).toList(), random)
                             .times(TIMES[random.nextInt(TIMES.length)]);
@@ -90,8 +91,24 @@ class AnyMistakeTest {
                 wires.add(more);
             }
             case 4 -> wires.remove(random.nextInt(wires.size()));
+            case 5 -> exchange(wires, any(design.parts(), random).terminals(), random);
             default -> lead(wire, random.nextBoolean() ? "from" : "to", design, random);
         }
+    }
+
+    /** Two leads of a part, each where the other belongs. */
+    private static void exchange(JsonNode wires, List<Terminal> of, Random random) {
+        var one = any(of, random).toString();
+        var other = any(of, random).toString();
+        wires.valueStream()
+                .flatMap(wire -> Stream.of(wire.get("from"), wire.get("to")))
+                .map(ObjectNode.class::cast)
+                .forEach(end -> {
+                    var at = end.get("terminal").asString();
+                    if (at.equals(one) || at.equals(other)) {
+                        end.put("terminal", at.equals(one) ? other : one);
+                    }
+                });
     }
 
     private static void lead(ObjectNode wire, String end, Design design, Random random) {
