@@ -42,7 +42,11 @@ public sealed interface Kind permits SourceKind, GuardKind, ControlKind, LoadKin
         return List.of();
     }
 
-    /** The diodes between its pins, where a pole of the vehicle lies at earth. */
+    /**
+     * Diodes inside it that lead from pin to pin beside what it passes.
+     *
+     * @param earthed the pole of the vehicle that lies at earth
+     */
     default List<Valve> valves(Vehicle.Pole earthed) {
         return List.of();
     }
