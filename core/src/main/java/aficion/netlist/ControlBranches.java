@@ -6,7 +6,6 @@ import aficion.job.GuardKind;
 import aficion.job.LoadKind;
 import aficion.job.Position;
 import aficion.job.Terminal;
-import aficion.job.Valve;
 import aficion.netlist.Conditions.Aspect;
 import aficion.netlist.Conditions.FuseSeat;
 import java.util.ArrayList;
@@ -118,18 +117,19 @@ final class ControlBranches {
                         suppression
                                 .valve()
                                 .ifPresentOrElse(
-                                        valve -> part.bending("suppressor", diode(part, valve)),
+                                        valve ->
+                                                part.bending(
+                                                        "suppressor",
+                                                        JoinBranches.diode(
+                                                                part,
+                                                                valve,
+                                                                SUPPRESSION_DIODE_AMPS)),
                                         () -> part.fixed("suppressor", live, back, SUPPRESSOR)));
         int common = part.node("30");
         part.contact("30-87", common, part.node("87"), RELAY_CONTACT, coil, true);
         if (relay.breaks().isPresent()) {
             part.contact("30-87a", common, part.node("87a"), RELAY_CONTACT, coil, false);
         }
-    }
-
-    private static Branch diode(PartBuilder part, Valve valve) {
-        return JoinBranches.diode(
-                part.node(valve.anode()), part.node(valve.cathode()), SUPPRESSION_DIODE_AMPS);
     }
 
     private static void latching(PartBuilder part, ControlKind.LatchingRelay relay) {

@@ -1,6 +1,7 @@
 package aficion.netlist;
 
 import aficion.job.JoinKind;
+import aficion.job.Valve;
 import aficion.netlist.Conditions.Aspect;
 
 /** The branches of what joins, earths, divides or blocks. */
@@ -78,5 +79,10 @@ final class JoinBranches {
     static Branch.Rectifier diode(int anode, int cathode, double rated) {
         return new Branch.Rectifier(
                 anode, cathode, rated / Math.expm1(RATED_DROP / DIODE_THERMAL), DIODE_THERMAL);
+    }
+
+    /** The same inside a part. */
+    static Branch.Rectifier diode(PartBuilder part, Valve valve, double rated) {
+        return diode(part.node(valve.anode()), part.node(valve.cathode()), rated);
     }
 }

@@ -440,10 +440,7 @@ final class SourceBranches {
         int plus = part.node("B+");
         int minus = part.node("B-");
         for (var valve : rectifier.valves(part.net().design.vehicle().earthed())) {
-            part.bending(
-                    valve.role(),
-                    JoinBranches.diode(
-                            part.node(valve.anode()), part.node(valve.cathode()), BRIDGE_AMPS));
+            part.bending(valve.role(), JoinBranches.diode(part, valve, BRIDGE_AMPS));
         }
         int sense = part.node("S");
         part.fixed("sense", sense, part.net().sign > 0 ? minus : plus, SENSE);

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -67,16 +68,14 @@ public final class Guards {
     private void fieldOf(Part box) {
         var in = box.terminal("D");
         var out = box.terminal("A");
-        var seen = new HashSet<>(live);
-        var open = new ArrayDeque<>(seen);
-        while (!open.isEmpty()) {
-            var terminal = open.remove();
-            onwardByAll(terminal)
-                    .filter(next -> !(terminal.equals(out) && next.equals(in)))
-                    .filter(seen::add)
-                    .forEach(open::add);
-        }
-        if (seen.contains(in)) {
+        var fed =
+                flood(
+                        live,
+                        terminal ->
+                                onwardByAll(terminal)
+                                        .filter(next ->
+                                                !(terminal.equals(out) && next.equals(in))));
+        if (fed.contains(in)) {
             insides.computeIfPresent(in, (_, inside) -> inside.leadingTo(box.terminal("F")));
         }
     }
@@ -296,15 +295,25 @@ public final class Guards {
 
     /** What lies at earth whatever is closed: cables of earthed poles, straps, earths of cases. */
     private void atEarth() {
-        var seen = new HashSet<Terminal>(earthTerminals());
+        flood(
+                        earthTerminals(),
+                        terminal ->
+                                design.wiresAt(terminal).stream()
+                                        .map(wire -> wire.beyond(terminal).terminal()))
+                .stream()
+                .flatMap(terminal -> design.wiresAt(terminal).stream())
+                .forEach(wire -> guards.putIfAbsent(wire.id(), new Guard.EarthSide()));
+    }
+
+    /** What can be come to from some terminals. */
+    private static Set<Terminal> flood(
+            Collection<Terminal> starts, Function<Terminal, Stream<Terminal>> onward) {
+        var seen = new HashSet<>(starts);
         var open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
-            var terminal = open.remove();
-            for (var wire : design.wiresAt(terminal)) {
-                guards.putIfAbsent(wire.id(), new Guard.EarthSide());
-                wire.terminals().stream().filter(seen::add).forEach(open::add);
-            }
+            onward.apply(open.remove()).filter(seen::add).forEach(open::add);
         }
+        return seen;
     }
 
     private void earthSide() {
